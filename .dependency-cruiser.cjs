@@ -1,0 +1,35 @@
+/* The walls between the folders: arrows point only downward, and core stands alone. */
+const only = (name, from, allowed) => ({
+  name,
+  severity: 'error',
+  comment: `${from} may import only from ${allowed.join(', ')} and packages`,
+  from: { path: `^${from}/` },
+  to: { path: '^(core|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
+})
+
+module.exports = {
+  forbidden: [
+    only('core-stands-alone', 'core', ['core']),
+    only('server-uses-core', 'server', ['server', 'core', 'flora']),
+    only('web-uses-core', 'web', ['web', 'core']),
+    only('e2e-drives-the-page', 'e2e', ['e2e']),
+    { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '^tests/' }, to: { path: '^tests/' } },
+    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'core-is-pure',
+      severity: 'error',
+      from: { path: '^core/' },
+      to: {
+        dependencyTypes: ['core', 'npm'],
+        path: '^(node:|fs|path|http)|node_modules/(react|react-dom|express|pg|zustand|@electric-sql)/',
+      },
+    },
+    { name: 'resolvable', severity: 'error', from: {}, to: { couldNotResolve: true, pathNot: '\\.css$|\\?' } },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsConfig: { fileName: 'tsconfig.json' },
+    tsPreCompilationDeps: true,
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'types', 'default'] },
+  },
+}

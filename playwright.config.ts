@@ -1,0 +1,37 @@
+import { defineConfig } from '@playwright/test'
+
+const port = Number(process.env.E2E_PORT ?? 4171)
+
+export default defineConfig({
+  testDir: 'e2e',
+  workers: 1,
+  timeout: 60_000,
+  reporter: [['list'], ['json', { outputFile: 'reports/e2e.json' }]],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    serviceWorkers: 'block',
+    viewport: { width: 1280, height: 800 },
+    trace: 'retain-on-failure',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+        '--disable-dev-shm-usage',
+      ],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx server/main.ts',
+    url: `http://127.0.0.1:${port}/api/health`,
+    env: { PORT: String(port), DATA_DIR: 'reports/e2e-data' },
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },
+    reuseExistingServer: false,
+    timeout: 60_000,
+  },
+})

@@ -1,0 +1,15 @@
+import tailwindcss from '@tailwindcss/vite'
+import react from '@vitejs/plugin-react'
+import { defineConfig } from 'vite'
+
+const apiPort = process.env.PORT ?? '4170'
+
+export default defineConfig({
+  plugins: [react(), tailwindcss()],
+  resolve: { tsconfigPaths: true },
+  // The server puts a fresh nonce in place of this word in each page it sends.
+  html: { cspNonce: '__CSP_NONCE__' },
+  worker: { format: 'es' },
+  build: { outDir: 'dist', assetsInlineLimit: 0, chunkSizeWarningLimit: 700 },
+  server: { port: 5173, proxy: { '/api': `http://127.0.0.1:${apiPort}` } },
+})

@@ -1,0 +1,109 @@
+/** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
+
+export const lifeForms = ['grass', 'sedge', 'rush', 'legume', 'forb', 'shrub'] as const
+export type LifeForm = (typeof lifeForms)[number]
+
+export const stages = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering'] as const
+export type Stage = (typeof stages)[number]
+
+export const efforts = ['glance', 'hand', 'lens', 'dig'] as const
+export type Effort = (typeof efforts)[number]
+
+export const frequencyWords = ['always', 'usually', 'often', 'sometimes', 'rarely', 'never'] as const
+export type FrequencyWord = (typeof frequencyWords)[number]
+
+export const regions = ['cool-humid', 'transition', 'warm-humid', 'semi-arid'] as const
+export type Region = (typeof regions)[number]
+
+export const abundanceWords = ['common', 'frequent', 'occasional', 'rare'] as const
+export type AbundanceWord = (typeof abundanceWords)[number]
+
+export const roles = ['forage', 'turf', 'native', 'weed', 'toxic'] as const
+export type Role = (typeof roles)[number]
+
+/** Something an advisor can see, feel or smell. Has `states`, or else `unit` and `range` (millimetres). */
+export interface Character {
+  id: string
+  part: string
+  title: string
+  asks: string
+  forms: LifeForm[]
+  effort: Effort
+  states?: string[]
+  unit?: 'mm'
+  range?: [number, number]
+  needs?: string
+  caution?: string
+  /** Share of careful looks that read it wrongly, 0 to 0.5. */
+  mistake: number
+  /** Characters of one group say partly the same thing. */
+  group?: string
+  lacksAt: Stage[]
+  /** Life forms in which a plant left uncoded here has no such part. */
+  noneIfLeftOut: LifeForm[]
+  /** Another character, and the state of it that means there is no such part. */
+  noneWhere?: { character: string; state: string }
+  how: string[]
+}
+
+export type StateCell = { kind: 'states'; words: Record<string, FrequencyWord> }
+/** Millimetres: four in five plants lie within `typical`, all but about one in a hundred within `extreme`. */
+export type RangeCell = { kind: 'range'; typical: [number, number]; extreme: [number, number] }
+export type Cell = StateCell | RangeCell
+
+export interface Lookalike {
+  plant: string
+  /** The character that decides between the two. */
+  check: string
+  why: string
+}
+
+export interface HarmNote {
+  who: string[]
+  kind: string
+  note: string
+}
+
+/** Percent of dry matter, each a low and a high. */
+export interface FeedRange {
+  cp: [number, number]
+  adf: [number, number]
+  ndf: [number, number]
+}
+
+export interface Plant {
+  id: string
+  commonName: string
+  scientificName: string
+  author: string
+  family: string
+  alsoCalled: string[]
+  form: LifeForm
+  cycle: 'annual' | 'biennial' | 'perennial'
+  season: 'cool' | 'warm'
+  role: Role
+  regions: Partial<Record<Region, AbundanceWord>>
+  /** Months of growth, 1 to 12, northern temperate. */
+  months: number[]
+  ground: string[]
+  characters: Record<string, Cell>
+  /** Cells that differ at a stage; a character not named here keeps its general cell. */
+  stages: Partial<Record<Stage, Record<string, Cell>>>
+  lookalikes: Lookalike[]
+  feed?: { leafy: FeedRange; stemmy: FeedRange }
+  worth?: string
+  harm: HarmNote[]
+  sources: string[]
+  /** The plant an import links to when only the species is known. */
+  speciesDefault: boolean
+}
+
+export interface Flora {
+  characters: Character[]
+  plants: Plant[]
+}
+
+/** The cell of a plant for a character at a stage, or undefined where nothing is coded. */
+export function cellAt(plant: Plant, character: string, stage: Stage): Cell | undefined {
+  return plant.stages[stage]?.[character] ?? plant.characters[character]
+}

@@ -1,0 +1,43 @@
+import type { CompiledFlora } from './compileFlora.ts'
+import type { AbundanceWord, LifeForm, Plant } from './flora.ts'
+import type { Context } from './observation.ts'
+
+/**
+ * Weights of the prior. Conventions of this project, kept flat on purpose: region, month and the sown list narrow
+ * the field, but no plant is ever shut out.
+ */
+const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = { common: 1, frequent: 0.7, occasional: 0.4, rare: 0.15 }
+const NOT_OF_REGION = 0.08
+const OUT_OF_SEASON = 0.4
+const SOWN_TIMES = 8
+/** Share of unknown plants, met in a paddock, that this book does not hold; split over the life forms. */
+export const NOT_IN_BOOK_PRIOR = 0.05
+const STRANGER_SHARE: Record<LifeForm, number> = { grass: 0.3, sedge: 0.1, rush: 0.05, legume: 0.15, forb: 0.35, shrub: 0.05 }
+
+function regionWeight(plant: Plant, context: Context): number {
+  if (context.region) {
+    const word = plant.regions[context.region]
+    return word ? ABUNDANCE_WEIGHT[word] : NOT_OF_REGION
+  }
+  const words = Object.values(plant.regions)
+  if (words.length === 0) return ABUNDANCE_WEIGHT.occasional
+  return Math.max(...words.map((w) => ABUNDANCE_WEIGHT[w]))
+}
+
+/**
+ * Probability of each row (plants, then strangers) before the plant is looked at.
+ *
+ * @returns probabilities above 0 that sum to 1; the strangers together hold NOT_IN_BOOK_PRIOR
+ */
+export function prior(compiled: CompiledFlora, context: Context): Float64Array {
+  const sown = new Set(context.sown ?? [])
+  const weights = compiled.plants.map((plant) => {
+    const month = context.month === undefined || plant.months.includes(context.month) ? 1 : OUT_OF_SEASON
+    return regionWeight(plant, context) * month * (sown.has(plant.id) ? SOWN_TIMES : 1)
+  })
+  const total = weights.reduce((a, b) => a + b, 0)
+  const out = new Float64Array(compiled.rows)
+  weights.forEach((w, r) => (out[r] = (w / total) * (1 - NOT_IN_BOOK_PRIOR)))
+  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]))
+  return out
+}

@@ -1,0 +1,10 @@
+import { floraFolder, readFlora, sayProblem } from '../flora/loadFlora.ts'
+
+const { flora, problems } = readFlora(process.argv[2] ?? floraFolder)
+for (const p of problems) console.error(sayProblem(p))
+if (problems.length > 0) {
+  console.error(`${problems.length} to mend`)
+  process.exit(1)
+}
+const cells = flora.plants.reduce((n, p) => n + Object.keys(p.characters).length, 0)
+console.log(`${flora.plants.length} plants, ${flora.characters.length} characters, ${cells} cells: nothing to mend`)

@@ -1,0 +1,73 @@
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import Papa from 'papaparse'
+import type { Flora, Plant } from '@/core/naming/flora.ts'
+import type { FloraProblem } from './problem.ts'
+import { nearest } from './problem.ts'
+import { readCharacters } from './readCharacters.ts'
+import { readPlant } from './readPlant.ts'
+
+interface TaxonRow {
+  id: string
+  common_name: string
+  scientific_name: string
+  form: string
+  cycle: string
+  season: string
+  role: string
+}
+
+/** What the list of taxa fixes must be the same in the plant's own file. */
+function checkAgainstList(plant: Plant, file: string, list: Map<string, TaxonRow>): FloraProblem[] {
+  const row = list.get(plant.id)
+  if (!row) return [{ file, line: 1, message: `"${plant.id}" is not in taxa.csv; nearest: ${nearest(plant.id, [...list.keys()]).join(', ')}` }]
+  const pairs: [string, string, string][] = [
+    ['common_name', plant.commonName, row.common_name],
+    ['scientific_name', plant.scientificName, row.scientific_name],
+    ['form', plant.form, row.form],
+    ['cycle', plant.cycle, row.cycle],
+    ['season', plant.season, row.season],
+    ['role', plant.role, row.role],
+  ]
+  return pairs
+    .filter(([, here, there]) => here !== there)
+    .map(([key, here, there]) => ({ file, line: 1, message: `${key} is "${here}" here and "${there}" in taxa.csv` }))
+}
+
+/** Read and check the whole book. Plants are in the order of taxa.csv. */
+export function readFlora(folder: string): { flora: Flora; problems: FloraProblem[] } {
+  const { characters, problems } = readCharacters('characters.yaml', readFileSync(join(folder, 'characters.yaml'), 'utf8'))
+  const rows = Papa.parse<TaxonRow>(readFileSync(join(folder, 'taxa.csv'), 'utf8').trim(), { header: true }).data
+  const list = new Map(rows.map((r) => [r.id, r]))
+  const order = new Map(rows.map((r, i) => [r.id, i]))
+  const plants: Plant[] = []
+  for (const file of readdirSync(join(folder, 'plants')).filter((f) => f.endsWith('.yaml'))) {
+    const read = readPlant(file, readFileSync(join(folder, 'plants', file), 'utf8'), characters)
+    problems.push(...read.problems)
+    if (!read.plant) continue
+    problems.push(...checkAgainstList(read.plant, file, list))
+    plants.push(read.plant)
+  }
+  const ids = new Set(plants.map((p) => p.id))
+  for (const plant of plants)
+    for (const l of plant.lookalikes)
+      if (!ids.has(l.plant))
+        problems.push({ file: `${plant.id}.yaml`, line: 1, message: `look-alike "${l.plant}" has no file; nearest: ${nearest(l.plant, [...ids]).join(', ')}` })
+  plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
+  return { flora: { characters, plants }, problems }
+}
+
+export const floraFolder = join(import.meta.dirname, '../../flora')
+
+/**
+ * The shipped book, or a stop with the first things wrong in it.
+ *
+ * @throws Error naming file, line and what is allowed
+ */
+export function loadFlora(folder = floraFolder): Flora {
+  const { flora, problems } = readFlora(folder)
+  if (problems.length > 0) throw new Error(problems.slice(0, 10).map(sayProblem).join('\n'))
+  return flora
+}
+
+export const sayProblem = (p: FloraProblem) => `flora/${p.file}:${p.line}: ${p.message}`

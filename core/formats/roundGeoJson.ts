@@ -1,0 +1,30 @@
+import type { Feature, FeatureCollection } from 'geojson'
+import type { Plant } from '../naming/flora.ts'
+import type { Round } from '../records/round.ts'
+import { amountsAt } from '../survey/tally.ts'
+import { taxonName } from '../survey/taxon.ts'
+import { namedLetters } from '../survey/weighUp.ts'
+
+/** A round as GeoJSON (RFC 7946): the boundary, the route, and each stop with its counts by name. */
+export function roundGeoJson(round: Round, plants: Map<string, Plant>): FeatureCollection {
+  const named = namedLetters(round)
+  const features: Feature[] = []
+  if (round.paddock.boundary)
+    features.push({ type: 'Feature', properties: { kind: 'boundary', name: round.paddock.name }, geometry: round.paddock.boundary })
+  if (round.route)
+    features.push({
+      type: 'Feature',
+      properties: { kind: 'route', length_m: Math.round(round.route.lengthM) },
+      geometry: { type: 'LineString', coordinates: round.route.line },
+    })
+  for (const stop of round.stops) {
+    if (!stop.position) continue
+    const counts = Object.fromEntries([...amountsAt(stop, named)].map(([t, n]) => [taxonName(t, plants), n]))
+    features.push({
+      type: 'Feature',
+      properties: { kind: 'stop', stop: stop.seq, done_at: stop.doneAt, counts },
+      geometry: { type: 'Point', coordinates: stop.position },
+    })
+  }
+  return { type: 'FeatureCollection', features }
+}

@@ -1,0 +1,44 @@
+import type { Plant } from '../naming/flora.ts'
+import type { Round } from '../records/round.ts'
+import type { Composition } from '../survey/composition.ts'
+import { resolved } from '../survey/tally.ts'
+import { groupNames, taxonName } from '../survey/taxon.ts'
+import { namedLetters } from '../survey/weighUp.ts'
+
+const percent = (x: number | undefined) => (x === undefined ? '' : (100 * x).toFixed(2))
+
+/** One row per species with its share and interval, percent. */
+export function compositionRows(round: Composition, plants: Map<string, Plant>) {
+  return round.taxa.map((t) => ({
+    taxon: t.taxon,
+    name: taxonName(t.taxon, plants),
+    scientific_name: plants.get(t.taxon)?.scientificName ?? '',
+    group: groupNames[t.group],
+    hits: t.hits,
+    stops_with: t.stopsWith,
+    share_percent: percent(t.estimate),
+    low_95_percent: percent(t.interval?.[0]),
+    high_95_percent: percent(t.interval?.[1]),
+    standard_error_percent: percent(t.se),
+  }))
+}
+
+/** One row per recorded hit, in the order of the walk. */
+export function hitRows(round: Round, plants: Map<string, Plant>) {
+  const named = namedLetters(round)
+  return round.stops.flatMap((stop) =>
+    stop.hits.map((hit, i) => {
+      const now = resolved(hit.taxon, named)
+      return {
+        stop: stop.seq,
+        number: i + 1,
+        recorded_as: taxonName(hit.taxon, plants),
+        taxon: now,
+        name: taxonName(now, plants),
+        amount: hit.amount,
+        longitude: stop.position?.[0] ?? '',
+        latitude: stop.position?.[1] ?? '',
+      }
+    }),
+  )
+}

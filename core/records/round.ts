@@ -1,0 +1,85 @@
+import type { Polygon } from 'geojson'
+import type { Region } from '../naming/flora.ts'
+import type { Observation, Context } from '../naming/observation.ts'
+import type { Hit } from '../survey/tally.ts'
+import type { Taxon } from '../survey/taxon.ts'
+import type { Position } from '../survey/route.ts'
+
+export const methods = ['step-points', 'cover-classes'] as const
+export type Method = (typeof methods)[number]
+
+export const methodNames: Record<Method, string> = {
+  'step-points': 'Step points, first hit',
+  'cover-classes': 'Cover classes in plots',
+}
+
+export const outlooks = ['grazing', 'hay', 'turf', 'native'] as const
+export type Outlook = (typeof outlooks)[number]
+
+export interface Holding {
+  id: string
+  name: string
+  client: string
+}
+
+export interface Paddock {
+  id: string
+  holdingId: string
+  name: string
+  boundary: Polygon | null
+  region: Region
+  outlook: Outlook
+  /** Plant ids of the sown list. */
+  sown: string[]
+}
+
+export interface Stop {
+  id: string
+  seq: number
+  /** Null where an imported plot has no known place. */
+  position: Position | null
+  hits: Hit[]
+  /** ISO time at which the stop was closed, null while it is open. */
+  doneAt: string | null
+}
+
+export interface Unknown {
+  letter: string
+  namedAs: Taxon | null
+}
+
+export interface RoundSummary {
+  id: string
+  paddockId: string
+  paddock: string
+  holding: string
+  client: string
+  title: string
+  method: Method
+  purpose: string
+  plannedOn: string
+  pointsPerStop: number
+  stops: number
+  stopsDone: number
+  /** Where imported data come from and under which licence; empty for the reader's own. */
+  source: string
+}
+
+export interface Round extends Omit<RoundSummary, 'stops' | 'stopsDone' | 'paddock'> {
+  paddock: Paddock
+  route: { line: Position[]; lengthM: number } | null
+  stops: Stop[]
+  unknowns: Unknown[]
+}
+
+/** A name written down at the bench, with what it stands on. */
+export interface Naming {
+  id: string
+  roundId: string | null
+  letter: string | null
+  plant: string
+  probability: number
+  context: Context
+  observations: Observation[]
+  namedAt: string
+}

@@ -1,0 +1,49 @@
+import type { Plant } from '../naming/flora.ts'
+
+/**
+ * What a hit can be. A plant of the book is its id; the rest carry a word before a colon:
+ * `unknown:A` counted under a letter, `latin:Aira praecox` a species outside the book.
+ */
+export type Taxon = string
+
+export const BARE: Taxon = 'bare'
+export const LITTER: Taxon = 'litter'
+
+export const groups = ['cool-grass', 'warm-grass', 'legume', 'forb', 'sedge-rush', 'shrub', 'unknown', 'ground'] as const
+export type Group = (typeof groups)[number]
+
+export const groupNames: Record<Group, string> = {
+  'cool-grass': 'Cool-season grass',
+  'warm-grass': 'Warm-season grass',
+  legume: 'Legume',
+  forb: 'Broad-leaved herb',
+  'sedge-rush': 'Sedge or rush',
+  shrub: 'Shrub',
+  unknown: 'Not grouped',
+  ground: 'Bare ground and litter',
+}
+
+export const unknownTaxon = (letter: string): Taxon => `unknown:${letter}`
+export const latinTaxon = (name: string): Taxon => `latin:${name}`
+export const letterOf = (taxon: Taxon): string | undefined =>
+  taxon.startsWith('unknown:') ? taxon.slice('unknown:'.length) : undefined
+
+/** The group of a taxon; `latin:` species outside the book are not grouped. */
+export function groupOf(taxon: Taxon, plants: Map<string, Plant>): Group {
+  if (taxon === BARE || taxon === LITTER) return 'ground'
+  const plant = plants.get(taxon)
+  if (!plant) return 'unknown'
+  if (plant.form === 'grass') return plant.season === 'cool' ? 'cool-grass' : 'warm-grass'
+  if (plant.form === 'sedge' || plant.form === 'rush') return 'sedge-rush'
+  return plant.form
+}
+
+/** What a reader is shown for a taxon. */
+export function taxonName(taxon: Taxon, plants: Map<string, Plant>): string {
+  if (taxon === BARE) return 'Bare ground'
+  if (taxon === LITTER) return 'Litter'
+  const letter = letterOf(taxon)
+  if (letter) return `Unknown ${letter}`
+  if (taxon.startsWith('latin:')) return taxon.slice('latin:'.length)
+  return plants.get(taxon)?.commonName ?? taxon
+}

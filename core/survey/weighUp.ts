@@ -1,0 +1,35 @@
+import { mixtureFeed, type Growth, type MixtureFeed } from '../feed/mixtureFeed.ts'
+import { harmFindings, type HarmFindings } from '../harm/harmFindings.ts'
+import type { Plant } from '../naming/flora.ts'
+import type { Round } from '../records/round.ts'
+import { composition, type Composition } from './composition.ts'
+import type { NamedLetters } from './tally.ts'
+
+export interface WeighUp {
+  composition: Composition
+  harm: HarmFindings
+  feed: { leafy: MixtureFeed | undefined; stemmy: MixtureFeed | undefined }
+}
+
+/** Letters of a round that have a name by now. */
+export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
+  return Object.fromEntries(round.unknowns.flatMap((u) => (u.namedAs ? [[u.letter, u.namedAs]] : [])))
+}
+
+/**
+ * Everything a round says, from its stops.
+ *
+ * @param random makes a fresh seeded source per use, so that each figure is the same each time it is shown
+ * @returns undefined while nothing is counted
+ */
+export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
+  const named = namedLetters(round)
+  const made = composition(round.stops, named, plants)
+  if (!made) return undefined
+  const feed = (growth: Growth) => mixtureFeed(round.stops, named, plants, growth, random())
+  return {
+    composition: made,
+    harm: harmFindings(made, plants, round.method === 'step-points' ? 'points' : 'cover'),
+    feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
+  }
+}

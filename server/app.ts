@@ -1,0 +1,87 @@
+import compression from 'compression'
+import express, { type Express } from 'express'
+import { Router } from 'express'
+import helmet from 'helmet'
+import { randomBytes } from 'node:crypto'
+import { existsSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import type { CompiledFlora } from '@/core/naming/compileFlora.ts'
+import type { Db } from './db/db.ts'
+import { answerErrors } from './http/answerErrors.ts'
+import { notFound } from './http/httpError.ts'
+import { bookRoutes } from './routes/book.ts'
+import { fileRoutes } from './routes/files.ts'
+import { importRoutes } from './routes/imports.ts'
+import { namingRoutes } from './routes/namings.ts'
+import { placeRoutes } from './routes/places.ts'
+import { roundRoutes } from './routes/rounds.ts'
+
+/** Only our own scripts, styles and fonts; style elements made at run time carry the page's nonce. */
+function securityHeaders(nonce: string) {
+  return helmet({
+    strictTransportSecurity: false,
+    contentSecurityPolicy: {
+      useDefaults: false,
+      directives: {
+        defaultSrc: ["'none'"],
+        scriptSrc: ["'self'"],
+        styleSrc: ["'self'"],
+        styleSrcElem: ["'self'", `'nonce-${nonce}'`],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        fontSrc: ["'self'"],
+        connectSrc: ["'self'"],
+        workerSrc: ["'self'"],
+        manifestSrc: ["'self'"],
+        baseUri: ["'none'"],
+        formAction: ["'self'"],
+        frameAncestors: ["'none'"],
+        objectSrc: ["'none'"],
+      },
+    },
+  })
+}
+
+function pages(app: Express, dist: string): void {
+  const file = join(dist, 'index.html')
+  if (!existsSync(file)) return
+  const html = readFileSync(file, 'utf8')
+  app.use('/assets', express.static(join(dist, 'assets'), { fallthrough: false, immutable: true, maxAge: '1y' }))
+  app.use(express.static(dist, { index: false }))
+  app.get('/{*path}', (_req, res) => {
+    res.set('cache-control', 'no-cache').type('html').send(html.replaceAll('__CSP_NONCE__', res.locals.nonce as string))
+  })
+}
+
+export interface AppParts {
+  db: Db
+  compiled: CompiledFlora
+  /** Folder of the built pages; left out in tests of the API. */
+  dist?: string
+  log: (error: unknown) => void
+}
+
+export function makeApp({ db, compiled, dist, log }: AppParts): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use((req, res, next) => {
+    res.locals.nonce = randomBytes(16).toString('base64')
+    securityHeaders(res.locals.nonce as string)(req, res, next)
+  })
+  app.use(compression())
+  const api = Router()
+    .use(express.json({ limit: '1mb' }))
+    .get('/health', (_req, res) => void res.json({ ok: true, plants: compiled.plants.length }))
+    .use(bookRoutes(compiled))
+    .use(placeRoutes(db, compiled.flora))
+    .use(roundRoutes(db, compiled.flora))
+    .use(namingRoutes(db, compiled.flora))
+    .use(fileRoutes(db, compiled.flora))
+    .use(importRoutes(db, compiled.flora))
+    .use(() => {
+      throw notFound('address')
+    })
+  app.use('/api', api)
+  if (dist) pages(app, dist)
+  app.use(answerErrors(log))
+  return app
+}

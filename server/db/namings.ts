@@ -1,0 +1,20 @@
+import type { Naming } from '@/core/records/round.ts'
+import type { Sql } from './db.ts'
+
+/** Write a name down; sending it twice leaves it once. */
+export async function addNaming(db: Sql, n: Naming): Promise<void> {
+  await db.query(
+    `insert into naming (id, round_id, letter, plant, probability, context, observations, named_at)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8) on conflict (id) do nothing`,
+    [n.id, n.roundId, n.letter, n.plant, n.probability, JSON.stringify(n.context), JSON.stringify(n.observations), n.namedAt],
+  )
+}
+
+/** Names written down, the newest first. */
+export async function listNamings(db: Sql): Promise<Naming[]> {
+  const { rows } = await db.query<Naming>(
+    `select id, round_id as "roundId", letter, plant, probability, context, observations, named_at as "namedAt"
+     from naming order by named_at desc, id limit 500`,
+  )
+  return rows
+}

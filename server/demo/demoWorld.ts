@@ -1,0 +1,129 @@
+import type { Polygon } from 'geojson'
+import type { Holding, Outlook, Paddock } from '@/core/records/round.ts'
+import type { Taxon } from '@/core/survey/taxon.ts'
+import { fixedId } from './fixedId.ts'
+
+/**
+ * The Tarrow valley: an invented place with invented people. Its coordinates lie in open ocean on purpose.
+ */
+const ORIGIN = { lon: -29.4, lat: 45.6 }
+
+/** Corners in metres east and north of the valley's origin. */
+function polygon(corners: [number, number][]): Polygon {
+  const metresPerDegree = 111_320
+  const ring = corners.map(([e, n]) => [
+    ORIGIN.lon + e / (metresPerDegree * Math.cos((ORIGIN.lat * Math.PI) / 180)),
+    ORIGIN.lat + n / metresPerDegree,
+  ])
+  return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] }
+}
+
+export interface DemoPlace {
+  holding: Holding
+  paddock: Paddock
+  round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
+  /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
+  sward: [taxon: Taxon, share: number][]
+  /** How unlike the stops are: higher is more even. */
+  evenness: number
+}
+
+function place(
+  holding: { name: string; client: string },
+  paddock: { name: string; outlook: Outlook; sown: string[]; corners: [number, number][] },
+  rest: Omit<DemoPlace, 'holding' | 'paddock'>,
+): DemoPlace {
+  const holdingId = fixedId(`holding/${holding.name}`)
+  return {
+    holding: { id: holdingId, ...holding },
+    paddock: {
+      id: fixedId(`paddock/${holding.name}/${paddock.name}`),
+      holdingId,
+      name: paddock.name,
+      boundary: polygon(paddock.corners),
+      region: 'cool-humid',
+      outlook: paddock.outlook,
+      sown: paddock.sown,
+    },
+    ...rest,
+  }
+}
+
+export const demoWorld: DemoPlace[] = [
+  place(
+    { name: 'Withy Bank Goat Dairy', client: 'Ansa Merrowfield' },
+    {
+      name: 'Long Croft',
+      outlook: 'grazing',
+      sown: ['perennial-ryegrass', 'timothy', 'white-clover', 'red-clover', 'buckhorn-plantain'],
+      corners: [[0, 0], [205, -14], [238, 62], [196, 128], [92, 140], [8, 96]],
+    },
+    {
+      round: { title: 'Before turnout', purpose: 'Feed for milking goats; what must come out first', stops: 30, pointsPerStop: 20, daysFromToday: 0 },
+      sward: [],
+      evenness: 8,
+    },
+  ),
+  place(
+    { name: 'Candle Lane Livery', client: 'Joss Tallentyre' },
+    {
+      name: 'Pond Paddock',
+      outlook: 'grazing',
+      sown: [],
+      corners: [[420, 40], [560, 22], [602, 96], [548, 168], [436, 150]],
+    },
+    {
+      round: { title: 'Harm walk and count', purpose: 'Is it fit for eight horses over winter?', stops: 30, pointsPerStop: 20, daysFromToday: -12 },
+      sward: [
+        ['perennial-ryegrass', 0.24], ['velvetgrass', 0.2], ['red-fescue', 0.13], ['kentucky-bluegrass', 0.1], ['white-clover', 0.07],
+        ['alsike-clover', 0.03], ['broadleaf-plantain', 0.05], ['dandelion', 0.04], ['tansy-ragwort', 0.03], ['unknown:A', 0.02],
+        ['bull-thistle', 0.01], ['bare', 0.06], ['litter', 0.02],
+      ],
+      evenness: 7,
+    },
+  ),
+  place(
+    { name: 'Lower Ham Commoners', client: 'Edda Quillfeather' },
+    {
+      name: 'River Meadow',
+      outlook: 'hay',
+      sown: [],
+      corners: [[40, 320], [170, 296], [330, 330], [352, 402], [198, 428], [60, 404]],
+    },
+    {
+      round: { title: 'Hay worth', purpose: 'Cut or graze, and what the hay would be worth', stops: 24, pointsPerStop: 20, daysFromToday: -20 },
+      sward: [
+        ['orchardgrass', 0.16], ['meadow-fescue', 0.14], ['red-fescue', 0.12], ['timothy', 0.09], ['red-clover', 0.13],
+        ['birdsfoot-trefoil', 0.06], ['buckhorn-plantain', 0.1], ['western-yarrow', 0.06], ['wild-carrot', 0.05], ['dandelion', 0.04],
+        ['litter', 0.03], ['bare', 0.02],
+      ],
+      evenness: 12,
+    },
+  ),
+  place(
+    { name: 'Tarrow Parish', client: 'The Green Keepers of Tarrow' },
+    {
+      name: 'Sports Ground',
+      outlook: 'turf',
+      sown: ['perennial-ryegrass', 'kentucky-bluegrass'],
+      corners: [[600, 300], [720, 300], [720, 378], [600, 378]],
+    },
+    {
+      round: { title: 'Wear before the season', purpose: 'Sown share, bare ground, what creeps in', stops: 20, pointsPerStop: 25, daysFromToday: -6 },
+      sward: [
+        ['perennial-ryegrass', 0.47], ['kentucky-bluegrass', 0.16], ['annual-bluegrass', 0.18], ['white-clover', 0.05],
+        ['broadleaf-plantain', 0.03], ['large-crabgrass', 0.02], ['bare', 0.09],
+      ],
+      evenness: 10,
+    },
+  ),
+  place(
+    { name: 'Mill Strip Trust', client: 'Orrin Vale' },
+    { name: 'Native Strip', outlook: 'native', sown: ['switchgrass'], corners: [[380, 480], [640, 520], [634, 556], [376, 518]] },
+    {
+      round: { title: 'First spring after sowing', purpose: 'Did the sown grasses come up?', stops: 20, pointsPerStop: 10, daysFromToday: 9 },
+      sward: [],
+      evenness: 8,
+    },
+  ),
+]

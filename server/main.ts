@@ -1,0 +1,46 @@
+import { formatISO } from 'date-fns'
+import { createServer } from 'node:http'
+import { join } from 'node:path'
+import { compileFlora } from '@/core/naming/compileFlora.ts'
+import { makeApp } from './app.ts'
+import { openDb } from './db/db.ts'
+import { FolderInUse, lockFolder } from './db/folderLock.ts'
+import { migrate } from './db/migrate.ts'
+import { loadDemo } from './demo/loadDemo.ts'
+import { loadFlora } from './flora/loadFlora.ts'
+
+const port = Number(process.env.PORT ?? 4170)
+const dataDir = process.env.DATA_DIR ?? './data'
+const databaseUrl = process.env.DATABASE_URL
+
+async function start(): Promise<void> {
+  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
+  const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
+  process.on('exit', unlock)
+  const compiled = compileFlora(loadFlora())
+  const db = await openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
+  await migrate(db)
+  if (process.env.DEMO !== 'off' && (await loadDemo(db, formatISO(new Date(), { representation: 'date' }))))
+    console.log('Demo data: the Tarrow valley was loaded into the empty database.')
+  const app = makeApp({ db, compiled, dist: join(import.meta.dirname, '../dist'), log: (error) => console.error(error) })
+  const server = createServer(app)
+  const stop = () => {
+    server.close(() => void db.close().finally(() => process.exit(0)))
+    server.closeIdleConnections()
+    setTimeout(() => process.exit(0), 3000).unref()
+  }
+  process.once('SIGINT', stop)
+  process.once('SIGTERM', stop)
+  server.once('error', (error: NodeJS.ErrnoException) => {
+    if (error.code === 'EADDRINUSE') fail(new Error(`Port ${port} is taken. Start with another, such as PORT=${port + 1}.`))
+    else fail(error)
+  })
+  server.listen(port, '127.0.0.1', () => console.log(`Fold Sprig is ready at http://127.0.0.1:${port}`))
+}
+
+function fail(error: unknown): void {
+  console.error(error instanceof FolderInUse || error instanceof Error ? error.message : error)
+  process.exit(1)
+}
+
+start().catch(fail)

@@ -1,0 +1,33 @@
+import { Router } from 'express'
+import type { Flora } from '@/core/naming/flora.ts'
+import type { Db } from '../db/db.ts'
+import { addNaming, listNamings } from '../db/namings.ts'
+import { putUnknown } from '../db/rounds.ts'
+import { knownPlant } from '../http/knownTaxon.ts'
+import { parseBody } from '../http/parseBody.ts'
+import { readContext, readObservations } from './identifyInput.ts'
+import { NamingInput } from './roundInput.ts'
+
+/** Names written down; one that answers a letter of a round gives that letter its name in the same step. */
+export function namingRoutes(db: Db, flora: Flora): Router {
+  return Router()
+    .get('/namings', async (_req, res) => void res.json(await listNamings(db)))
+    .post('/namings', async (req, res) => {
+      const input = parseBody(NamingInput, req.body)
+      const naming = {
+        id: input.id,
+        roundId: input.roundId ?? null,
+        letter: input.letter ?? null,
+        plant: knownPlant(input.plant, flora, 'plant'),
+        probability: input.probability,
+        context: readContext(input.context, flora),
+        observations: readObservations(input.observations, flora),
+        namedAt: input.namedAt,
+      }
+      await db.transaction(async (tx) => {
+        await addNaming(tx, naming)
+        if (naming.roundId && naming.letter) await putUnknown(tx, naming.roundId, naming.letter, naming.plant)
+      })
+      res.status(201).json({ id: naming.id })
+    })
+}

@@ -4,7 +4,7 @@ import globals from 'globals'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['dist', 'data', 'reports', 'node_modules', 'test-results'] },
+  { ignores: ['dist', 'dist-server', 'data', 'reports', 'node_modules', 'test-results'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {

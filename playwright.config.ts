@@ -27,7 +27,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: 'node --import tsx server/main.ts',
+    command: 'node dist-server/main.js',
     url: `http://127.0.0.1:${port}/api/health`,
     env: { PORT: String(port), DATA_DIR: 'reports/e2e-data' },
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },

@@ -1,4 +1,4 @@
-import { formatISO } from 'date-fns'
+import { formatISO } from 'date-fns/formatISO'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
@@ -8,6 +8,7 @@ import { FolderInUse, lockFolder } from './db/folderLock.ts'
 import { migrate } from './db/migrate.ts'
 import { loadDemo } from './demo/loadDemo.ts'
 import { loadFlora } from './flora/loadFlora.ts'
+import { projectRoot } from './projectRoot.ts'
 
 const port = Number(process.env.PORT ?? 4170)
 const dataDir = process.env.DATA_DIR ?? './data'
@@ -17,12 +18,13 @@ async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   process.on('exit', unlock)
+  const opening = openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
   const compiled = compileFlora(loadFlora())
-  const db = await openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
+  const db = await opening
   await migrate(db)
   if (process.env.DEMO !== 'off' && (await loadDemo(db, formatISO(new Date(), { representation: 'date' }))))
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')
-  const app = makeApp({ db, compiled, dist: join(import.meta.dirname, '../dist'), log: (error) => console.error(error) })
+  const app = makeApp({ db, compiled, dist: join(projectRoot, 'dist'), log: (error) => console.error(error) })
   const server = createServer(app)
   const stop = () => {
     server.close(() => void db.close().finally(() => process.exit(0)))

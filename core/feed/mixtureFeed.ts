@@ -1,4 +1,4 @@
-import { quantileSorted } from 'd3'
+import { quantileSorted } from 'd3-array'
 import type { Plant } from '../naming/flora.ts'
 import { amountsAt, type NamedLetters, type StopTally } from '../survey/tally.ts'
 import type { Taxon } from '../survey/taxon.ts'

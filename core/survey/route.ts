@@ -1,4 +1,10 @@
-import { along, area, bbox, booleanPointInPolygon, distance, length, lineString, point } from '@turf/turf'
+import { along } from '@turf/along'
+import { area } from '@turf/area'
+import { bbox } from '@turf/bbox'
+import { booleanPointInPolygon } from '@turf/boolean-point-in-polygon'
+import { distance } from '@turf/distance'
+import { lineString, point } from '@turf/helpers'
+import { length } from '@turf/length'
 import type { Polygon } from 'geojson'
 
 export type Position = [lon: number, lat: number]

@@ -1,8 +1,9 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { projectRoot } from '../projectRoot.ts'
 import type { Db } from './db.ts'
 
-const folder = join(import.meta.dirname, '../migrations')
+const folder = join(projectRoot, 'server/migrations')
 
 /** Bring the schema up to date, each file of `migrations/` once, in order, each in one transaction. */
 export async function migrate(db: Db): Promise<void> {

@@ -4,6 +4,7 @@ import type { Flora } from '@/core/naming/flora.ts'
 import { latinTaxon } from '@/core/survey/taxon.ts'
 import type { Db } from '../db/db.ts'
 import { addHolding, addPaddock } from '../db/places.ts'
+import { projectRoot } from '../projectRoot.ts'
 import { addRound } from '../db/rounds.ts'
 import { fixedId } from './fixedId.ts'
 
@@ -28,7 +29,7 @@ function plantOfName(flora: Flora, scientificName: string): string | undefined {
  * @returns id of the round and how many of its species the book knows
  */
 export async function importDune(db: Db, flora: Flora): Promise<{ roundId: string; species: number; linked: number }> {
-  const table = JSON.parse(readFileSync(join(import.meta.dirname, 'dune.json'), 'utf8')) as CoverTable
+  const table = JSON.parse(readFileSync(join(projectRoot, 'server/demo/dune.json'), 'utf8')) as CoverTable
   const taxa = table.species.map((name) => plantOfName(flora, name) ?? latinTaxon(name))
   const holdingId = fixedId('open-data')
   const paddockId = fixedId('open-data/dune')

@@ -3,6 +3,8 @@ import { join } from 'node:path'
 import Papa from 'papaparse'
 import type { Flora, Plant } from '@/core/naming/flora.ts'
 import type { FloraProblem } from './problem.ts'
+import { projectRoot } from '../projectRoot.ts'
+import { contentHash, kept } from './keepRead.ts'
 import { nearest } from './problem.ts'
 import { readCharacters } from './readCharacters.ts'
 import { readPlant } from './readPlant.ts'
@@ -57,7 +59,7 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
   return { flora: { characters, plants }, problems }
 }
 
-export const floraFolder = join(import.meta.dirname, '../../flora')
+export const floraFolder = join(projectRoot, 'flora')
 
 /**
  * The shipped book, or a stop with the first things wrong in it.
@@ -65,9 +67,11 @@ export const floraFolder = join(import.meta.dirname, '../../flora')
  * @throws Error naming file, line and what is allowed
  */
 export function loadFlora(folder = floraFolder): Flora {
-  const { flora, problems } = readFlora(folder)
-  if (problems.length > 0) throw new Error(problems.slice(0, 10).map(sayProblem).join('\n'))
-  return flora
+  return kept(contentHash(folder), () => {
+    const { flora, problems } = readFlora(folder)
+    if (problems.length > 0) throw new Error(problems.slice(0, 10).map(sayProblem).join('\n'))
+    return flora
+  })
 }
 
 export const sayProblem = (p: FloraProblem) => `flora/${p.file}:${p.line}: ${p.message}`

@@ -1,5 +1,5 @@
 import { isUUID } from 'class-validator'
-import { randomLcg } from 'd3'
+import { randomLcg } from 'd3-random'
 import { Router } from 'express'
 import Papa from 'papaparse'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'

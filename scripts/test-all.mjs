@@ -1,0 +1,74 @@
+// Everything that must hold: lint, types, unit, end to end. The last line is the sum.
+import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
+import { join } from 'node:path'
+import { spawnSync } from 'node:child_process'
+import { build, installPackages, root, run } from './prepare.mjs'
+
+process.env.NO_COLOR = '1'
+installPackages()
+const bin = (name) => join(root, 'node_modules/.bin', name)
+const reports = join(root, 'reports')
+for (const old of ['unit.json', 'e2e.json', 'e2e-data']) rmSync(join(reports, old), { recursive: true, force: true })
+mkdirSync(reports, { recursive: true })
+
+let passed = 0
+let failed = 0
+let skipped = 0
+
+function step(name, command, args) {
+  console.log(`\n== ${name}`)
+  const ok = run(command, args) === 0
+  if (ok) passed++
+  else failed++
+  return ok
+}
+
+function readReport(file, ok, count) {
+  const path = join(reports, file)
+  if (!existsSync(path)) return void failed++
+  const sums = count(JSON.parse(readFileSync(path, 'utf8')))
+  passed += sums.passed
+  skipped += sums.skipped
+  // A run that ends badly without a failed test (a file that does not load, a server that does not start) still failed.
+  failed += sums.failed === 0 && !ok ? 1 : sums.failed
+}
+
+function chromium() {
+  const path = process.env.CHROMIUM ?? '/usr/bin/chromium'
+  if (existsSync(path)) return true
+  console.log('Chromium is missing; trying Debian packages ...')
+  const apt = (args) => spawnSync('apt-get', args, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0
+  if (apt(['update', '-qq'])) apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium'])
+  if (existsSync(path)) return true
+  console.error('Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.')
+  return false
+}
+
+step('lock file', process.execPath, ['scripts/check-lock.mjs'])
+step('eslint', bin('eslint'), ['.'])
+step('prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
+step('walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'tests', 'e2e', 'bench'])
+step('types', bin('tsc'), ['--noEmit'])
+step('flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
+
+console.log('\n== unit')
+const unitOk = run(bin('vitest'), ['run']) === 0
+readReport('unit.json', unitOk, (r) => ({
+  passed: r.numPassedTests,
+  failed: r.numFailedTests,
+  skipped: r.numPendingTests + r.numTodoTests,
+}))
+
+console.log('\n== end to end')
+if (chromium()) {
+  build()
+  const e2eOk = run(bin('playwright'), ['test']) === 0
+  readReport('e2e.json', e2eOk, ({ stats }) => ({
+    passed: stats.expected + stats.flaky,
+    failed: stats.unexpected,
+    skipped: stats.skipped,
+  }))
+} else failed++
+
+console.log(`\n${passed} passed, ${failed} failed${skipped > 0 ? `, ${skipped} skipped` : ''}`)
+process.exit(failed === 0 ? 0 : 1)

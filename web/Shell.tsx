@@ -1,0 +1,72 @@
+import { NavLink, Outlet, useNavigation } from 'react-router'
+import { HatchDefs } from './parts/HatchDefs.tsx'
+import { modes, useMode } from './stores/modeStore.ts'
+import { useOutbox } from './stores/outboxStore.ts'
+
+const places = [
+  { to: '/rounds', name: 'Rounds' },
+  { to: '/bench', name: 'Bench' },
+  { to: '/plants', name: 'Plant book' },
+]
+
+function Waiting() {
+  const waiting = useOutbox((s) => s.letters.length)
+  const refused = useOutbox((s) => s.refused)
+  const dismiss = useOutbox((s) => s.dismiss)
+  if (refused.length > 0)
+    return (
+      <button type="button" onClick={dismiss} className="min-h-11 rounded-lg border-2 border-harm px-3 text-left text-harm">
+        Not saved: {refused[0]!.message} (press to put this away)
+      </button>
+    )
+  return (
+    <span role="status" className="text-ink-soft">
+      {waiting > 0 ? `${waiting} to send` : ''}
+    </span>
+  )
+}
+
+/** The thin line above every screen: where one is, the light, and what still waits to be sent. */
+export function Shell() {
+  const { mode, setMode } = useMode()
+  const busy = useNavigation().state !== 'idle'
+  return (
+    <>
+      <HatchDefs />
+      <header className="no-print flex h-14 items-center gap-1 px-3 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
+        <svg viewBox="0 0 32 32" className="hidden size-8 min-[901px]:block" aria-hidden>
+          <path d="M16 31C15 22 15 14 16 4" className="fill-none stroke-culm" strokeWidth="2.4" strokeLinecap="round" />
+          <path d="M16 20C7 20 3 14 3 6c8 0 13 5 13 14Z" className="fill-culm" />
+          <path d="M16 20c9 0 13-6 13-14-8 0-13 5-13 14Z" className="fill-husk stroke-culm" strokeWidth="1.6" />
+        </svg>
+        <span className="mr-4 hidden font-plant text-xl font-semibold min-[901px]:block">Fold Sprig</span>
+        <nav aria-label="Places" className="flex">
+          {places.map((p) => (
+            <NavLink
+              key={p.to}
+              to={p.to}
+              className={({ isActive }) =>
+                `flex min-h-11 items-center border-b-3 px-2.5 min-[901px]:px-4 ${isActive ? 'border-culm font-bold' : 'border-transparent hover:border-rule'}`
+              }
+            >
+              {p.name}
+            </NavLink>
+          ))}
+        </nav>
+        <span className="grow" aria-live="polite">
+          {busy ? <span className="pl-3 text-ink-soft">Opening …</span> : null}
+        </span>
+        <Waiting />
+        <button
+          type="button"
+          className="min-h-11 rounded-lg border border-rule px-3"
+          onClick={() => setMode(modes[(modes.indexOf(mode) + 1) % modes.length]!)}
+          aria-label={`Light: ${mode}. Change`}
+        >
+          {mode === 'day' ? 'Day' : mode === 'sun' ? 'Sun' : 'Dusk'}
+        </button>
+      </header>
+      <Outlet />
+    </>
+  )
+}

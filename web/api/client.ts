@@ -1,0 +1,37 @@
+import type { Character, Plant } from '@/core/naming/flora.ts'
+import type { Holding, Naming, Paddock, Round, RoundSummary } from '@/core/records/round.ts'
+
+/** What the server said was wrong, or that it could not be reached (status 0). */
+export class ApiError extends Error {
+  constructor(
+    readonly status: number,
+    message: string,
+    readonly field?: string,
+  ) {
+    super(message)
+  }
+}
+
+export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown): Promise<T> {
+  let response: Response
+  try {
+    response = await fetch(url, {
+      method,
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+    })
+  } catch {
+    throw new ApiError(0, 'The server does not answer. What you typed is kept here and sent when it is back.')
+  }
+  const answer: unknown = await response.json().catch(() => undefined)
+  if (response.ok) return answer as T
+  const error = (answer as { error?: { message: string; field?: string } } | undefined)?.error
+  throw new ApiError(response.status, error?.message ?? `The server answered ${response.status}.`, error?.field)
+}
+
+export const getPlants = () => send<Plant[]>('GET', '/api/plants')
+export const getCharacters = () => send<Character[]>('GET', '/api/characters')
+export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
+export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
+export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
+export const getNamings = () => send<Naming[]>('GET', '/api/namings')
+export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

@@ -1,0 +1,183 @@
+import { useEffect, useState } from 'react'
+import { useNavigate } from 'react-router'
+import type { Candidate } from '@/core/naming/identify.ts'
+import type { Context, Observation } from '@/core/naming/observation.ts'
+import type { Round } from '@/core/records/round.ts'
+import { Leaf } from '../parts/Leaf.tsx'
+import type { MidribTip } from '../parts/Midrib.tsx'
+import { answerWords, characterTitle, effortWords, lowerFirst } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { useOutbox } from '../stores/outboxStore.ts'
+import { emptySheet, useBench } from './benchStore.ts'
+import { ContextBar } from './ContextBar.tsx'
+import { FindBox } from './FindBox.tsx'
+import { QuestionPanel } from './QuestionPanel.tsx'
+import { Specimen } from './Specimen.tsx'
+import { useBenchKeys } from './useBenchKeys.ts'
+import { useIdentification } from './useIdentification.ts'
+import { VerdictPanel } from './VerdictPanel.tsx'
+
+interface Props {
+  subject: string
+  round: Round | null
+  letter: string | null
+  startContext: Context
+}
+
+/** Name a plant: the specimen and the question on the left, what follows on the right, the checks on the midrib. */
+export function BenchView({ subject, round, letter, startContext }: Props) {
+  const { characters, byId } = useFlora()
+  const bench = useBench()
+  const sheet = bench.sheets[subject] ?? emptySheet
+  const { result, fresh } = useIdentification(sheet)
+  const [asked, setAsked] = useState<string | null>(null)
+  const [either, setEither] = useState<string[]>([])
+  const [page, setPage] = useState(0)
+  const [compare, setCompare] = useState(false)
+  const [finding, setFinding] = useState(false)
+  const [written, setWritten] = useState('')
+  const navigate = useNavigate()
+  const post = useOutbox((s) => s.post)
+
+  // Only on opening: a sheet that is already there keeps what the person chose.
+  useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
+
+  const suggested = result?.next.find((n) => !sheet.answers.some((a) => a.character === n.character))
+  const current = characters.find((c) => c.id === (asked ?? suggested?.character ?? 'life.form'))!
+  const stage = sheet.context.stage ?? 'vegetative'
+  const observed = new Set(sheet.answers.map((a) => a.character))
+
+  const ask = (character: string | null) => {
+    setAsked(character)
+    setEither([])
+    setPage(0)
+  }
+  const answer = (o: Observation) => {
+    bench.answer(subject, o)
+    setWritten('')
+    ask(null)
+  }
+  const undo = () => {
+    bench.undo(subject)
+    ask(null)
+  }
+  const toggleEither = (state: string) => setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
+  const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
+
+  const write = (candidate: Candidate) => {
+    post({
+      key: crypto.randomUUID(),
+      method: 'POST',
+      url: '/api/namings',
+      body: {
+        id: crypto.randomUUID(),
+        roundId: round?.id ?? null,
+        letter,
+        plant: candidate.plant,
+        probability: candidate.probability,
+        context: sheet.context,
+        observations: sheet.answers,
+        namedAt: new Date().toISOString(),
+      },
+    })
+    if (round) void useOutbox.getState().drain().then(() => navigate(`/rounds/${round.id}`))
+    else setWritten(`${byId.get(candidate.plant)?.commonName} was written down.`)
+  }
+
+  // A key pressed while the next question is still being worked out must not answer the one that is going.
+  const settled = fresh || asked !== null
+  useBenchKeys({ settled, current, page, either, answer, toggleEither, turnPage, undo, takeSuggested: () => ask(null), find: () => setFinding(true), compare: () => setCompare((c) => !c) })
+
+  const top = result?.candidates[0]
+  const form = sheet.answers.length > 0 && top ? byId.get(top.plant)?.form : undefined
+  const tip: MidribTip | undefined =
+    result?.verdict.kind === 'named'
+      ? { label: 'Write it down', detail: 'or pull a second plant of the same kind', ...(top ? { onPress: () => write(top) } : {}) }
+      : suggested
+        ? {
+            label: characterTitle(characters, suggested.character),
+            detail: `${suggested.decides ? `settles ${lowerFirst(byId.get(suggested.decides)?.commonName ?? '')}: ` : ''}${effortWords[suggested.effort]}`,
+            hotkey: 'n',
+            onPress: () => ask(null),
+          }
+        : undefined
+  const harmless = top && byId.get(top.plant)?.role !== 'toxic'
+  const held = harmless && result.harmfulOpen.length > 0
+  const name = top ? byId.get(top.plant)?.commonName : ''
+
+  const left = (
+    <>
+      <div className="mb-3 flex flex-wrap items-center gap-2">
+        {round && letter ? (
+          <p className="w-full font-semibold">
+            Unknown {letter} of {round.paddock.name}, {round.holding}
+          </p>
+        ) : null}
+        <ContextBar context={sheet.context} onChange={(c) => bench.setContext(subject, c)} />
+        <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
+          Find <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
+        </button>
+        <button type="button" className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50" disabled={sheet.past.length === 0} onClick={undo}>
+          Undo <kbd className="ml-1 text-sm text-ink-soft">z</kbd>
+        </button>
+        <button type="button" className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50" disabled={sheet.answers.length === 0} onClick={() => bench.clear(subject)}>
+          New plant
+        </button>
+      </div>
+      {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
+      <QuestionPanel
+        character={current}
+        answer={sheet.answers.find((a) => a.character === current.id)}
+        sureness={bench.sureness}
+        either={either}
+        page={page}
+        onAnswer={answer}
+        onEither={toggleEither}
+        onSureness={bench.setSureness}
+        onPage={turnPage}
+        onRemove={() => {
+          bench.remove(subject, current.id)
+          ask(null)
+        }}
+      />
+      <div className="mt-5">
+        <Specimen form={form} answers={sheet.answers} asked={current.id} onAsk={ask} />
+      </div>
+    </>
+  )
+  const right = result ? (
+    <>
+      {written ? (
+        <p role="status" className="mb-3 rounded-xl bg-culm px-4 py-2.5 font-semibold text-on-culm">
+          {written}
+        </p>
+      ) : null}
+      <VerdictPanel
+        result={result}
+        stage={stage}
+        observed={observed}
+        compare={compare}
+        onAsk={ask}
+        onWrite={write}
+        writeLabel={held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`}
+      />
+    </>
+  ) : (
+    <p className="text-ink-soft">Opening the book …</p>
+  )
+  return (
+    <Leaf
+      left={left}
+      right={right}
+      names={{ left: 'What was seen', right: 'What follows' }}
+      tip={tip}
+      nodes={sheet.answers.map((a) => ({
+        id: a.character,
+        label: characterTitle(characters, a.character),
+        detail: answerWords(a),
+        onPress: () => ask(a.character),
+        pressLabel: `Change ${characterTitle(characters, a.character)}: ${answerWords(a)}`,
+      }))}
+    />
+  )
+}

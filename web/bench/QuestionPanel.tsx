@@ -1,0 +1,65 @@
+import { ToggleGroup } from 'radix-ui'
+import type { Character } from '@/core/naming/flora.ts'
+import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
+import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
+import { effortWords } from '../parts/words.ts'
+import { SizeAnswer } from './SizeAnswer.tsx'
+import { StateAnswers } from './StateAnswers.tsx'
+
+interface Props {
+  character: Character
+  answer: Observation | undefined
+  sureness: Sureness
+  either: string[]
+  page: number
+  onAnswer: (observation: Observation) => void
+  onEither: (state: string) => void
+  onSureness: (sureness: Sureness) => void
+  onPage: () => void
+  onRemove: () => void
+}
+
+/** The question in hand, its drawn answers, how to look, and how sure. */
+export function QuestionPanel({ character, answer, sureness, either, page, onAnswer, onEither, onSureness, onPage, onRemove }: Props) {
+  const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
+  return (
+    <section aria-labelledby="question">
+      <h1 id="question" className="text-[1.65rem]">
+        {character.asks}?
+      </h1>
+      <p className="mt-1 text-ink-soft">
+        {character.how.length > 0 ? character.how.join('. ') : `Needs ${effortWords[character.effort]}`}.
+        {character.needs ? <> Only with {character.needs}.</> : null}
+        {character.caution ? <> Mind: {character.caution}.</> : null}
+      </p>
+      {character.states ? (
+        <StateAnswers character={character} answer={answer} either={either} page={page} sureness={sureness} onAnswer={onAnswer} onEither={onEither} onPage={onPage} />
+      ) : (
+        <SizeAnswer key={character.id} character={character} answer={answer} sureness={sureness} onAnswer={onAnswer} />
+      )}
+      <div className="mt-3 flex flex-wrap items-center gap-2">
+        <ToggleGroup.Root
+          type="single"
+          value={sureness}
+          onValueChange={(v) => v && onSureness(v as Sureness)}
+          aria-label="How sure"
+          className="flex overflow-hidden rounded-xl border border-rule"
+        >
+          {surenesses.map((s) => (
+            <ToggleGroup.Item key={s} value={s} className="min-h-11 px-4 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm">
+              {s}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+        <button type="button" onClick={cantTell} className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10">
+          Can't tell <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
+        </button>
+        {answer ? (
+          <button type="button" onClick={onRemove} className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10">
+            Take this answer away
+          </button>
+        ) : null}
+      </div>
+    </section>
+  )
+}

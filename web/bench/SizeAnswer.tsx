@@ -1,0 +1,89 @@
+import { useId, useState, type FormEvent } from 'react'
+import { bladeToScale } from '@/core/drawing/blade.ts'
+import { liguleToScale } from '@/core/drawing/collar.ts'
+import type { Character } from '@/core/naming/flora.ts'
+import type { Observation } from '@/core/naming/observation.ts'
+import type { Sureness } from '@/core/naming/observerError.ts'
+import { DrawingView } from '../parts/DrawingView.tsx'
+
+/** What the strip shows in full: sizes met in pasture, the rest by typing. */
+const STRIP_MM: Record<string, number> = { 'ligule.height': 10, 'blade.width': 30, 'leaflet.length': 60, 'leaf.length': 400, 'seed.size': 5 }
+
+interface Props {
+  character: Character
+  answer: Observation | undefined
+  sureness: Sureness
+  onAnswer: (observation: Observation) => void
+}
+
+/** A size by the ruler strip: slide or type, and the part is drawn to the same scale. */
+export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
+  const id = useId()
+  const strip = STRIP_MM[character.id] ?? character.range?.[1] ?? 100
+  const [text, setText] = useState(answer && 'value' in answer ? String(answer.value) : '')
+  const [problem, setProblem] = useState('')
+  const value = Number(text.replace(',', '.'))
+  const [low, high] = character.range ?? [0, 1000]
+  const shown = Number.isFinite(value) && text !== '' ? value : 0
+  const step = strip <= 10 ? 0.1 : strip <= 60 ? 0.5 : 5
+  const write = (e: FormEvent) => {
+    e.preventDefault()
+    if (text.trim() === '' || !Number.isFinite(value) || value < low || value > high) {
+      setProblem(`Write a size between ${low} and ${high} mm.`)
+      return
+    }
+    onAnswer({ character: character.id, value, unit: 'mm', sureness })
+  }
+  const drawing = character.id === 'ligule.height' ? liguleToScale(shown, 5.4) : character.id === 'blade.width' ? bladeToScale(shown, 3.2) : undefined
+  return (
+    <form onSubmit={write} className="mt-3 flex flex-wrap items-end gap-4">
+      {drawing ? <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" /> : null}
+      <div className="min-w-60 grow">
+        <label htmlFor={id} className="block text-ink-soft">
+          Size in millimetres
+        </label>
+        <div className="flex gap-2">
+          <input
+            id={id}
+            data-autofocus
+            inputMode="decimal"
+            autoComplete="off"
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value)
+              setProblem('')
+            }}
+            aria-describedby={`${id}-problem`}
+            className="min-h-12 w-28 rounded-xl border border-rule bg-sheet px-3 text-xl"
+          />
+          <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
+            Take {text === '' ? 'it' : `${text} mm`}
+          </button>
+        </div>
+        <input
+          type="range"
+          min={0}
+          max={strip}
+          step={step}
+          value={Math.min(strip, shown)}
+          aria-label={`Ruler strip, 0 to ${strip} mm`}
+          onChange={(e) => setText(e.target.value)}
+          className="mt-3 h-11 w-full accent-culm"
+        />
+        <svg viewBox="0 0 300 26" className="-mt-2 w-full" aria-hidden>
+          {Array.from({ length: 11 }, (_, i) => (
+            <g key={i}>
+              <path d={`M${6 + i * 28.8} 0V9`} className="ink-line" />
+              <text x={6 + i * 28.8} y="23" textAnchor="middle" className="fill-ink text-[12px]">
+                {Math.round(((strip * i) / 10) * 10) / 10}
+              </text>
+            </g>
+          ))}
+        </svg>
+        <p id={`${id}-problem`} role="alert" className="min-h-6 text-harm">
+          {problem}
+        </p>
+      </div>
+    </form>
+  )
+}

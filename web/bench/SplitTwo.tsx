@@ -1,0 +1,64 @@
+import { drawState } from '@/core/drawing/drawState.ts'
+import type { Plant, Stage } from '@/core/naming/flora.ts'
+import { DrawingView } from '../parts/DrawingView.tsx'
+import { characterTitle } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { usualState, usualWords } from './usualState.ts'
+import { useSplit } from './useIdentification.ts'
+
+interface Props {
+  a: string
+  b: string
+  stage: Stage
+  observed: Set<string>
+  open: boolean
+  onAsk: (character: string) => void
+}
+
+function Side({ plant, character, stage }: { plant: Plant; character: string; stage: Stage }) {
+  const state = usualState(plant, character, stage)
+  const drawing = state ? drawState(character, state) : undefined
+  return (
+    <figure className="rounded-xl border border-rule bg-sheet p-2 text-center">
+      {drawing ? <DrawingView drawing={drawing} className="mx-auto size-24" /> : null}
+      <figcaption className="leading-tight">
+        <b className="font-plant">{plant.commonName}</b>
+        <span className="block text-ink-soft">{usualWords(plant, character, stage)}</span>
+      </figcaption>
+    </figure>
+  )
+}
+
+/** The one check that tells the first two apart: the book's own where it names one, else the one worth most. */
+export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
+  const { byId, characters } = useFlora()
+  const checks = useSplit(a, b, stage)
+  const [one, two] = [byId.get(a), byId.get(b)]
+  if (!open || !one || !two) return null
+  const named = one.lookalikes.find((l) => l.plant === b) ?? two.lookalikes.find((l) => l.plant === a)
+  const unseen = checks.filter((c) => !observed.has(c.character))
+  const check = named && !observed.has(named.check) ? named.check : unseen[0]?.character
+  return (
+    <section className="mt-5" aria-labelledby="split">
+      <h3 id="split" className="text-lg">
+        What splits the first two
+      </h3>
+      {check ? (
+        <>
+          <div className="mt-2 grid grid-cols-2 gap-2">
+            <Side plant={one} character={check} stage={stage} />
+            <Side plant={two} character={check} stage={stage} />
+          </div>
+          <p className="mt-2 flex flex-wrap items-center gap-3">
+            <span className="min-w-0 grow basis-60">{named && named.check === check ? named.why : `Most is told by: ${characterTitle(characters, check)}.`}</span>
+            <button type="button" onClick={() => onAsk(check)} className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm">
+              Look: {characterTitle(characters, check)}
+            </button>
+          </p>
+        </>
+      ) : (
+        <p className="mt-1">Everything that tells these two apart has been looked at. Pull another plant of the same kind.</p>
+      )}
+    </section>
+  )
+}

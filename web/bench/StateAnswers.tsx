@@ -1,0 +1,61 @@
+import { drawState } from '@/core/drawing/drawState.ts'
+import type { Character } from '@/core/naming/flora.ts'
+import type { Observation } from '@/core/naming/observation.ts'
+import type { Sureness } from '@/core/naming/observerError.ts'
+import { DrawingView } from '../parts/DrawingView.tsx'
+import { stateWords } from '../parts/words.ts'
+
+export const KEYS_A_PAGE = 9
+
+interface Props {
+  character: Character
+  answer: Observation | undefined
+  either: string[]
+  page: number
+  sureness: Sureness
+  onAnswer: (observation: Observation) => void
+  onEither: (state: string) => void
+  onPage: () => void
+}
+
+/** Drawn answers side by side; a number chooses, Shift and a number says "either of these". */
+export function StateAnswers({ character, answer, either, page, sureness, onAnswer, onEither, onPage }: Props) {
+  const states = character.states ?? []
+  const drawn = states.some((s) => drawState(character.id, s))
+  const given = answer && 'states' in answer ? answer.states : []
+  const choose = (state: string) => onAnswer({ character: character.id, states: [...new Set([...either, state])], sureness })
+  return (
+    <>
+      <ul className={`mt-3 grid gap-2 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(6.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}>
+        {states.map((state, i) => {
+          const drawing = drawState(character.id, state)
+          const key = Math.floor(i / KEYS_A_PAGE) === page ? (i % KEYS_A_PAGE) + 1 : undefined
+          const on = given.includes(state) || either.includes(state)
+          return (
+            <li key={state}>
+              <button
+                type="button"
+                aria-pressed={on}
+                onClick={(e) => (e.shiftKey ? onEither(state) : choose(state))}
+                className={`relative flex h-full min-h-12 w-full flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
+              >
+                {drawing ? <DrawingView drawing={drawing} className="size-[4.6rem]" /> : null}
+                <span className="my-auto">{stateWords(state)}</span>
+                {key ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{key}</kbd> : null}
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+      <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
+        <span>Shift with a number: either of two</span>
+        {either.length > 0 ? <span className="font-semibold text-ink">either {either.map(stateWords).join(' or ')} …</span> : null}
+        {states.length > KEYS_A_PAGE ? (
+          <button type="button" className="min-h-11 underline" onClick={onPage}>
+            0: numbers for the next nine
+          </button>
+        ) : null}
+      </p>
+    </>
+  )
+}

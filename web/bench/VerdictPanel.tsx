@@ -1,0 +1,133 @@
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
+import type { Candidate, Identification } from '@/core/naming/identify.ts'
+import type { Stage } from '@/core/naming/flora.ts'
+import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { characterTitle, lowerFirst } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { SplitTwo } from './SplitTwo.tsx'
+import { TypicalPart } from './TypicalPart.tsx'
+
+interface Props {
+  result: Identification
+  stage: Stage
+  observed: Set<string>
+  compare: boolean
+  onAsk: (character: string) => void
+  onWrite: (candidate: Candidate) => void
+  writeLabel: string
+}
+
+/** For and against one plant, observation by observation. */
+function Evidence({ candidate }: { candidate: Candidate }) {
+  const characters = useFlora((s) => s.characters)
+  const list = candidate.evidence.filter((e) => Math.abs(e.bits) >= 0.05).sort((a, b) => b.bits - a.bits)
+  if (list.length === 0) return <p className="text-ink-soft">Nothing seen so far speaks for or against it.</p>
+  return (
+    <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
+      {list.map((e) => (
+        <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
+          <span>{characterTitle(characters, e.character)}</span>
+          <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
+            {e.bits < 0 ? 'against' : 'for'} {Math.abs(e.bits).toFixed(1)} bits
+          </span>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+function CandidateRow({ candidate, first, children }: { candidate: Candidate; first: boolean; children?: ReactNode }) {
+  const plant = useFlora((s) => s.byId.get(candidate.plant))
+  if (!plant) return null
+  return (
+    <li className="border-b border-rule/60 py-2.5">
+      <div className="flex items-center gap-3">
+        <TypicalPart plant={plant} className={first ? 'size-16 shrink-0' : 'size-11 shrink-0'} />
+        <div className="min-w-0 grow">
+          <Link to={`/plants/${plant.id}`} className={`font-plant leading-tight font-semibold hover:underline ${first ? 'text-xl' : ''}`}>
+            {plant.commonName}
+          </Link>
+          <span className="block text-ink-soft">
+            <i className="font-plant">{plant.scientificName}</i>
+            {plant.role === 'toxic' ? <span className="ml-2 font-bold text-harm">harmful</span> : null}
+          </span>
+        </div>
+        <p className="text-right leading-tight">
+          <b className="block">{naturalFrequency(candidate.probability)}</b>
+          <span className="text-ink-soft">{certaintyWord(candidate.probability)}</span>
+        </p>
+      </div>
+      {children}
+    </li>
+  )
+}
+
+function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 'observed'>) {
+  const { byId, characters } = useFlora()
+  if (result.harmfulOpen.length === 0)
+    return <p className="mt-2 text-ink-soft">No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.</p>
+  return (
+    <ul className="mt-2 space-y-1.5">
+      {result.harmfulOpen.map((h) => (
+        <li key={h.plant} className="flex flex-wrap items-center gap-x-3 gap-y-1">
+          <span className="font-semibold">{byId.get(h.plant)?.commonName}</span>
+          <span>{naturalFrequency(h.probability)}</span>
+          {h.check && !observed.has(h.check) ? (
+            <button type="button" onClick={() => onAsk(h.check!)} className="ml-auto min-h-11 rounded-xl border-2 border-harm px-3 font-semibold text-harm">
+              decide: {lowerFirst(characterTitle(characters, h.check))}
+            </button>
+          ) : null}
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What follows from what was seen. */
+export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite, writeLabel }: Props) {
+  const [first, second] = result.candidates
+  const shown = result.candidates.filter((c, i) => i === 0 || (i < 5 && c.probability >= 0.01))
+  const started = observed.size > 0
+  return (
+    <div>
+      <h2 className="text-[1.65rem]" data-testid="verdict">
+        {started ? result.verdict.text : 'Nothing seen yet: every plant of the book is open.'}
+      </h2>
+      {started ? (
+        <ol className="mt-2">
+          {shown.map((c, i) => (
+            <CandidateRow key={c.plant} candidate={c} first={i === 0}>
+              <details className="mt-1" open={i === 0 && observed.size <= 6}>
+                <summary className="min-h-8 text-ink-soft">why</summary>
+                <Evidence candidate={c} />
+              </details>
+            </CandidateRow>
+          ))}
+          <li className="flex justify-between py-2.5">
+            <span>Not in this book</span>
+            <b>{naturalFrequency(result.notInBook)}</b>
+          </li>
+        </ol>
+      ) : null}
+      {started && first ? (
+        <button type="button" onClick={() => onWrite(first)} className="mt-2 min-h-12 rounded-xl bg-culm px-5 text-lg font-semibold text-on-culm">
+          {writeLabel}
+        </button>
+      ) : null}
+      {started ? (
+        <section className="mt-5 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-3" aria-labelledby="harm-open">
+          <h3 id="harm-open" className="text-lg text-harm">
+            {result.harmfulOpen.length > 0 ? 'Harmful, and not excluded' : 'Harmful plants'}
+          </h3>
+          <HarmOpen result={result} onAsk={onAsk} observed={observed} />
+          <p className="mt-2 text-sm">{standingCautions[0]}</p>
+        </section>
+      ) : null}
+      {started && first && second ? (
+        <SplitTwo a={first.plant} b={second.plant} stage={stage} observed={observed} open={compare || second.probability >= 0.02} onAsk={onAsk} />
+      ) : null}
+    </div>
+  )
+}

@@ -1,0 +1,62 @@
+import { useEffect } from 'react'
+import type { Character } from '@/core/naming/flora.ts'
+import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
+import { surenesses } from '@/core/naming/observerError.ts'
+import { useBench } from './benchStore.ts'
+import { KEYS_A_PAGE } from './StateAnswers.tsx'
+
+interface Acts {
+  settled: boolean
+  current: Character
+  page: number
+  either: string[]
+  answer: (o: Observation) => void
+  toggleEither: (state: string) => void
+  turnPage: () => void
+  undo: () => void
+  takeSuggested: () => void
+  find: () => void
+  compare: () => void
+}
+
+/** True where keys belong to what is being typed. */
+export const isTyping = (target: EventTarget | null): boolean =>
+  target instanceof HTMLElement && target.matches('input:not([type=range]), select, textarea, [contenteditable]')
+
+function press(e: KeyboardEvent, acts: Acts): void {
+  const { current } = acts
+  const digit = /^Digit([0-9])$/.exec(e.code)?.[1] ?? /^Numpad([0-9])$/.exec(e.code)?.[1]
+  const { sureness, setSureness } = useBench.getState()
+  if (digit === '0') return acts.turnPage()
+  if (digit && !acts.settled) return
+  if (digit && current.states) {
+    const state = current.states[acts.page * KEYS_A_PAGE + Number(digit) - 1]
+    if (!state) return
+    if (e.shiftKey) acts.toggleEither(state)
+    else acts.answer({ character: current.id, states: [...new Set([...acts.either, state])], sureness })
+    return
+  }
+  if (digit || e.key === '.') return document.querySelector<HTMLInputElement>('[data-autofocus]')?.focus()
+  if (e.key === 'Enter' && acts.either.length > 0) return acts.answer({ character: current.id, states: acts.either, sureness })
+  if (e.key === '?') return acts.answer({ character: current.id, states: [CANT_TELL] })
+  if (e.key === 's') return setSureness(surenesses[(surenesses.indexOf(sureness) + 1) % surenesses.length]!)
+  if (e.key === 'n') return acts.takeSuggested()
+  if (e.key === 'c') return acts.compare()
+  if (e.key === 'z') return acts.undo()
+  if (e.key === '/') {
+    e.preventDefault()
+    acts.find()
+  }
+}
+
+/** The whole bench by keyboard. */
+export function useBenchKeys(acts: Acts): void {
+  useEffect(() => {
+    const onKey = (e: KeyboardEvent) => {
+      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
+      press(e, acts)
+    }
+    window.addEventListener('keydown', onKey)
+    return () => window.removeEventListener('keydown', onKey)
+  })
+}

@@ -1,0 +1,22 @@
+import { cellAt, type Plant, type Stage } from '@/core/naming/flora.ts'
+import { shareOfWord } from '@/core/naming/frequency.ts'
+
+/** The state a plant shows most often, or its typical size in words. */
+export function usualState(plant: Plant, character: string, stage: Stage): string | undefined {
+  if (character === 'life.form') return plant.form
+  const cell = cellAt(plant, character, stage)
+  if (cell?.kind !== 'states') return undefined
+  return Object.entries(cell.words).sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])[0]?.[0]
+}
+
+export function usualWords(plant: Plant, character: string, stage: Stage): string {
+  const cell = cellAt(plant, character, stage)
+  if (!cell) return 'not recorded'
+  if (cell.kind === 'range') return `${cell.typical[0]} to ${cell.typical[1]} mm`
+  return Object.entries(cell.words)
+    .filter(([, w]) => w !== 'never' && w !== 'rarely')
+    .sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])
+    .map(([s, w]) => (w === 'always' ? s : `${w} ${s}`))
+    .join(', ')
+    .replaceAll('-', ' ')
+}

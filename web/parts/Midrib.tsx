@@ -1,0 +1,106 @@
+import { Link } from 'react-router'
+
+export interface MidribNode {
+  id: string
+  label: string
+  detail?: string
+  /** Pressing the node goes back to this step. */
+  onPress?: () => void
+  pressLabel?: string
+}
+
+export interface MidribTip {
+  label: string
+  detail?: string
+  onPress?: () => void
+  to?: string
+  /** Key that does the same. */
+  hotkey?: string
+}
+
+interface Props {
+  nodes: MidribNode[]
+  tip: MidribTip | undefined
+  names: { left: string; right: string }
+  fold: 'left' | 'right'
+  onFold: (fold: 'left' | 'right') => void
+}
+
+const tipClass =
+  'block w-full rounded-2xl rounded-bl-sm bg-straw px-3 py-2.5 text-left text-on-straw shadow-[0_1px_0_rgb(0_0_0/0.25)] min-h-11'
+
+function Tip({ tip }: { tip: MidribTip }) {
+  const inside = (
+    <>
+      <span className="block text-sm font-semibold">Next{tip.hotkey ? <kbd className="ml-2 rounded bg-on-straw/12 px-1.5 font-sans">{tip.hotkey}</kbd> : null}</span>
+      <span className="block leading-snug font-bold">{tip.label}</span>
+      {tip.detail ? <span className="block text-sm leading-snug">{tip.detail}</span> : null}
+    </>
+  )
+  if (tip.to)
+    return (
+      <Link to={tip.to} className={tipClass}>
+        {inside}
+      </Link>
+    )
+  return tip.onPress ? (
+    <button type="button" className={tipClass} onClick={tip.onPress}>
+      {inside}
+    </button>
+  ) : (
+    <p className={tipClass}>{inside}</p>
+  )
+}
+
+/** Bud on the stem, left or right in turn, like the joints of a shoot. */
+function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
+  const text = (
+    <>
+      <span className="block text-sm leading-tight text-ink-soft">{node.label}</span>
+      {node.detail ? <span className="block leading-tight font-semibold">{node.detail}</span> : null}
+    </>
+  )
+  return (
+    <li className="relative flex min-h-11 items-center pl-9">
+      <svg viewBox="0 0 20 20" className={`absolute top-1/2 left-[0.55rem] size-5 -translate-y-1/2 ${side === 'left' ? '-scale-x-100' : ''}`} aria-hidden>
+        <path d="M8 17C6 10 10 4 17 3c1 7-2 12-9 14Z" className="fill-culm" />
+      </svg>
+      {node.onPress ? (
+        <button type="button" className="w-full rounded-lg px-1.5 py-1 text-left hover:bg-culm/10" onClick={node.onPress} aria-label={node.pressLabel}>
+          {text}
+        </button>
+      ) : (
+        <div className="px-1.5 py-1">{text}</div>
+      )}
+    </li>
+  )
+}
+
+/** The stem between the halves: steps done below, the growing point with the one next thing above. */
+export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
+  const other = fold === 'left' ? 'right' : 'left'
+  return (
+    <nav className="leaf-midrib no-print" aria-label="Steps">
+      <div className="hidden h-full flex-col min-[901px]:flex">
+        <div className="relative z-10 px-1 pt-3">{tip ? <Tip tip={tip} /> : null}</div>
+        <div className="relative grow">
+          <svg viewBox="0 0 20 400" preserveAspectRatio="none" className="absolute top-0 left-2 h-full w-5" aria-hidden>
+            <path d="M8.4 400C9.6 280 6.5 160 9.4 0h1.6C9 160 13 280 12.2 400Z" className="fill-culm" />
+          </svg>
+          <ol className="relative space-y-1 py-3" reversed>
+            {[...nodes].reverse().map((node, i) => (
+              <Node key={node.id} node={node} side={i % 2 ? 'left' : 'right'} />
+            ))}
+          </ol>
+        </div>
+      </div>
+      <div className="flex items-stretch gap-2 p-2 min-[901px]:hidden">
+        <button type="button" onClick={() => onFold(other)} className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm">
+          <span className="block text-sm font-normal">turn to</span>
+          {names[other]}
+        </button>
+        <div className="min-w-0 grow">{tip ? <Tip tip={tip} /> : null}</div>
+      </div>
+    </nav>
+  )
+}

@@ -1,0 +1,79 @@
+import type { Polygon } from 'geojson'
+import type { Stop } from '@/core/records/round.ts'
+import type { Position } from '@/core/survey/route.ts'
+
+interface Props {
+  boundary: Polygon | null
+  line: Position[]
+  stops: Stop[]
+  current?: number
+  label: string
+  className?: string
+}
+
+const METRES_PER_DEGREE = 111_320
+const SIZE = 400
+const PAD = 26
+
+/** Round length for the scale bar: 1, 2 or 5 times a power of ten, about a quarter of the width. */
+function barMetres(widthM: number): number {
+  const rough = widthM / 4
+  const power = 10 ** Math.floor(Math.log10(rough))
+  return [5, 2, 1].map((k) => k * power).find((m) => m <= rough) ?? power
+}
+
+/** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
+export function RouteMap({ boundary, line, stops, current, label, className }: Props) {
+  const ring = (boundary?.coordinates[0] ?? line) as Position[]
+  if (ring.length < 2) return null
+  const lat0 = ring[0]![1]
+  const metres = ([lon, lat]: Position): [number, number] => [
+    (lon - ring[0]![0]) * METRES_PER_DEGREE * Math.cos((lat0 * Math.PI) / 180),
+    -(lat - lat0) * METRES_PER_DEGREE,
+  ]
+  const points = ring.map(metres)
+  const xs = points.map((p) => p[0])
+  const ys = points.map((p) => p[1])
+  const [west, north] = [Math.min(...xs), Math.min(...ys)]
+  const [wide, high] = [Math.max(...xs) - west, Math.max(...ys) - north]
+  const scale = (SIZE - 2 * PAD) / Math.max(wide, high)
+  const on = (p: Position): [number, number] => {
+    const [x, y] = metres(p)
+    return [PAD + (x - west) * scale, PAD + (y - north) * scale]
+  }
+  const path = (list: Position[]) => list.map((p, i) => `${i ? 'L' : 'M'}${on(p).map((n) => n.toFixed(1)).join(' ')}`).join('')
+  const height = high * scale + 2 * PAD + 16
+  const bar = barMetres(wide)
+  return (
+    <svg viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`} role="img" aria-label={label} className={className}>
+      <path d={`${path(ring)}Z`} className="ink-leaf" opacity="0.55" />
+      <path d={`${path(ring)}Z`} className="ink-line" />
+      <path d={path(line)} className="ink-dotted" />
+      {stops.map((stop) => {
+        if (!stop.position) return null
+        const [x, y] = on(stop.position)
+        const here = stop.seq === current
+        return (
+          <g key={stop.id}>
+            <circle cx={x} cy={y} r={here ? 9 : 5} className={here ? 'fill-straw stroke-ink' : stop.doneAt ? 'fill-culm stroke-husk' : 'fill-sheet stroke-ink'} strokeWidth="1.6" />
+            {here ? (
+              <text x={x} y={y - 13} textAnchor="middle" className="fill-ink text-[15px] font-bold">
+                {stop.seq}
+              </text>
+            ) : null}
+          </g>
+        )
+      })}
+      <g transform={`translate(${PAD} ${height - 12})`}>
+        <path d={`M0 -4V0H${(bar * scale).toFixed(1)}V-4`} className="ink-line" />
+        <text x={bar * scale + 8} y="2" className="fill-ink text-[14px]">
+          {bar} m
+        </text>
+      </g>
+      <path d={`M${SIZE - 20} 34V8M${SIZE - 26} 16L${SIZE - 20} 7L${SIZE - 14} 16`} className="ink-line" />
+      <text x={SIZE - 20} y="48" textAnchor="middle" className="fill-ink text-[13px]">
+        N
+      </text>
+    </svg>
+  )
+}

@@ -1,0 +1,27 @@
+import type { Group } from '@/core/survey/taxon.ts'
+
+/** Each group has a colour and a hatch of its own; told apart in grey and by colour-blind eyes by the hatch. */
+export const groupColour: Record<Group | 'harm', string> = {
+  'cool-grass': '#1f6a6d',
+  'warm-grass': '#a8641a',
+  legume: '#3c7a22',
+  forb: '#63458a',
+  'sedge-rush': '#35506b',
+  shrub: '#76563a',
+  unknown: '#5d635c',
+  ground: '#8b8170',
+  harm: '#7a1f4a',
+}
+
+/** Strokes of each hatch in a square of 8 by 8. */
+export const groupHatch: Record<Group | 'harm', string> = {
+  'cool-grass': 'M-1 9L9 -1M-1 1L1 -1M7 9L9 7',
+  'warm-grass': 'M0 2H8M0 6H8',
+  legume: 'M2 2h.01M6 6h.01',
+  forb: 'M0 0L8 8M8 0L0 8',
+  'sedge-rush': 'M2 0V8M6 0V8',
+  shrub: 'M0 6L4 2L8 6',
+  unknown: '',
+  ground: 'M1 5h.01M4 1h.01M6 6h.01',
+  harm: 'M0 0L8 8M0 4L4 8M4 0L8 4',
+}

@@ -1,0 +1,51 @@
+import type { Character, Effort, Plant } from '@/core/naming/flora.ts'
+import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
+
+const spoken: Record<string, string> = {
+  'm-or-w': 'M or W',
+  'pale-v': 'pale V',
+  'pale-v-and-flecks': 'pale V and flecks',
+  [CANT_TELL]: "can't tell",
+  forb: 'broad-leaved herb',
+  legume: 'clover or kin',
+  'none-distinct': 'none stands out',
+  'rhizome-and-stolon': 'both: under and over ground',
+  rhizome: 'underground (rhizome)',
+  stolon: 'runners that root (stolon)',
+  'runner-not-rooting': 'runners, not rooting',
+  'single-crown': 'single crown',
+}
+
+/** A state as it is said. */
+export const stateWords = (state: string): string => spoken[state] ?? state.replaceAll('-', ' ')
+
+export function answerWords(o: Observation): string {
+  return 'value' in o ? `${o.value} mm` : o.states.map(stateWords).join(' or ')
+}
+
+export const effortWords: Record<Effort, string> = {
+  glance: 'a glance',
+  hand: 'one leaf in the hand',
+  lens: 'the hand lens',
+  dig: 'the spade',
+}
+
+export const characterTitle = (characters: Character[], id: string): string => characters.find((c) => c.id === id)?.title ?? id
+
+/** A share as it is read out: whole percent, one decimal below ten. */
+export function percent(share: number): string {
+  const p = share * 100
+  if (p === 0) return '0 %'
+  return p < 9.95 ? `${p.toFixed(1)} %` : `${Math.round(p)} %`
+}
+
+export const percentRange = ([low, high]: [number, number]): string => {
+  const decimals = high < 0.0995 ? 1 : 0
+  return `${(low * 100).toFixed(decimals)} to ${(high * 100).toFixed(decimals)} %`
+}
+
+export const plantLabel = (plant: Plant): string => `${plant.commonName} (${plant.scientificName})`
+
+/** A plant name inside a sentence. */
+export const lowerFirst = (text: string): string =>
+  /^(Kentucky|Texas|Ladino|Scotch|Idaho|St |Canada|Italian)/.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1)

@@ -1,0 +1,60 @@
+import type { Stop } from '@/core/records/round.ts'
+import { groupOf, taxonName, type Taxon } from '@/core/survey/taxon.ts'
+import { GroupMark } from '../parts/HatchDefs.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+import type { CountKey } from './countKeys.ts'
+
+interface Props {
+  keys: CountKey[]
+  stop: Stop
+  onHit: (taxon: Taxon) => void
+  onAdd: () => void
+  onNewUnknown: () => void
+  newLetter: string | undefined
+}
+
+/** One key per species, found without looking: the letter, the name, and how often at this stop. */
+export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: Props) {
+  const byId = useFlora((s) => s.byId)
+  const here = (taxon: Taxon) => stop.hits.filter((h) => h.taxon === taxon).length
+  return (
+    <>
+      <ul className="mt-4 grid grid-cols-2 gap-1.5 sm:grid-cols-3" aria-label="Keys">
+        {keys.map(({ taxon, key }) => {
+          const harmful = byId.get(taxon)?.role === 'toxic'
+          const count = here(taxon)
+          return (
+            <li key={taxon}>
+              <button
+                type="button"
+                onClick={(e) => {
+                  onHit(taxon)
+                  // The space bar must mean "same again", not press this button once more.
+                  e.currentTarget.blur()
+                }}
+                className={`flex min-h-14 w-full items-center gap-2 rounded-xl border px-2 text-left leading-tight ${count > 0 ? 'border-culm bg-culm/10' : 'border-rule bg-sheet'} hover:border-culm`}
+              >
+                <kbd className="grid size-8 shrink-0 place-items-center rounded-lg border border-rule bg-husk text-lg font-bold">{key}</kbd>
+                <GroupMark group={harmful ? 'harm' : groupOf(taxon, byId)} />
+                <span className="min-w-0 grow">
+                  {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
+                  {harmful ? <span className="block text-sm font-bold text-harm">harmful</span> : null}
+                </span>
+                <b className="text-xl">{count > 0 ? count : ''}</b>
+              </button>
+            </li>
+          )
+        })}
+      </ul>
+      <p className="mt-2 flex flex-wrap items-center gap-2">
+        <button type="button" onClick={onAdd} className="min-h-11 rounded-xl border border-rule px-4">
+          Another plant <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
+        </button>
+        <button type="button" onClick={onNewUnknown} disabled={!newLetter} className="min-h-11 rounded-xl border border-rule px-4">
+          A new unknown{newLetter ? ` (${newLetter})` : ''} <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
+        </button>
+        <span className="text-ink-soft">Space: the same plant again</span>
+      </p>
+    </>
+  )
+}

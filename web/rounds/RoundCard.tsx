@@ -1,0 +1,101 @@
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { methodNames, type Paddock, type Round, type RoundSummary } from '@/core/records/round.ts'
+import { areaHa } from '@/core/survey/route.ts'
+import { getRound } from '../api/client.ts'
+import { RouteMap } from '../parts/RouteMap.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+import { dayWords } from './RoundList.tsx'
+
+const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
+
+/** One round before it is opened: what for, how, where it leads. */
+export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock: Paddock | undefined }) {
+  const byId = useFlora((s) => s.byId)
+  const [round, setRound] = useState<Round>()
+  useEffect(() => {
+    let current = true
+    void getRound(summary.id).then(
+      (r) => current && setRound(r),
+      () => undefined,
+    )
+    return () => void (current = false)
+  }, [summary.id])
+  const started = summary.stopsDone > 0
+  const finished = summary.stopsDone === summary.stops
+  const sown = (paddock?.sown ?? []).map((id) => byId.get(id)?.commonName.toLowerCase())
+  return (
+    <div>
+      <h2 className="text-[1.65rem]">{summary.paddock}</h2>
+      <p className="text-ink-soft">
+        {summary.holding}
+        {summary.client ? `, for ${summary.client}` : ''}
+      </p>
+      <p className="mt-3 text-lg">{summary.purpose}.</p>
+      <dl className="mt-3 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
+        <dt className="text-ink-soft">Method</dt>
+        <dd>
+          {methodNames[summary.method]}
+          {summary.method === 'step-points' ? `, ${summary.stops} stops of ${summary.pointsPerStop} points` : `, ${summary.stops} plots`}
+        </dd>
+        {paddock?.boundary ? (
+          <>
+            <dt className="text-ink-soft">Paddock</dt>
+            <dd>
+              {areaHa(paddock.boundary).toFixed(2)} ha, read as {paddock.outlook}
+            </dd>
+          </>
+        ) : null}
+        {round?.route ? (
+          <>
+            <dt className="text-ink-soft">Walk</dt>
+            <dd>{Math.round(round.route.lengthM / 10) * 10} m in a W</dd>
+          </>
+        ) : null}
+        {sown.length > 0 ? (
+          <>
+            <dt className="text-ink-soft">Sown</dt>
+            <dd>{sown.join(', ')}</dd>
+          </>
+        ) : null}
+        {summary.source ? (
+          <>
+            <dt className="text-ink-soft">Source</dt>
+            <dd>{summary.source}</dd>
+          </>
+        ) : (
+          <>
+            <dt className="text-ink-soft">Planned</dt>
+            <dd>{dayWords(summary.plannedOn)}</dd>
+          </>
+        )}
+      </dl>
+      <p className="mt-5 flex flex-wrap gap-2">
+        <Link to={`/rounds/${summary.id}`} className={finished ? link : 'inline-flex min-h-12 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm'}>
+          {finished ? 'Look at the counts' : started ? 'Go on counting' : 'Open and count'}
+        </Link>
+        {started ? (
+          <>
+            <Link to={`/rounds/${summary.id}/weigh-up`} className={link}>
+              Weigh-up
+            </Link>
+            <Link to={`/rounds/${summary.id}/hand-over`} className={link}>
+              Hand-over
+            </Link>
+          </>
+        ) : null}
+      </p>
+      <div className="mt-5 min-h-60">
+        {round?.route ? (
+          <RouteMap
+            boundary={round.paddock.boundary}
+            line={round.route.line}
+            stops={round.stops}
+            label={`Map of ${summary.paddock} with ${summary.stops} stops on a W`}
+            className="w-full max-w-[30rem]"
+          />
+        ) : null}
+      </div>
+    </div>
+  )
+}

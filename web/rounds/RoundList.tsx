@@ -1,0 +1,47 @@
+import { format } from 'date-fns/format'
+import { parseISO } from 'date-fns/parseISO'
+import type { RoundSummary } from '@/core/records/round.ts'
+
+interface Props {
+  title: string
+  rounds: RoundSummary[]
+  shown: string | undefined
+  onChoose: (id: string) => void
+}
+
+export const dayWords = (iso: string): string => format(parseISO(iso), 'd MMMM yyyy')
+
+/** Rounds as lines: where, for whom, when, how far. */
+export function RoundList({ title, rounds, shown, onChoose }: Props) {
+  if (rounds.length === 0) return null
+  return (
+    <section className="mt-4">
+      <h2 className="text-lg text-ink-soft">{title}</h2>
+      <ul>
+        {rounds.map((r) => (
+          <li key={r.id}>
+            <button
+              type="button"
+              aria-pressed={r.id === shown}
+              onClick={() => onChoose(r.id)}
+              className={`flex min-h-16 w-full items-center gap-4 border-b border-rule/70 px-3 py-2 text-left ${r.id === shown ? 'rounded-xl border-transparent bg-culm/12' : 'hover:bg-culm/6'}`}
+            >
+              <span className="min-w-0 grow">
+                <span className="block font-plant text-lg leading-tight font-semibold">{r.paddock}</span>
+                <span className="block leading-snug text-ink-soft">
+                  {r.holding}: {r.title.charAt(0).toLowerCase() + r.title.slice(1)}
+                </span>
+              </span>
+              <span className="shrink-0 text-right leading-snug">
+                <span className="block">{r.source ? 'open data' : dayWords(r.plannedOn)}</span>
+                <span className="block text-ink-soft">
+                  {r.stopsDone} of {r.stops} {r.method === 'step-points' ? 'stops' : 'plots'}
+                </span>
+              </span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -1,0 +1,70 @@
+import { useState } from 'react'
+import { useLoaderData } from 'react-router'
+import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
+import { getPlaces, getRounds } from '../api/client.ts'
+import { Leaf } from '../parts/Leaf.tsx'
+import type { MidribTip } from '../parts/Midrib.tsx'
+import { OpenData } from './OpenData.tsx'
+import { PlanRound } from './PlanRound.tsx'
+import { RoundCard } from './RoundCard.tsx'
+import { RoundList } from './RoundList.tsx'
+
+interface Loaded {
+  rounds: RoundSummary[]
+  holdings: Holding[]
+  paddocks: Paddock[]
+}
+
+export async function loader(): Promise<Loaded> {
+  const [rounds, places] = await Promise.all([getRounds(), getPlaces()])
+  return { rounds, ...places }
+}
+
+const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
+
+function tipOf(next: RoundSummary | undefined): MidribTip {
+  if (!next) return { label: 'Plan a round', detail: 'every planned round is counted' }
+  return {
+    label: `${next.stopsDone > 0 ? 'Go on with' : 'Walk'} ${next.paddock}`,
+    detail: `${next.stops - next.stopsDone} stops, ${next.holding}`,
+    to: `/rounds/${next.id}`,
+  }
+}
+
+/** The first screen: rounds planned and walked, and the one to walk next. */
+export function Component() {
+  const { rounds, holdings, paddocks } = useLoaderData<typeof loader>()
+  const open = rounds.filter((r) => !isDone(r)).sort((a, b) => (a.plannedOn < b.plannedOn ? -1 : 1))
+  const done = rounds.filter(isDone)
+  const [chosen, setChosen] = useState<string>()
+  const shown = rounds.find((r) => r.id === chosen) ?? open[0] ?? done[0]
+  return (
+    <Leaf
+      names={{ left: 'Rounds', right: 'This round' }}
+      left={
+        <>
+          <h1 className="text-[1.65rem]">Rounds</h1>
+          <RoundList title="To walk" rounds={open} shown={shown?.id} onChoose={setChosen} />
+          <RoundList title="Counted" rounds={done} shown={shown?.id} onChoose={setChosen} />
+          <PlanRound holdings={holdings} paddocks={paddocks} onPlanned={setChosen} />
+          <OpenData onLoaded={setChosen} />
+        </>
+      }
+      right={
+        shown ? (
+          <RoundCard key={shown.id} summary={shown} paddock={paddocks.find((p) => p.id === shown.paddockId)} />
+        ) : (
+          <>
+            <h2 className="text-[1.65rem]">No round yet</h2>
+            <p className="mt-2">Bring in a paddock as GeoJSON and plan the first round: the route is drawn before anyone walks, so that no nice spot is picked.</p>
+          </>
+        )
+      }
+      tip={tipOf(open[0])}
+      nodes={[...done]
+        .reverse()
+        .slice(-7)
+        .map((r) => ({ id: r.id, label: r.paddock, detail: 'counted', onPress: () => setChosen(r.id), pressLabel: `Show ${r.paddock}` }))}
+    />
+  )
+}

@@ -1,0 +1,36 @@
+import { createBrowserRouter, redirect } from 'react-router'
+import { ErrorScreen } from './ErrorScreen.tsx'
+import { Shell } from './Shell.tsx'
+import { useFlora } from './stores/floraStore.ts'
+
+/** One part of the script per place, read when the place is opened. */
+export const router = createBrowserRouter([
+  {
+    path: '/',
+    Component: Shell,
+    HydrateFallback: () => <p className="p-8 text-ink-soft">Opening the book …</p>,
+    ErrorBoundary: ErrorScreen,
+    loader: async () => {
+      await useFlora.getState().load()
+      return null
+    },
+    shouldRevalidate: () => false,
+    children: [
+      { index: true, loader: () => redirect('/rounds') },
+      { path: 'rounds', lazy: () => import('./rounds/RoundsRoute.tsx') },
+      { path: 'rounds/:id', lazy: () => import('./rounds/CountRoute.tsx') },
+      { path: 'rounds/:id/name/:letter', lazy: () => import('./bench/BenchRoute.tsx') },
+      { path: 'rounds/:id/weigh-up', lazy: () => import('./weigh-up/WeighUpRoute.tsx') },
+      { path: 'rounds/:id/hand-over', lazy: () => import('./hand-over/HandOverRoute.tsx') },
+      { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
+      { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
+      { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
+      {
+        path: '*',
+        loader: () => {
+          throw new Response('', { status: 404 })
+        },
+      },
+    ],
+  },
+])

@@ -1,0 +1,91 @@
+import { useState } from 'react'
+import { ToggleGroup } from 'radix-ui'
+import { hayGrade } from '@/core/feed/relativeFeedValue.ts'
+import type { Estimate, Growth } from '@/core/feed/mixtureFeed.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { percent } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+
+const range = (e: Estimate, decimals: number) => `${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)}`
+
+function Line({ name, estimate, unit, decimals = 0 }: { name: string; estimate: Estimate; unit: string; decimals?: number }) {
+  return (
+    <tr className="border-b border-rule/60">
+      <th scope="row" className="py-1.5 text-left font-normal">
+        {name}
+      </th>
+      <td className="text-right font-bold">
+        {estimate.middle.toFixed(decimals)} {unit}
+      </td>
+      <td className="w-40 text-right">
+        {range(estimate, decimals)} {unit}
+      </td>
+    </tr>
+  )
+}
+
+/** Feed value of the mixture, as ranges, leafy or gone to stem. */
+export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
+  const [growth, setGrowth] = useState<Growth>('leafy')
+  const byId = useFlora((s) => s.byId)
+  const made = feed[growth]
+  return (
+    <section className="mt-6" aria-labelledby="feed">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="feed" className="text-xl">
+          What it is worth as feed
+        </h2>
+        <ToggleGroup.Root
+          type="single"
+          value={growth}
+          onValueChange={(v) => v && setGrowth(v as Growth)}
+          aria-label="How far the sward has gone"
+          className="flex overflow-hidden rounded-xl border border-rule"
+        >
+          {(['leafy', 'stemmy'] as const).map((g) => (
+            <ToggleGroup.Item key={g} value={g} className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm">
+              {g === 'leafy' ? 'Leafy' : 'Gone to stem'}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </div>
+      {made ? (
+        <>
+          <table className="mt-2 w-full">
+            <thead className="text-ink-soft">
+              <tr>
+                <th scope="col" className="text-left font-normal">
+                  of dry matter
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  middle
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  95 % range
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <Line name="Crude protein" estimate={made.cpPct} unit="%" />
+              <Line name="ADF" estimate={made.adfPct} unit="%" />
+              <Line name="NDF" estimate={made.ndfPct} unit="%" />
+              <Line name="Relative feed value" estimate={made.rfv} unit="" />
+            </tbody>
+          </table>
+          <p className="mt-2">
+            Cut for hay at this stage it would make about {hayGrade(made.rfv.middle)}, from {hayGrade(made.rfv.low)} to {hayGrade(made.rfv.high)}.
+          </p>
+          <p className="mt-1 text-ink-soft">
+            Estimated from the plants met, for {percent(made.known)} of the plants counted
+            {made.leftOut.length > 0 ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}` : ''}. Shares of hits stand for shares of
+            dry matter. Relative feed value: Rohweder, Barnes & Jorgensen 1978. Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell
+            this cut.
+          </p>
+        </>
+      ) : (
+        <p className="mt-2">No plant with a feed value on file was met.</p>
+      )}
+    </section>
+  )
+}

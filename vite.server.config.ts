@@ -4,5 +4,11 @@ import { defineConfig } from 'vite'
 export default defineConfig({
   resolve: { tsconfigPaths: true },
   ssr: { noExternal: true, external: ['@electric-sql/pglite', 'pg'] },
-  build: { ssr: 'server/main.ts', outDir: 'dist-server', emptyOutDir: true, target: 'node20', copyPublicDir: false },
+  build: {
+    ssr: 'server/main.ts',
+    outDir: 'dist-server',
+    emptyOutDir: true,
+    target: 'node20',
+    copyPublicDir: false,
+  },
 })

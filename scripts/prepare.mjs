@@ -56,13 +56,31 @@ export function installPackages() {
 }
 
 export function build() {
-  const inputs = ['index.html', 'vite.config.ts', 'vite.server.config.ts', 'tsconfig.json', 'web', 'core', 'server', 'flora', 'public', 'package-lock.json']
+  const inputs = [
+    'index.html',
+    'vite.config.ts',
+    'vite.server.config.ts',
+    'tsconfig.json',
+    'web',
+    'core',
+    'server',
+    'flora',
+    'public',
+    'package-lock.json',
+  ]
   whenChanged(at('dist-server/.stamp'), hashOf(inputs, process.version), () => {
     console.log('Checking the flora and building ...')
     must('The flora check', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
     const vite = at('node_modules/vite/bin/vite.js')
     must('Building the pages', process.execPath, [vite, 'build', '--logLevel', 'warn'])
-    must('Building the server', process.execPath, [vite, 'build', '-c', 'vite.server.config.ts', '--logLevel', 'warn'])
+    must('Building the server', process.execPath, [
+      vite,
+      'build',
+      '-c',
+      'vite.server.config.ts',
+      '--logLevel',
+      'warn',
+    ])
   })
 }
 

@@ -8,7 +8,8 @@ process.env.NO_COLOR = '1'
 installPackages()
 const bin = (name) => join(root, 'node_modules/.bin', name)
 const reports = join(root, 'reports')
-for (const old of ['unit.json', 'e2e.json', 'e2e-data']) rmSync(join(reports, old), { recursive: true, force: true })
+for (const old of ['unit.json', 'e2e.json', 'e2e-data'])
+  rmSync(join(reports, old), { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
 let passed = 0
@@ -37,17 +38,32 @@ function chromium() {
   const path = process.env.CHROMIUM ?? '/usr/bin/chromium'
   if (existsSync(path)) return true
   console.log('Chromium is missing; trying Debian packages ...')
-  const apt = (args) => spawnSync('apt-get', args, { stdio: 'inherit', env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } }).status === 0
+  const apt = (args) =>
+    spawnSync('apt-get', args, {
+      stdio: 'inherit',
+      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
+    }).status === 0
   if (apt(['update', '-qq'])) apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium'])
   if (existsSync(path)) return true
-  console.error('Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.')
+  console.error(
+    'Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.',
+  )
   return false
 }
 
 step('lock file', process.execPath, ['scripts/check-lock.mjs'])
 step('eslint', bin('eslint'), ['.'])
 step('prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-step('walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', 'core', 'server', 'web', 'tests', 'e2e', 'bench'])
+step('walls between the folders', bin('depcruise'), [
+  '--config',
+  '.dependency-cruiser.cjs',
+  'core',
+  'server',
+  'web',
+  'tests',
+  'e2e',
+  'bench',
+])
 step('types', bin('tsc'), ['--noEmit'])
 step('flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
 

@@ -15,7 +15,8 @@ const dataDir = process.env.DATA_DIR ?? './data'
 const databaseUrl = process.env.DATABASE_URL
 
 async function start(): Promise<void> {
-  if (!Number.isInteger(port) || port < 1 || port > 65535) throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
+  if (!Number.isInteger(port) || port < 1 || port > 65535)
+    throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   process.on('exit', unlock)
   const opening = openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
@@ -34,7 +35,8 @@ async function start(): Promise<void> {
   process.once('SIGINT', stop)
   process.once('SIGTERM', stop)
   server.once('error', (error: NodeJS.ErrnoException) => {
-    if (error.code === 'EADDRINUSE') fail(new Error(`Port ${port} is taken. Start with another, such as PORT=${port + 1}.`))
+    if (error.code === 'EADDRINUSE')
+      fail(new Error(`Port ${port} is taken. Start with another, such as PORT=${port + 1}.`))
     else fail(error)
   })
   server.listen(port, '127.0.0.1', () => console.log(`Fold Sprig is ready at http://127.0.0.1:${port}`))

@@ -10,7 +10,10 @@ export function ErrorScreen() {
       <p className="mt-4">{error instanceof Error ? error.message : 'The address may be mistyped.'}</p>
       <p className="mt-2">Nothing you typed is lost.</p>
       <p className="mt-6">
-        <Link to="/rounds" className="inline-flex min-h-11 items-center rounded-xl bg-culm px-5 font-semibold text-on-culm">
+        <Link
+          to="/rounds"
+          className="inline-flex min-h-11 items-center rounded-xl bg-culm px-5 font-semibold text-on-culm"
+        >
           Back to the rounds
         </Link>
       </p>

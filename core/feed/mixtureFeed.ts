@@ -39,7 +39,8 @@ function summary(draws: number[]): Estimate {
 
 /**
  * Feed value of a mixture as ranges: Monte Carlo over which stops were met (stops drawn again with replacement) and
- * over each plant's own range (one draw per plant, even over the range, protein and fibre moving against each other).
+ * over the ranges on file. Plants of one sward stand in one season on one soil, so they are drawn together: one ripeness
+ * per draw, even over the range, protein falling as fibre rises. Drawing each plant alone would promise too much.
  *
  * Shares of hits stand for shares of dry matter: a stated approximation, for a clip or a dry-weight rank would be
  * needed to do better. Bare ground, litter and plants without values are left out and named.
@@ -58,7 +59,8 @@ export function mixtureFeed(
   const met = [...new Set(sums.flatMap((m) => [...m.keys()]))].filter((t) => t !== 'bare' && t !== 'litter')
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
   if (valued.length === 0) return undefined
-  const amount = (list: Taxon[]) => sums.reduce((s, m) => s + list.reduce((a, t) => a + (m.get(t) ?? 0), 0), 0)
+  const amount = (list: Taxon[]) =>
+    sums.reduce((s, m) => s + list.reduce((a, t) => a + (m.get(t) ?? 0), 0), 0)
   const rows = sums.map((m) => valued.map((t) => m.get(t) ?? 0))
   const feeds = valued.map((t) => plants.get(t)!.feed![growth])
 
@@ -77,9 +79,9 @@ export function mixtureFeed(
     let c = 0
     let a = 0
     let n = 0
+    const ripeness = random()
     feeds.forEach((feed, j) => {
       const w = weights[j]! / total
-      const ripeness = random()
       c += w * between(feed.cp, 1 - ripeness)
       a += w * between(feed.adf, ripeness)
       n += w * between(feed.ndf, ripeness)

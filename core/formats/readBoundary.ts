@@ -10,7 +10,8 @@ const isPosition = (p: unknown): p is Position =>
   Math.abs(p[0]) <= 180 &&
   Math.abs(p[1]) <= 90
 
-const isRing = (ring: unknown): ring is Position[] => Array.isArray(ring) && ring.length >= 3 && ring.length <= 5000 && ring.every(isPosition)
+const isRing = (ring: unknown): ring is Position[] =>
+  Array.isArray(ring) && ring.length >= 3 && ring.length <= 5000 && ring.every(isPosition)
 
 const closed = (ring: Position[]): Position[] => {
   const [first, last] = [ring[0]!, ring[ring.length - 1]!]
@@ -24,14 +25,16 @@ const closed = (ring: Position[]): Position[] => {
  * @returns the boundary, or what is wrong in words a reader can act on
  */
 export function readBoundary(value: unknown): BoundaryRead {
-  if (typeof value !== 'object' || value === null) return { problem: 'This is not GeoJSON: a boundary is an object with a "type".' }
+  if (typeof value !== 'object' || value === null)
+    return { problem: 'This is not GeoJSON: a boundary is an object with a "type".' }
   const given = value as { type?: unknown; geometry?: unknown; features?: unknown; coordinates?: unknown }
   if (given.type === 'FeatureCollection' && Array.isArray(given.features)) {
     const reads = given.features.slice(0, 100).map(readBoundary)
     return reads.find((r) => 'boundary' in r) ?? { problem: 'No polygon was found among the features.' }
   }
   if (given.type === 'Feature') return readBoundary(given.geometry)
-  if (given.type !== 'Polygon') return { problem: `A boundary must be a Polygon, not ${JSON.stringify(given.type ?? 'nothing')}.` }
+  if (given.type !== 'Polygon')
+    return { problem: `A boundary must be a Polygon, not ${JSON.stringify(given.type ?? 'nothing')}.` }
   const rings = Array.isArray(given.coordinates) ? given.coordinates : []
   if (rings.length === 0 || !rings.every(isRing))
     return { problem: 'A boundary needs at least three corners, each [longitude, latitude] in degrees.' }

@@ -10,7 +10,11 @@ export function roundGeoJson(round: Round, plants: Map<string, Plant>): FeatureC
   const named = namedLetters(round)
   const features: Feature[] = []
   if (round.paddock.boundary)
-    features.push({ type: 'Feature', properties: { kind: 'boundary', name: round.paddock.name }, geometry: round.paddock.boundary })
+    features.push({
+      type: 'Feature',
+      properties: { kind: 'boundary', name: round.paddock.name },
+      geometry: round.paddock.boundary,
+    })
   if (round.route)
     features.push({
       type: 'Feature',

@@ -35,7 +35,11 @@ export interface HarmFindings {
  *
  * @param counted whether amounts are points (they bound the share) or cover values (they do not)
  */
-export function harmFindings(round: Composition, plants: Map<string, Plant>, counted: 'points' | 'cover'): HarmFindings {
+export function harmFindings(
+  round: Composition,
+  plants: Map<string, Plant>,
+  counted: 'points' | 'cover',
+): HarmFindings {
   const met = new Map(round.taxa.map((t) => [t.taxon, t]))
   const toxic = [...plants.values()].filter((p) => p.role === 'toxic')
   return {

@@ -41,7 +41,12 @@ export function believe(compiled: CompiledFlora, context: Context, observations:
   const looks = observations.filter(isEvidence).map((observation) => {
     const likelihood = likelihoods(compiled, stage, observation)
     const character = compiled.flora.characters[compiled.characterIndex.get(observation.character)!]!
-    return { observation, likelihood, group: character.group, spread: variance(likelihood.map(Math.log2), before) }
+    return {
+      observation,
+      likelihood,
+      group: character.group,
+      spread: variance(likelihood.map(Math.log2), before),
+    }
   })
   const weighed = looks.map((look): WeighedObservation => {
     const stronger = looks.filter(

@@ -31,5 +31,5 @@ export function certaintyWord(p: number): string {
   if (p >= 0.7) return 'likely'
   if (p >= 0.42) return 'perhaps'
   if (p >= 0.15) return 'less likely'
-  return 'hardly'
+  return 'unlikely'
 }

@@ -1,4 +1,13 @@
-import { cellAt, lifeForms, stages, type Character, type Flora, type LifeForm, type Plant, type Stage } from './flora.ts'
+import {
+  cellAt,
+  lifeForms,
+  stages,
+  type Character,
+  type Flora,
+  type LifeForm,
+  type Plant,
+  type Stage,
+} from './flora.ts'
 import { stateShares } from './frequency.ts'
 import { confusionMatrix } from './observerError.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
@@ -67,7 +76,9 @@ function sizeEdges(character: Character): number[] {
   const [low, high] = character.range ?? [0, 1000]
   const from = Math.log(Math.max(low, high / 400))
   const to = Math.log(high)
-  const inner = Array.from({ length: SIZE_BINS - 1 }, (_, i) => Math.exp(from + ((to - from) * (i + 1)) / SIZE_BINS))
+  const inner = Array.from({ length: SIZE_BINS - 1 }, (_, i) =>
+    Math.exp(from + ((to - from) * (i + 1)) / SIZE_BINS),
+  )
   return [0, ...inner, high * 10]
 }
 
@@ -105,7 +116,10 @@ function compileCharacter(character: Character, plants: Plant[], stage: Stage): 
       const knots = sizeKnots(cell)
       table.knots[row] = knots
       const bins = table.edges.slice(1).map((to, b) => sizeProbability(knots, table.edges[b]!, to))
-      table.truth.set(bins.map((p) => p * 0.98 + 0.02 / outcomes), row * outcomes)
+      table.truth.set(
+        bins.map((p) => p * 0.98 + 0.02 / outcomes),
+        row * outcomes,
+      )
     } else if (!hasPart(plant, character, stage)) {
       table.status[row] = NO_SUCH_PART
       table.truth.set(none, row * outcomes)
@@ -121,22 +135,32 @@ function compileCharacter(character: Character, plants: Plant[], stage: Stage): 
       table.status[row] = NO_SUCH_PART
       table.truth.set(none, row * outcomes)
     } else if (character.id === 'life.form') {
-      table.truth.set((character.states ?? []).map((s) => (s === form ? 0.95 : 0.01)), row * outcomes)
+      table.truth.set(
+        (character.states ?? []).map((s) => (s === form ? 0.95 : 0.01)),
+        row * outcomes,
+      )
     } else {
       // Half what its kind in the book looks like, half anything: a stranger may be odd.
-      table.truth.set(means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes), row * outcomes)
+      table.truth.set(
+        means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes),
+        row * outcomes,
+      )
     }
   })
   table.answers = character.states ? carefulAnswers(table, stage) : table.truth
   return table
 }
 
-function carefulAnswers({ character, outcomes: n, truth, status }: CharacterTable, stage: Stage): Float64Array {
+function carefulAnswers(
+  { character, outcomes: n, truth, status }: CharacterTable,
+  stage: Stage,
+): Float64Array {
   const confusion = confusionMatrix(character, 'sure', stage)
   const answers = new Float64Array(truth.length)
   for (let r = 0; r < status.length; r++)
     for (let t = 0; t < n; t++)
-      for (let s = 0; s < n; s++) answers[r * n + s] = answers[r * n + s]! + truth[r * n + t]! * confusion[t]![s]!
+      for (let s = 0; s < n; s++)
+        answers[r * n + s] = answers[r * n + s]! + truth[r * n + t]! * confusion[t]![s]!
   return answers
 }
 

@@ -39,9 +39,11 @@ export function decidingCheck(a: Plant, b: Plant): { check: string; why: string 
 function decisivelyExcluded(compiled: CompiledFlora, beliefs: Beliefs, harmful: Plant): boolean {
   const row = compiled.plantIndex.get(harmful.id)!
   const deciding = new Set(harmful.lookalikes.map((l) => l.check))
-  for (const p of compiled.plants) for (const l of p.lookalikes) if (l.plant === harmful.id) deciding.add(l.check)
+  for (const p of compiled.plants)
+    for (const l of p.lookalikes) if (l.plant === harmful.id) deciding.add(l.check)
   return beliefs.weighed.some(
-    ({ observation: o, bits }) => deciding.has(o.character) && (o.sureness ?? 'sure') === 'sure' && bits[row]! <= DECISIVE_BITS,
+    ({ observation: o, bits }) =>
+      deciding.has(o.character) && (o.sureness ?? 'sure') === 'sure' && bits[row]! <= DECISIVE_BITS,
   )
 }
 
@@ -56,7 +58,13 @@ function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate
 }
 
 /** A harmless name is never the verdict while a harmful plant is open; the check that decides then comes first. */
-function decidingFirst(next: NextCheck[], compiled: CompiledFlora, lead: Plant, open: Plant[], observed: Set<string>): NextCheck[] {
+function decidingFirst(
+  next: NextCheck[],
+  compiled: CompiledFlora,
+  lead: Plant,
+  open: Plant[],
+  observed: Set<string>,
+): NextCheck[] {
   const row = open.find((h) => h.id !== lead.id)
   const named = row && decidingCheck(lead, row)
   if (!row || !named || observed.has(named.check)) return next
@@ -66,19 +74,31 @@ function decidingFirst(next: NextCheck[], compiled: CompiledFlora, lead: Plant, 
   return [first, ...next.filter((n) => n.character !== named.check)]
 }
 
-function verdictOf(compiled: CompiledFlora, candidates: Candidate[], notInBook: number, open: Plant[]): Verdict {
+function verdictOf(
+  compiled: CompiledFlora,
+  candidates: Candidate[],
+  notInBook: number,
+  open: Plant[],
+): Verdict {
   const name = (id: string) => compiled.plants[compiled.plantIndex.get(id)!]!.commonName
   const [first] = candidates
-  const said = (c: Candidate) => `${name(c.plant)} (${naturalFrequency(c.probability)})`
-  if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
+  const said = (c: Candidate) => `${name(c.plant)}, ${naturalFrequency(c.probability)}`
+  if (notInBook >= 0.5)
+    return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
   if (!first) return { kind: 'open', text: 'The book is empty.' }
   const others = open.filter((h) => h.id !== first.plant)
   const leadIsHarmful = compiled.plants[compiled.plantIndex.get(first.plant)!]!.role === 'toxic'
   if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0))
-    return { kind: 'named', text: `${name(first.plant)}: right about ${naturalFrequency(first.probability)} times.` }
+    return {
+      kind: 'named',
+      text: `${name(first.plant)}: right about ${naturalFrequency(first.probability)} times.`,
+    }
   if (first.probability >= NAMED_FROM) {
     const which = others.map((h) => h.commonName.toLowerCase()).join(' and ')
-    return { kind: 'narrowed', text: `Looks like ${name(first.plant).toLowerCase()}, but ${which} is not excluded yet.` }
+    return {
+      kind: 'narrowed',
+      text: `Looks like ${name(first.plant).toLowerCase()}, but ${which} is not excluded yet.`,
+    }
   }
   let sum = 0
   const few = candidates.filter((c) => {
@@ -86,7 +106,7 @@ function verdictOf(compiled: CompiledFlora, candidates: Candidate[], notInBook: 
     sum += c.probability
     return needed
   })
-  if (few.length <= 4) return { kind: 'narrowed', text: `${few.map(said).join(', or ')}.` }
+  if (few.length <= 4) return { kind: 'narrowed', text: `${few.map(said).join('; or ')}.` }
   return { kind: 'open', text: `Still open: ${few.length} plants would have to be set aside.` }
 }
 
@@ -98,7 +118,11 @@ function verdictOf(compiled: CompiledFlora, candidates: Candidate[], notInBook: 
  *
  * @throws nothing for observations whose ids and states were checked against the flora before
  */
-export function identify(compiled: CompiledFlora, context: Context, observations: Observation[]): Identification {
+export function identify(
+  compiled: CompiledFlora,
+  context: Context,
+  observations: Observation[],
+): Identification {
   const beliefs = believe(compiled, context, observations)
   const candidates = orderedCandidates(compiled, beliefs)
   let notInBook = 0
@@ -106,7 +130,11 @@ export function identify(compiled: CompiledFlora, context: Context, observations
   const open = compiled.plants
     .filter((p, r) => p.role === 'toxic' && beliefs.posterior[r]! >= HARM_OPEN_FROM)
     .filter((p) => !decisivelyExcluded(compiled, beliefs, p))
-    .sort((a, b) => beliefs.posterior[compiled.plantIndex.get(b.id)!]! - beliefs.posterior[compiled.plantIndex.get(a.id)!]!)
+    .sort(
+      (a, b) =>
+        beliefs.posterior[compiled.plantIndex.get(b.id)!]! -
+        beliefs.posterior[compiled.plantIndex.get(a.id)!]!,
+    )
   const observed = new Set(observations.map((o) => o.character))
   const lead = compiled.plants[compiled.plantIndex.get(candidates[0]!.plant)!]!
   const ranked = nextChecks(compiled, beliefs, observed)
@@ -116,7 +144,11 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     notInBook,
     harmfulOpen: open.map((p) => {
       const check = p.id === lead.id ? undefined : decidingCheck(lead, p)?.check
-      return { plant: p.id, probability: beliefs.posterior[compiled.plantIndex.get(p.id)!]!, ...(check ? { check } : {}) }
+      return {
+        plant: p.id,
+        probability: beliefs.posterior[compiled.plantIndex.get(p.id)!]!,
+        ...(check ? { check } : {}),
+      }
     }),
     next: leading ? decidingFirst(ranked, compiled, lead, open, observed) : ranked,
     verdict: verdictOf(compiled, candidates, notInBook, open),

@@ -1,6 +1,6 @@
 import type { Beliefs } from './beliefs.ts'
 import { NO_SUCH_PART, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
-import type { Effort, Stage } from './flora.ts'
+import type { Character, Effort, Stage } from './flora.ts'
 
 export interface NextCheck {
   character: string
@@ -11,9 +11,13 @@ export interface NextCheck {
   decides?: string
 }
 
-/** What a look costs against a glance. Convention of this project. */
+/** What a look costs against a glance, and how much dearer one that is often misread is: colour comes last. Conventions of this project. */
 const COST: Record<Effort, number> = { glance: 1, hand: 1.2, lens: 1.6, dig: 2.5 }
+const OFTEN_MISREAD = 0.15
+const MISREAD_COST = 1.8
 const LEAST_BITS = 0.005
+
+const costOf = (c: Character): number => COST[c.effort] * (c.mistake >= OFTEN_MISREAD ? MISREAD_COST : 1)
 
 /**
  * Expected information of a look, in bits (Lindley 1956): mutual information of the answer and the plant.
@@ -41,7 +45,12 @@ function shareWithPart(table: CharacterTable, belief: Float64Array): number {
 }
 
 /** Belief folded to "harmful or not", keeping the rows: what a look says of harm alone. */
-function harmBits(compiled: CompiledFlora, chances: Float64Array, outcomes: number, belief: Float64Array): number {
+function harmBits(
+  compiled: CompiledFlora,
+  chances: Float64Array,
+  outcomes: number,
+  belief: Float64Array,
+): number {
   let bits = 0
   const toxic = compiled.plants.map((p) => p.role === 'toxic')
   let prob = 0
@@ -67,7 +76,12 @@ function harmBits(compiled: CompiledFlora, chances: Float64Array, outcomes: numb
  *
  * @param observed ids of characters already answered (can't tell included)
  */
-export function nextChecks(compiled: CompiledFlora, beliefs: Beliefs, observed: Set<string>, limit = 10): NextCheck[] {
+export function nextChecks(
+  compiled: CompiledFlora,
+  beliefs: Beliefs,
+  observed: Set<string>,
+  limit = 10,
+): NextCheck[] {
   const groupsSeen = new Map<string, number>()
   for (const { observation } of beliefs.weighed) {
     const group = compiled.flora.characters[compiled.characterIndex.get(observation.character)!]!.group
@@ -82,7 +96,12 @@ export function nextChecks(compiled: CompiledFlora, beliefs: Beliefs, observed: 
       const fits = shareWithPart(table, belief)
       const bits = damp * fits * expectedBits(chances, outcomes, belief)
       const harm = damp * fits * harmBits(compiled, chances, outcomes, belief)
-      return { character: character.id, bits, effort: character.effort, worth: (bits + harm) / COST[character.effort] }
+      return {
+        character: character.id,
+        bits,
+        effort: character.effort,
+        worth: (bits + harm) / costOf(character),
+      }
     })
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((a, b) => b.worth - a.worth)

@@ -13,7 +13,9 @@ export interface Context {
 }
 
 /** One look. Several states mean "either of these". */
-export type Observation = { character: string; sureness?: Sureness } & ({ states: string[] } | { value: number; unit?: 'mm' })
+export type Observation = { character: string; sureness?: Sureness } & (
+  { states: string[] } | { value: number; unit?: 'mm' }
+)
 
 /** Answer that carries no evidence. */
 export const CANT_TELL = 'cant-tell'
@@ -30,10 +32,17 @@ export function isEvidence(o: Observation): boolean {
 export function likelihoods(compiled: CompiledFlora, stage: Stage, o: Observation): Float64Array {
   const table = compiled.tables[stage][compiled.characterIndex.get(o.character)!]!
   const sureness = o.sureness ?? 'sure'
-  return 'value' in o ? sizeLikelihoods(table, compiled, o.value, sureness) : stateLikelihoods(table, o.states, sureness, stage)
+  return 'value' in o
+    ? sizeLikelihoods(table, compiled, o.value, sureness)
+    : stateLikelihoods(table, o.states, sureness, stage)
 }
 
-function stateLikelihoods(table: CharacterTable, answered: string[], sureness: Sureness, stage: Stage): Float64Array {
+function stateLikelihoods(
+  table: CharacterTable,
+  answered: string[],
+  sureness: Sureness,
+  stage: Stage,
+): Float64Array {
   const states = table.character.states ?? []
   const confusion = confusionMatrix(table.character, sureness, stage)
   // Chance of the answer given each true state; an either/or answer adds its states up.
@@ -48,7 +57,12 @@ function stateLikelihoods(table: CharacterTable, answered: string[], sureness: S
   return out
 }
 
-function sizeLikelihoods(table: CharacterTable, compiled: CompiledFlora, mm: number, sureness: Sureness): Float64Array {
+function sizeLikelihoods(
+  table: CharacterTable,
+  compiled: CompiledFlora,
+  mm: number,
+  sureness: Sureness,
+): Float64Array {
   const { widen, blunder } = measuringError(sureness)
   const [low, high] = table.character.range ?? [0, 1000]
   const anySize = 1 / Math.log(high / Math.max(low, high / 400))
@@ -74,4 +88,3 @@ function sizeLikelihoods(table: CharacterTable, compiled: CompiledFlora, mm: num
   }
   return out
 }
-

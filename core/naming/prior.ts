@@ -6,13 +6,25 @@ import type { Context } from './observation.ts'
  * Weights of the prior. Conventions of this project, kept flat on purpose: region, month and the sown list narrow
  * the field, but no plant is ever shut out.
  */
-const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = { common: 1, frequent: 0.7, occasional: 0.4, rare: 0.15 }
+const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
+  common: 1,
+  frequent: 0.7,
+  occasional: 0.4,
+  rare: 0.15,
+}
 const NOT_OF_REGION = 0.08
 const OUT_OF_SEASON = 0.4
 const SOWN_TIMES = 8
 /** Share of unknown plants, met in a paddock, that this book does not hold; split over the life forms. */
 export const NOT_IN_BOOK_PRIOR = 0.05
-const STRANGER_SHARE: Record<LifeForm, number> = { grass: 0.3, sedge: 0.1, rush: 0.05, legume: 0.15, forb: 0.35, shrub: 0.05 }
+const STRANGER_SHARE: Record<LifeForm, number> = {
+  grass: 0.3,
+  sedge: 0.1,
+  rush: 0.05,
+  legume: 0.15,
+  forb: 0.35,
+  shrub: 0.05,
+}
 
 function regionWeight(plant: Plant, context: Context): number {
   if (context.region) {
@@ -38,6 +50,8 @@ export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const total = weights.reduce((a, b) => a + b, 0)
   const out = new Float64Array(compiled.rows)
   weights.forEach((w, r) => (out[r] = (w / total) * (1 - NOT_IN_BOOK_PRIOR)))
-  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]))
+  compiled.strangers.forEach(
+    (form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]),
+  )
   return out
 }

@@ -41,7 +41,13 @@ export function clusterRatio(stops: StopCount[], stopsInAll?: number): ClusterRa
   const squares = stops.reduce((s, c) => s + (c.hits - estimate * c.points) ** 2, 0)
   const variance = ((1 - f) * m * squares) / ((m - 1) * points * points)
   const random = (estimate * (1 - estimate)) / (points - 1)
-  return { estimate, se: Math.sqrt(variance), df: m - 1, points, designEffect: random > 0 ? variance / random : undefined }
+  return {
+    estimate,
+    se: Math.sqrt(variance),
+    df: m - 1,
+    points,
+    designEffect: random > 0 ? variance / random : undefined,
+  }
 }
 
 export type Interval = [low: number, high: number]

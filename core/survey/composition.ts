@@ -30,7 +30,15 @@ export interface Composition {
   total: number
   taxa: TaxonShare[]
   byGroup: ({ group: Group } & Share)[]
-  diversity: { richness: number; shannon: number; simpson: number; effectiveSpecies: number; evenness: number | undefined } | undefined
+  diversity:
+    | {
+        richness: number
+        shannon: number
+        simpson: number
+        effectiveSpecies: number
+        evenness: number | undefined
+      }
+    | undefined
 }
 
 function share(counts: StopCount[], whole: boolean): Share {
@@ -55,13 +63,18 @@ function share(counts: StopCount[], whole: boolean): Share {
  * @param stops tallies of one method; points and cover values must not be mixed
  * @returns undefined while nothing is counted
  */
-export function composition(stops: StopTally[], named: NamedLetters, plants: Map<string, Plant>): Composition | undefined {
+export function composition(
+  stops: StopTally[],
+  named: NamedLetters,
+  plants: Map<string, Plant>,
+): Composition | undefined {
   const sums = stops.map((s) => amountsAt(s, named)).filter((m) => m.size > 0)
   if (sums.length === 0) return undefined
   const totals = sums.map((m) => [...m.values()].reduce((a, b) => a + b, 0))
   const whole = stops.every((s) => s.hits.every((h) => Number.isInteger(h.amount)))
   const taxa = [...new Set(sums.flatMap((m) => [...m.keys()]))]
-  const counts = (of: (m: Map<Taxon, number>) => number) => sums.map((m, i) => ({ hits: of(m), points: totals[i]! }))
+  const counts = (of: (m: Map<Taxon, number>) => number) =>
+    sums.map((m, i) => ({ hits: of(m), points: totals[i]! }))
 
   const list = taxa.map((taxon): TaxonShare => {
     const here = counts((m) => m.get(taxon) ?? 0)
@@ -78,7 +91,10 @@ export function composition(stops: StopTally[], named: NamedLetters, plants: Map
   const present = groups.filter((g) => list.some((t) => t.group === g))
   const byGroup = present.map((group) => ({
     group,
-    ...share(counts((m) => [...m].reduce((s, [t, n]) => s + (groupOf(t, plants) === group ? n : 0), 0)), whole),
+    ...share(
+      counts((m) => [...m].reduce((s, [t, n]) => s + (groupOf(t, plants) === group ? n : 0), 0)),
+      whole,
+    ),
   }))
   const amounts = list.filter((t) => t.group !== 'ground').map((t) => t.hits)
   return {

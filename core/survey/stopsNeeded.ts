@@ -11,8 +11,19 @@ import tQuantile from '@stdlib/stats-base-dists-t-quantile'
  * @param stopsInAll N, left out for an endless field
  * @throws RangeError halfWidth not above 0
  */
-export function stopsNeeded({ sd, halfWidth, conf = 0.95, stopsInAll }: { sd: number; halfWidth: number; conf?: number; stopsInAll?: number }): number {
-  if (!(halfWidth > 0) || !(sd >= 0)) throw new RangeError(`sd must be 0 or more and halfWidth above 0: ${sd}, ${halfWidth}`)
+export function stopsNeeded({
+  sd,
+  halfWidth,
+  conf = 0.95,
+  stopsInAll,
+}: {
+  sd: number
+  halfWidth: number
+  conf?: number
+  stopsInAll?: number
+}): number {
+  if (!(halfWidth > 0) || !(sd >= 0))
+    throw new RangeError(`sd must be 0 or more and halfWidth above 0: ${sd}, ${halfWidth}`)
   const top = stopsInAll ?? 1e7
   const reached = (n: number) => {
     const left = stopsInAll === undefined ? 1 : Math.max(0, 1 - n / stopsInAll)
@@ -30,6 +41,14 @@ export function stopsNeeded({ sd, halfWidth, conf = 0.95, stopsInAll }: { sd: nu
 }
 
 /** More stops needed for the half width, from the error met so far; 0 when there are enough. */
-export function moreStops({ se, stops, halfWidth }: { se: number; stops: number; halfWidth: number }): number {
+export function moreStops({
+  se,
+  stops,
+  halfWidth,
+}: {
+  se: number
+  stops: number
+  halfWidth: number
+}): number {
   return Math.max(0, stopsNeeded({ sd: se * Math.sqrt(stops), halfWidth }) - stops)
 }

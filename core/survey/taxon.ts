@@ -9,7 +9,16 @@ export type Taxon = string
 export const BARE: Taxon = 'bare'
 export const LITTER: Taxon = 'litter'
 
-export const groups = ['cool-grass', 'warm-grass', 'legume', 'forb', 'sedge-rush', 'shrub', 'unknown', 'ground'] as const
+export const groups = [
+  'cool-grass',
+  'warm-grass',
+  'legume',
+  'forb',
+  'sedge-rush',
+  'shrub',
+  'unknown',
+  'ground',
+] as const
 export type Group = (typeof groups)[number]
 
 export const groupNames: Record<Group, string> = {
@@ -19,7 +28,7 @@ export const groupNames: Record<Group, string> = {
   forb: 'Broad-leaved herb',
   'sedge-rush': 'Sedge or rush',
   shrub: 'Shrub',
-  unknown: 'Not grouped',
+  unknown: 'Not in the book',
   ground: 'Bare ground and litter',
 }
 

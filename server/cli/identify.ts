@@ -12,7 +12,9 @@ function answer(compiled: ReturnType<typeof compileFlora>, body: unknown): unkno
   } catch (error) {
     if (!(error instanceof HttpError)) throw error
     process.exitCode = 1
-    return { error: { code: error.code, message: error.message, ...(error.field ? { field: error.field } : {}) } }
+    return {
+      error: { code: error.code, message: error.message, ...(error.field ? { field: error.field } : {}) },
+    }
   }
 }
 

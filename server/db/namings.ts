@@ -6,7 +6,16 @@ export async function addNaming(db: Sql, n: Naming): Promise<void> {
   await db.query(
     `insert into naming (id, round_id, letter, plant, probability, context, observations, named_at)
      values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8) on conflict (id) do nothing`,
-    [n.id, n.roundId, n.letter, n.plant, n.probability, JSON.stringify(n.context), JSON.stringify(n.observations), n.namedAt],
+    [
+      n.id,
+      n.roundId,
+      n.letter,
+      n.plant,
+      n.probability,
+      JSON.stringify(n.context),
+      JSON.stringify(n.observations),
+      n.namedAt,
+    ],
   )
 }
 

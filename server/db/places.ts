@@ -16,13 +16,25 @@ export async function getPaddock(db: Sql, id: string): Promise<Paddock | undefin
 }
 
 export async function addHolding(db: Sql, h: Holding): Promise<void> {
-  await db.query('insert into holding (id, name, client) values ($1, $2, $3) on conflict (id) do nothing', [h.id, h.name, h.client])
+  await db.query('insert into holding (id, name, client) values ($1, $2, $3) on conflict (id) do nothing', [
+    h.id,
+    h.name,
+    h.client,
+  ])
 }
 
 export async function addPaddock(db: Sql, p: Paddock): Promise<void> {
   await db.query(
     `insert into paddock (id, holding_id, name, boundary, region, outlook, sown)
      values ($1, $2, $3, $4::jsonb, $5, $6, $7::jsonb) on conflict (id) do nothing`,
-    [p.id, p.holdingId, p.name, p.boundary ? JSON.stringify(p.boundary) : null, p.region, p.outlook, JSON.stringify(p.sown)],
+    [
+      p.id,
+      p.holdingId,
+      p.name,
+      p.boundary ? JSON.stringify(p.boundary) : null,
+      p.region,
+      p.outlook,
+      JSON.stringify(p.sown),
+    ],
   )
 }

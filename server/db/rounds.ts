@@ -31,7 +31,8 @@ async function stopsOf(db: Sql, roundId: string): Promise<Stop[]> {
     [roundId],
   )
   const byStop = new Map<string, Hit[]>()
-  for (const { stopId, taxon, amount } of hits.rows) byStop.set(stopId, [...(byStop.get(stopId) ?? []), { taxon, amount }])
+  for (const { stopId, taxon, amount } of hits.rows)
+    byStop.set(stopId, [...(byStop.get(stopId) ?? []), { taxon, amount }])
   return rows.map((s) => ({
     id: s.id,
     seq: s.seq,
@@ -58,7 +59,19 @@ export async function getRound(db: Sql, id: string): Promise<Round | undefined> 
   return { ...row, paddock: paddock!, stops: await stopsOf(db, id), unknowns: unknowns.rows }
 }
 
-export type NewRound = Pick<Round, 'id' | 'paddockId' | 'title' | 'method' | 'purpose' | 'plannedOn' | 'pointsPerStop' | 'route' | 'source' | 'stops'>
+export type NewRound = Pick<
+  Round,
+  | 'id'
+  | 'paddockId'
+  | 'title'
+  | 'method'
+  | 'purpose'
+  | 'plannedOn'
+  | 'pointsPerStop'
+  | 'route'
+  | 'source'
+  | 'stops'
+>
 
 /** Add a round with its planned stops; a second call with the same id changes nothing. */
 export async function addRound(db: Db, round: NewRound): Promise<void> {
@@ -116,7 +129,12 @@ export async function putStop(db: Db, roundId: string, stop: Stop): Promise<void
 }
 
 /** Keep a letter, or give it its name (null takes the name away again). */
-export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {
+export async function putUnknown(
+  db: Sql,
+  roundId: string,
+  letter: string,
+  namedAs: string | null,
+): Promise<void> {
   await db.query(
     `insert into unknown (round_id, letter, named_as) values ($1, $2, $3)
      on conflict (round_id, letter) do update set named_as = excluded.named_as`,

@@ -4,5 +4,11 @@ import { createHash } from 'node:crypto'
 export function fixedId(name: string): string {
   const hex = createHash('sha1').update(`fold-sprig:${name}`).digest('hex')
   const variant = ((parseInt(hex[16]!, 16) & 0x3) | 0x8).toString(16)
-  return [hex.slice(0, 8), hex.slice(8, 12), `5${hex.slice(13, 16)}`, variant + hex.slice(17, 20), hex.slice(20, 32)].join('-')
+  return [
+    hex.slice(0, 8),
+    hex.slice(8, 12),
+    `5${hex.slice(13, 16)}`,
+    variant + hex.slice(17, 20),
+    hex.slice(20, 32),
+  ].join('-')
 }

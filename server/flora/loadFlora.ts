@@ -22,7 +22,14 @@ interface TaxonRow {
 /** What the list of taxa fixes must be the same in the plant's own file. */
 function checkAgainstList(plant: Plant, file: string, list: Map<string, TaxonRow>): FloraProblem[] {
   const row = list.get(plant.id)
-  if (!row) return [{ file, line: 1, message: `"${plant.id}" is not in taxa.csv; nearest: ${nearest(plant.id, [...list.keys()]).join(', ')}` }]
+  if (!row)
+    return [
+      {
+        file,
+        line: 1,
+        message: `"${plant.id}" is not in taxa.csv; nearest: ${nearest(plant.id, [...list.keys()]).join(', ')}`,
+      },
+    ]
   const pairs: [string, string, string][] = [
     ['common_name', plant.commonName, row.common_name],
     ['scientific_name', plant.scientificName, row.scientific_name],
@@ -33,13 +40,22 @@ function checkAgainstList(plant: Plant, file: string, list: Map<string, TaxonRow
   ]
   return pairs
     .filter(([, here, there]) => here !== there)
-    .map(([key, here, there]) => ({ file, line: 1, message: `${key} is "${here}" here and "${there}" in taxa.csv` }))
+    .map(([key, here, there]) => ({
+      file,
+      line: 1,
+      message: `${key} is "${here}" here and "${there}" in taxa.csv`,
+    }))
 }
 
 /** Read and check the whole book. Plants are in the order of taxa.csv. */
 export function readFlora(folder: string): { flora: Flora; problems: FloraProblem[] } {
-  const { characters, problems } = readCharacters('characters.yaml', readFileSync(join(folder, 'characters.yaml'), 'utf8'))
-  const rows = Papa.parse<TaxonRow>(readFileSync(join(folder, 'taxa.csv'), 'utf8').trim(), { header: true }).data
+  const { characters, problems } = readCharacters(
+    'characters.yaml',
+    readFileSync(join(folder, 'characters.yaml'), 'utf8'),
+  )
+  const rows = Papa.parse<TaxonRow>(readFileSync(join(folder, 'taxa.csv'), 'utf8').trim(), {
+    header: true,
+  }).data
   const list = new Map(rows.map((r) => [r.id, r]))
   const order = new Map(rows.map((r, i) => [r.id, i]))
   const plants: Plant[] = []
@@ -54,7 +70,11 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
   for (const plant of plants)
     for (const l of plant.lookalikes)
       if (!ids.has(l.plant))
-        problems.push({ file: `${plant.id}.yaml`, line: 1, message: `look-alike "${l.plant}" has no file; nearest: ${nearest(l.plant, [...ids]).join(', ')}` })
+        problems.push({
+          file: `${plant.id}.yaml`,
+          line: 1,
+          message: `look-alike "${l.plant}" has no file; nearest: ${nearest(l.plant, [...ids]).join(', ')}`,
+        })
   plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
   return { flora: { characters, plants }, problems }
 }

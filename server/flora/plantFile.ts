@@ -21,9 +21,18 @@ import { lifeForms, roles, type LifeForm, type Role } from '@/core/naming/flora.
 const ID = /^[a-z][a-z0-9-]*$/
 
 class FeedRangeFile {
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) cp!: [number, number]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) adf!: [number, number]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) ndf!: [number, number]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) cp!: [
+    number,
+    number,
+  ]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) adf!: [
+    number,
+    number,
+  ]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) ndf!: [
+    number,
+    number,
+  ]
 }
 
 class FeedFile {
@@ -49,18 +58,30 @@ export class PlantFile {
   @IsString() @IsNotEmpty() common_name!: string
   @IsString() @IsNotEmpty() scientific_name!: string
   @IsString() author!: string
-  @Matches(/^[A-Z][a-z]+aceae$/, { message: 'family must be a plant family name such as Poaceae' }) family!: string
+  @Matches(/^[A-Z][a-z]+aceae$/, { message: 'family must be a plant family name such as Poaceae' })
+  family!: string
   @IsOptional() @IsString({ each: true }) also_called?: string[]
   @IsIn(lifeForms) form!: LifeForm
   @IsIn(['annual', 'biennial', 'perennial']) cycle!: 'annual' | 'biennial' | 'perennial'
   @IsIn(['cool', 'warm']) season!: 'cool' | 'warm'
   @IsIn(roles) role!: Role
   @IsObject() regions!: Record<string, string>
-  @IsArray() @ArrayMinSize(1) @IsInt({ each: true }) @Min(1, { each: true }) @Max(12, { each: true }) months!: number[]
-  @IsArray() @IsIn(['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'], { each: true }) ground!: string[]
+  @IsArray()
+  @ArrayMinSize(1)
+  @IsInt({ each: true })
+  @Min(1, { each: true })
+  @Max(12, { each: true })
+  months!: number[]
+  @IsArray()
+  @IsIn(['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'], { each: true })
+  ground!: string[]
   @IsObject() characters!: Record<string, unknown>
   @IsOptional() @IsObject() stages?: Record<string, Record<string, unknown>>
-  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => LookalikeFile) lookalikes?: LookalikeFile[]
+  @IsOptional()
+  @IsArray()
+  @ValidateNested({ each: true })
+  @Type(() => LookalikeFile)
+  lookalikes?: LookalikeFile[]
   @IsOptional() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
   @IsOptional() @IsString() worth?: string
   @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => HarmFile) harm?: HarmFile[]

@@ -16,7 +16,10 @@ function readRange(value: unknown, character: Character, path: string[], say: Sa
   }
   const inOrder = extreme[0] <= typical[0] && typical[0] <= typical[1] && typical[1] <= extreme[1]
   if (!inOrder || extreme[0] < low || extreme[1] > high) {
-    say(path, `${character.id}: the typical range must lie inside the extreme one, and both between ${low} and ${high} mm`)
+    say(
+      path,
+      `${character.id}: the typical range must lie inside the extreme one, and both between ${low} and ${high} mm`,
+    )
     return undefined
   }
   return { kind: 'range', typical, extreme }
@@ -24,27 +27,43 @@ function readRange(value: unknown, character: Character, path: string[], say: Sa
 
 function readStates(value: unknown, character: Character, path: string[], say: Say): Cell | undefined {
   const states = character.states ?? []
-  const given: Record<string, unknown> = typeof value === 'string' ? { [value]: 'always' } : ((value ?? {}) as Record<string, unknown>)
+  const given: Record<string, unknown> =
+    typeof value === 'string' ? { [value]: 'always' } : ((value ?? {}) as Record<string, unknown>)
   const words: Record<string, FrequencyWord> = {}
-  if (typeof given !== 'object' || Object.keys(given).length === 0) say(path, `${character.id}: no state is given`)
+  if (typeof given !== 'object' || Object.keys(given).length === 0)
+    say(path, `${character.id}: no state is given`)
   for (const [state, word] of Object.entries(given)) {
     if (!states.includes(state))
-      say([...path, state], `${character.id} has no state "${state}"; allowed: ${states.join(', ')} (nearest: ${nearest(state, states, 1)[0]})`)
+      say(
+        [...path, state],
+        `${character.id} has no state "${state}"; allowed: ${states.join(', ')} (nearest: ${nearest(state, states, 1)[0]})`,
+      )
     else if (!frequencyWords.includes(word as FrequencyWord))
-      say([...path, state], `"${String(word)}" is not a frequency word; allowed: ${frequencyWords.join(', ')}`)
+      say(
+        [...path, state],
+        `"${String(word)}" is not a frequency word; allowed: ${frequencyWords.join(', ')}`,
+      )
     else words[state] = word as FrequencyWord
   }
   return { kind: 'states', words }
 }
 
 /** Cells of one block of a plant file; what is wrong is said with its path, and left out. */
-export function readCells(block: Record<string, unknown>, characters: Character[], path: string[], say: Say): Record<string, Cell> {
+export function readCells(
+  block: Record<string, unknown>,
+  characters: Character[],
+  path: string[],
+  say: Say,
+): Record<string, Cell> {
   const known = new Map(characters.map((c) => [c.id, c]))
   const cells: Record<string, Cell> = {}
   for (const [id, value] of Object.entries(block)) {
     const character = known.get(id)
     if (!character) {
-      say([...path, id], `there is no character "${id}"; nearest: ${nearest(id, [...known.keys()]).join(', ')}`)
+      say(
+        [...path, id],
+        `there is no character "${id}"; nearest: ${nearest(id, [...known.keys()]).join(', ')}`,
+      )
       continue
     }
     const read = character.states ? readStates : readRange

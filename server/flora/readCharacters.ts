@@ -1,8 +1,28 @@
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
-import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsNumber, IsObject, IsOptional, IsString, Max, Min, validateSync } from 'class-validator'
+import {
+  ArrayMinSize,
+  IsArray,
+  IsIn,
+  IsNotEmpty,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Max,
+  Min,
+  validateSync,
+} from 'class-validator'
 import { LineCounter, parseDocument } from 'yaml'
-import { efforts, lifeForms, stages, type Character, type Effort, type LifeForm, type Stage } from '@/core/naming/flora.ts'
+import {
+  efforts,
+  lifeForms,
+  stages,
+  type Character,
+  type Effort,
+  type LifeForm,
+  type Stage,
+} from '@/core/naming/flora.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 
 class CharacterEntry {
@@ -31,10 +51,17 @@ function noneWhere(given: Record<string, string> | undefined): Pick<Character, '
 }
 
 /** Read the vocabulary of characters: parts, then characters, in the order an advisor looks. */
-export function readCharacters(name: string, text: string): { characters: Character[]; problems: FloraProblem[] } {
+export function readCharacters(
+  name: string,
+  text: string,
+): { characters: Character[]; problems: FloraProblem[] } {
   const counter = new LineCounter()
   const doc = parseDocument(text, { lineCounter: counter })
-  const problems: FloraProblem[] = doc.errors.map((e) => ({ file: name, line: e.linePos?.[0].line ?? 1, message: e.message }))
+  const problems: FloraProblem[] = doc.errors.map((e) => ({
+    file: name,
+    line: e.linePos?.[0].line ?? 1,
+    message: e.message,
+  }))
   if (problems.length > 0) return { characters: [], problems }
   const characters: Character[] = []
   for (const [part, block] of Object.entries(doc.toJS() as Record<string, Record<string, unknown>>)) {
@@ -42,7 +69,12 @@ export function readCharacters(name: string, text: string): { characters: Charac
       const entry = plainToInstance(CharacterEntry, raw)
       const line = lineOf(doc, counter, [part, id])
       const errors = validateSync(entry, { whitelist: true, forbidNonWhitelisted: true })
-      for (const e of errors) problems.push({ file: name, line, message: `${id}: ${Object.values(e.constraints ?? {}).join('; ')}` })
+      for (const e of errors)
+        problems.push({
+          file: name,
+          line,
+          message: `${id}: ${Object.values(e.constraints ?? {}).join('; ')}`,
+        })
       if ((entry.states === undefined) === (entry.unit === undefined))
         problems.push({ file: name, line, message: `${id}: give either states, or unit and range` })
       characters.push({

@@ -1,7 +1,15 @@
 import { plainToInstance } from 'class-transformer'
 import { validateSync, type ValidationError } from 'class-validator'
 import { LineCounter, parseDocument } from 'yaml'
-import { abundanceWords, regions, stages, type Cell, type Character, type Plant, type Stage } from '@/core/naming/flora.ts'
+import {
+  abundanceWords,
+  regions,
+  stages,
+  type Cell,
+  type Character,
+  type Plant,
+  type Stage,
+} from '@/core/naming/flora.ts'
 import { PlantFile } from './plantFile.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 import { readCells } from './readCells.ts'
@@ -41,7 +49,11 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
 }
 
 /** Read one plant file. `plant` is there only when nothing is wrong with it. */
-export function readPlant(name: string, text: string, characters: Character[]): { plant?: Plant; problems: FloraProblem[] } {
+export function readPlant(
+  name: string,
+  text: string,
+  characters: Character[],
+): { plant?: Plant; problems: FloraProblem[] } {
   const counter = new LineCounter()
   const doc = parseDocument(text, { lineCounter: counter })
   const problems: FloraProblem[] = doc.errors.map((e) => ({
@@ -55,10 +67,19 @@ export function readPlant(name: string, text: string, characters: Character[]): 
 
   const raw: unknown = doc.toJS()
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
-    return { problems: [{ file: name, line: 1, message: 'a plant file holds keys and values, such as "id: tall-fescue"' }] }
+    return {
+      problems: [
+        { file: name, line: 1, message: 'a plant file holds keys and values, such as "id: tall-fescue"' },
+      ],
+    }
   const file = plainToInstance(PlantFile, raw)
-  for (const { path, message } of flatten(validateSync(file, { whitelist: true, forbidNonWhitelisted: true })))
-    say(path.map((p) => (/^\d+$/.test(p) ? Number(p) : p)), message)
+  for (const { path, message } of flatten(
+    validateSync(file, { whitelist: true, forbidNonWhitelisted: true }),
+  ))
+    say(
+      path.map((p) => (/^\d+$/.test(p) ? Number(p) : p)),
+      message,
+    )
   if (problems.length > 0) return { problems }
 
   for (const [region, word] of Object.entries(file.regions)) {
@@ -76,8 +97,10 @@ export function readPlant(name: string, text: string, characters: Character[]): 
   }
   const known = new Set(characters.map((c) => c.id))
   ;(file.lookalikes ?? []).forEach((l, i) => {
-    if (!known.has(l.check)) say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)
+    if (!known.has(l.check))
+      say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)
   })
-  if (name.replace(/\.yaml$/, '') !== file.id) say(['id'], `the id "${file.id}" must be the file's name without .yaml`)
+  if (name.replace(/\.yaml$/, '') !== file.id)
+    say(['id'], `the id "${file.id}" must be the file's name without .yaml`)
   return problems.length > 0 ? { problems } : { plant: toPlant(file, cells, stageCells), problems }
 }

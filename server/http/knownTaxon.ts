@@ -9,10 +9,14 @@ import { badRequest } from './httpError.ts'
  * @throws HttpError 400 with the nearest plant ids
  */
 export function knownTaxon(taxon: string, flora: Flora, field: string): Taxon {
-  const other = taxon === BARE || taxon === LITTER || /^unknown:[A-Z]$/.test(taxon) || /^latin:\S.{0,180}$/u.test(taxon)
+  const other =
+    taxon === BARE || taxon === LITTER || /^unknown:[A-Z]$/.test(taxon) || /^latin:\S.{0,180}$/u.test(taxon)
   if (other || flora.plants.some((p) => p.id === taxon)) return taxon
   const ids = flora.plants.map((p) => p.id)
-  throw badRequest(`"${taxon}" is neither a plant of the book, bare, litter nor an unknown. Nearest: ${nearest(taxon, ids).join(', ')}.`, field)
+  throw badRequest(
+    `"${taxon}" is neither a plant of the book, bare, litter nor an unknown. Nearest: ${nearest(taxon, ids).join(', ')}.`,
+    field,
+  )
 }
 
 /** A plant of the book. */

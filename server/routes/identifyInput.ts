@@ -31,12 +31,19 @@ export class ObservationInput {
   @IsOptional() @IsArray() @ArrayMinSize(1) @ArrayMaxSize(30) @IsString({ each: true }) states?: string[]
   @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) value?: number
   @IsOptional() @IsIn(['mm'], { message: 'unit must be mm' }) unit?: 'mm'
-  @IsOptional() @IsIn(surenesses, { message: `sureness must be one of ${surenesses.join(', ')}` }) sureness?: Sureness
+  @IsOptional()
+  @IsIn(surenesses, { message: `sureness must be one of ${surenesses.join(', ')}` })
+  sureness?: Sureness
 }
 
 export class IdentifyInput {
   @IsOptional() @ValidateNested() @Type(() => ContextInput) context?: ContextInput
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => ObservationInput) observations?: ObservationInput[]
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ObservationInput)
+  observations?: ObservationInput[]
 }
 
 /** Only the fields that were given, so that "missing" has one meaning inside. */
@@ -48,7 +55,11 @@ export function readContext(input: ContextInput | undefined, flora: Flora): Cont
   if (input?.sown != null) {
     const ids = flora.plants.map((p) => p.id)
     input.sown.forEach((id, i) => {
-      if (!ids.includes(id)) throw badRequest(`There is no plant "${id}" in the book. Nearest: ${nearest(id, ids).join(', ')}.`, `context.sown[${i}]`)
+      if (!ids.includes(id))
+        throw badRequest(
+          `There is no plant "${id}" in the book. Nearest: ${nearest(id, ids).join(', ')}.`,
+          `context.sown[${i}]`,
+        )
     })
     context.sown = input.sown
   }
@@ -59,7 +70,10 @@ function readObservation(input: ObservationInput, field: string, flora: Flora): 
   const character = flora.characters.find((c) => c.id === input.character)
   if (!character) {
     const ids = flora.characters.map((c) => c.id)
-    throw badRequest(`There is no character "${input.character}". Nearest: ${nearest(input.character, ids).join(', ')}.`, `${field}.character`)
+    throw badRequest(
+      `There is no character "${input.character}". Nearest: ${nearest(input.character, ids).join(', ')}.`,
+      `${field}.character`,
+    )
   }
   const sureness = input.sureness ?? 'sure'
   const hasStates = input.states != null
@@ -68,15 +82,23 @@ function readObservation(input: ObservationInput, field: string, flora: Flora): 
   if (hasStates && input.states!.length === 1 && input.states![0] === CANT_TELL)
     return { character: character.id, states: [CANT_TELL], sureness }
   if (character.states) {
-    if (!hasStates) throw badRequest(`${character.id} is answered by states: ${character.states.join(', ')}.`, `${field}.value`)
+    if (!hasStates)
+      throw badRequest(
+        `${character.id} is answered by states: ${character.states.join(', ')}.`,
+        `${field}.value`,
+      )
     for (const [i, s] of input.states!.entries())
       if (!character.states.includes(s))
-        throw badRequest(`${character.id} has no state "${s}". Nearest: ${nearest(s, character.states).join(', ')}.`, `${field}.states[${i}]`)
+        throw badRequest(
+          `${character.id} has no state "${s}". Nearest: ${nearest(s, character.states).join(', ')}.`,
+          `${field}.states[${i}]`,
+        )
     return { character: character.id, states: [...new Set(input.states)], sureness }
   }
   const [low, high] = character.range ?? [0, Infinity]
   if (!hasValue) throw badRequest(`${character.id} is measured: give a value in mm.`, `${field}.states`)
-  if (input.value! < low || input.value! > high) throw badRequest(`${character.id} must lie between ${low} and ${high} mm.`, `${field}.value`)
+  if (input.value! < low || input.value! > high)
+    throw badRequest(`${character.id} must lie between ${low} and ${high} mm.`, `${field}.value`)
   return { character: character.id, value: input.value!, unit: 'mm', sureness }
 }
 

@@ -71,6 +71,10 @@ export class NamingInput {
   @IsString() plant!: string
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) probability!: number
   @ValidateNested() @Type(() => ContextInput) context!: ContextInput
-  @IsArray() @ArrayMaxSize(200) @ValidateNested({ each: true }) @Type(() => ObservationInput) observations!: ObservationInput[]
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ObservationInput)
+  observations!: ObservationInput[]
   @IsISO8601({ strict: true }) namedAt!: string
 }

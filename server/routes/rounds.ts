@@ -21,14 +21,21 @@ async function roundAt(db: Db, id: string) {
 async function planRound(db: Db, input: RoundInput): Promise<void> {
   const paddock = await getPaddock(db, input.paddockId)
   if (!paddock) throw badRequest('There is no such paddock.', 'paddockId')
-  if (!paddock.boundary) throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
+  if (!paddock.boundary)
+    throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
   const route = routeInto(paddock.boundary, input.stops)
   await addRound(db, {
     ...input,
     method: 'step-points',
     source: '',
     route: { line: route.line, lengthM: route.lengthM },
-    stops: route.stops.map((position, i) => ({ id: randomUUID(), seq: i + 1, position, hits: [], doneAt: null })),
+    stops: route.stops.map((position, i) => ({
+      id: randomUUID(),
+      seq: i + 1,
+      position,
+      hits: [],
+      doneAt: null,
+    })),
   })
 }
 
@@ -56,8 +63,17 @@ export function roundRoutes(db: Db, flora: Flora): Router {
       const seq = Number(req.params.seq)
       const planned = round.stops.find((s) => s.seq === seq)
       if (!planned) throw notFound('stop')
-      const hits = input.hits.map((h, i) => ({ taxon: knownTaxon(h.taxon, flora, `hits[${i}].taxon`), amount: h.amount }))
-      await putStop(db, round.id, { id: planned.id, seq, position: planned.position, hits, doneAt: input.doneAt ?? null })
+      const hits = input.hits.map((h, i) => ({
+        taxon: knownTaxon(h.taxon, flora, `hits[${i}].taxon`),
+        amount: h.amount,
+      }))
+      await putStop(db, round.id, {
+        id: planned.id,
+        seq,
+        position: planned.position,
+        hits,
+        doneAt: input.doneAt ?? null,
+      })
       res.json({ seq, hits: hits.length })
     })
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {

@@ -61,7 +61,8 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     bench.undo(subject)
     ask(null)
   }
-  const toggleEither = (state: string) => setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
+  const toggleEither = (state: string) =>
+    setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
   const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
 
   const write = (candidate: Candidate) => {
@@ -80,19 +81,39 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         namedAt: new Date().toISOString(),
       },
     })
-    if (round) void useOutbox.getState().drain().then(() => navigate(`/rounds/${round.id}`))
+    if (round)
+      void useOutbox
+        .getState()
+        .drain()
+        .then(() => navigate(`/rounds/${round.id}`))
     else setWritten(`${byId.get(candidate.plant)?.commonName} was written down.`)
   }
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
-  useBenchKeys({ settled, current, page, either, answer, toggleEither, turnPage, undo, takeSuggested: () => ask(null), find: () => setFinding(true), compare: () => setCompare((c) => !c) })
+  useBenchKeys({
+    settled,
+    current,
+    page,
+    either,
+    answer,
+    toggleEither,
+    turnPage,
+    undo,
+    takeSuggested: () => ask(null),
+    find: () => setFinding(true),
+    compare: () => setCompare((c) => !c),
+  })
 
   const top = result?.candidates[0]
   const form = sheet.answers.length > 0 && top ? byId.get(top.plant)?.form : undefined
   const tip: MidribTip | undefined =
     result?.verdict.kind === 'named'
-      ? { label: 'Write it down', detail: 'or pull a second plant of the same kind', ...(top ? { onPress: () => write(top) } : {}) }
+      ? {
+          label: 'Write it down',
+          detail: 'or pull a second plant of the same kind',
+          ...(top ? { onPress: () => write(top) } : {}),
+        }
       : suggested
         ? {
             label: characterTitle(characters, suggested.character),
@@ -102,7 +123,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           }
         : undefined
   const harmless = top && byId.get(top.plant)?.role !== 'toxic'
-  const held = harmless && result.harmfulOpen.length > 0
+  const held = result?.verdict.kind !== 'named' || (harmless && result.harmfulOpen.length > 0)
   const name = top ? byId.get(top.plant)?.commonName : ''
 
   const left = (
@@ -114,13 +135,27 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           </p>
         ) : null}
         <ContextBar context={sheet.context} onChange={(c) => bench.setContext(subject, c)} />
-        <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
+        <button
+          type="button"
+          className="min-h-11 rounded-xl border border-rule px-3"
+          onClick={() => setFinding(true)}
+        >
           Find <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
-        <button type="button" className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50" disabled={sheet.past.length === 0} onClick={undo}>
+        <button
+          type="button"
+          className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50"
+          disabled={sheet.past.length === 0}
+          onClick={undo}
+        >
           Undo <kbd className="ml-1 text-sm text-ink-soft">z</kbd>
         </button>
-        <button type="button" className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50" disabled={sheet.answers.length === 0} onClick={() => bench.clear(subject)}>
+        <button
+          type="button"
+          className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50"
+          disabled={sheet.answers.length === 0}
+          onClick={() => bench.clear(subject)}
+        >
           New plant
         </button>
       </div>
@@ -159,7 +194,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         compare={compare}
         onAsk={ask}
         onWrite={write}
-        writeLabel={held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`}
+        writeLabel={
+          held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`
+        }
       />
     </>
   ) : (

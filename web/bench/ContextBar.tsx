@@ -7,7 +7,20 @@ interface Props {
   onChange: (context: Context) => void
 }
 
-const months = ['January', 'February', 'March', 'April', 'May', 'June', 'July', 'August', 'September', 'October', 'November', 'December']
+const months = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
 const field = 'min-h-11 rounded-xl border border-rule bg-sheet px-2 capitalize'
 
 function without<K extends keyof Context>(context: Context, key: K): Context {
@@ -21,35 +34,68 @@ export function ContextBar({ context, onChange }: Props) {
   const byId = useFlora((s) => s.byId)
   const pick = <K extends 'month' | 'stage' | 'region'>(key: K, value: Context[K] | '') =>
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
+  const when = context.month ? months[context.month - 1] : undefined
+  const said = [
+    context.stage ?? 'vegetative',
+    ...(when || context.region ? [] : ['anywhere']),
+    when,
+    context.region?.replace('-', ' '),
+  ].filter(Boolean)
   return (
-    <div className="flex flex-wrap gap-2">
-      <select aria-label="Stage" className={field} value={context.stage ?? ''} onChange={(e) => pick('stage', e.target.value as Stage | '')}>
-        <option value="">Stage: vegetative</option>
-        {stages.map((s) => (
-          <option key={s}>{s}</option>
-        ))}
-      </select>
-      <select aria-label="Month" className={field} value={context.month ?? ''} onChange={(e) => pick('month', e.target.value === '' ? '' : Number(e.target.value))}>
-        <option value="">Any month</option>
-        {months.map((m, i) => (
-          <option key={m} value={i + 1}>
-            {m}
-          </option>
-        ))}
-      </select>
-      <select aria-label="Region" className={field} value={context.region ?? ''} onChange={(e) => pick('region', e.target.value as Region | '')}>
-        <option value="">Any region</option>
-        {regions.map((r) => (
-          <option key={r} value={r}>
-            {r.replace('-', ' ')}
-          </option>
-        ))}
-      </select>
-      {context.sown && context.sown.length > 0 ? (
-        <button type="button" className={field} onClick={() => onChange(without(context, 'sown'))} title={context.sown.map((id) => byId.get(id)?.commonName).join(', ')}>
-          sown list of {context.sown.length} counts: switch off
-        </button>
-      ) : null}
-    </div>
+    <details className="grow">
+      <summary className="min-h-11 rounded-xl border border-rule px-3 py-2">
+        {said.join(', ')}
+        {context.sown && context.sown.length > 0 ? ', sown list' : ''}
+      </summary>
+      <div className="mt-2 flex flex-wrap gap-2">
+        <select
+          aria-label="Stage"
+          className={field}
+          value={context.stage ?? ''}
+          onChange={(e) => pick('stage', e.target.value as Stage | '')}
+        >
+          <option value="">Stage: vegetative</option>
+          {stages.map((s) => (
+            <option key={s}>{s}</option>
+          ))}
+        </select>
+        <select
+          aria-label="Month"
+          className={field}
+          value={context.month ?? ''}
+          onChange={(e) => pick('month', e.target.value === '' ? '' : Number(e.target.value))}
+        >
+          <option value="">Any month</option>
+          {months.map((m, i) => (
+            <option key={m} value={i + 1}>
+              {m}
+            </option>
+          ))}
+        </select>
+        <select
+          aria-label="Region"
+          className={field}
+          value={context.region ?? ''}
+          onChange={(e) => pick('region', e.target.value as Region | '')}
+        >
+          <option value="">Any region</option>
+          {regions.map((r) => (
+            <option key={r} value={r}>
+              {r.replace('-', ' ')}
+            </option>
+          ))}
+        </select>
+        {context.sown && context.sown.length > 0 ? (
+          <button
+            type="button"
+            className={field}
+            onClick={() => onChange(without(context, 'sown'))}
+            title={context.sown.map((id) => byId.get(id)?.commonName).join(', ')}
+          >
+            sown list of {context.sown.length} counts: switch off
+          </button>
+        ) : null}
+      </div>
+    </details>
   )
 }

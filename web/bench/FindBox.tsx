@@ -17,10 +17,17 @@ export function FindBox({ onAsk, onClose }: Props) {
   const wanted = text.trim().toLowerCase()
   const has = (...names: string[]) => wanted !== '' && names.some((n) => n.toLowerCase().includes(wanted))
   const found = [
-    ...characters.filter((c) => has(c.title, c.asks, c.id)).map((c) => ({ id: c.id, name: c.title, kind: 'look', go: () => onAsk(c.id) })),
+    ...characters
+      .filter((c) => has(c.title, c.asks, c.id))
+      .map((c) => ({ id: c.id, name: c.title, kind: 'look', go: () => onAsk(c.id) })),
     ...plants
       .filter((p) => has(p.commonName, p.scientificName, ...p.alsoCalled))
-      .map((p) => ({ id: p.id, name: p.commonName, kind: 'plant', go: () => void navigate(`/plants/${p.id}`) })),
+      .map((p) => ({
+        id: p.id,
+        name: p.commonName,
+        kind: 'plant',
+        go: () => void navigate(`/plants/${p.id}`),
+      })),
   ].slice(0, 8)
   return (
     <form

@@ -19,8 +19,21 @@ interface Props {
   onRemove: () => void
 }
 
+const ended = (text: string) => (/[.?!]$/.test(text) ? text : `${text}.`)
+
 /** The question in hand, its drawn answers, how to look, and how sure. */
-export function QuestionPanel({ character, answer, sureness, either, page, onAnswer, onEither, onSureness, onPage, onRemove }: Props) {
+export function QuestionPanel({
+  character,
+  answer,
+  sureness,
+  either,
+  page,
+  onAnswer,
+  onEither,
+  onSureness,
+  onPage,
+  onRemove,
+}: Props) {
   const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
   return (
     <section aria-labelledby="question">
@@ -28,14 +41,31 @@ export function QuestionPanel({ character, answer, sureness, either, page, onAns
         {character.asks}?
       </h1>
       <p className="mt-1 text-ink-soft">
-        {character.how.length > 0 ? character.how.join('. ') : `Needs ${effortWords[character.effort]}`}.
+        {character.how.length > 0
+          ? character.how.map(ended).join(' ')
+          : `It takes ${effortWords[character.effort]}.`}
         {character.needs ? <> Only with {character.needs}.</> : null}
         {character.caution ? <> Mind: {character.caution}.</> : null}
       </p>
       {character.states ? (
-        <StateAnswers character={character} answer={answer} either={either} page={page} sureness={sureness} onAnswer={onAnswer} onEither={onEither} onPage={onPage} />
+        <StateAnswers
+          character={character}
+          answer={answer}
+          either={either}
+          page={page}
+          sureness={sureness}
+          onAnswer={onAnswer}
+          onEither={onEither}
+          onPage={onPage}
+        />
       ) : (
-        <SizeAnswer key={character.id} character={character} answer={answer} sureness={sureness} onAnswer={onAnswer} />
+        <SizeAnswer
+          key={character.id}
+          character={character}
+          answer={answer}
+          sureness={sureness}
+          onAnswer={onAnswer}
+        />
       )}
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <ToggleGroup.Root
@@ -46,16 +76,28 @@ export function QuestionPanel({ character, answer, sureness, either, page, onAns
           className="flex overflow-hidden rounded-xl border border-rule"
         >
           {surenesses.map((s) => (
-            <ToggleGroup.Item key={s} value={s} className="min-h-11 px-4 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm">
+            <ToggleGroup.Item
+              key={s}
+              value={s}
+              className="min-h-11 px-4 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
+            >
               {s}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
-        <button type="button" onClick={cantTell} className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10">
+        <button
+          type="button"
+          onClick={cantTell}
+          className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10"
+        >
           Can't tell <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
         </button>
         {answer ? (
-          <button type="button" onClick={onRemove} className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10">
+          <button
+            type="button"
+            onClick={onRemove}
+            className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10"
+          >
             Take this answer away
           </button>
         ) : null}

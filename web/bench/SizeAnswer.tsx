@@ -7,7 +7,13 @@ import type { Sureness } from '@/core/naming/observerError.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 
 /** What the strip shows in full: sizes met in pasture, the rest by typing. */
-const STRIP_MM: Record<string, number> = { 'ligule.height': 10, 'blade.width': 30, 'leaflet.length': 60, 'leaf.length': 400, 'seed.size': 5 }
+const STRIP_MM: Record<string, number> = {
+  'ligule.height': 10,
+  'blade.width': 30,
+  'leaflet.length': 60,
+  'leaf.length': 400,
+  'seed.size': 5,
+}
 
 interface Props {
   character: Character
@@ -34,10 +40,17 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
     }
     onAnswer({ character: character.id, value, unit: 'mm', sureness })
   }
-  const drawing = character.id === 'ligule.height' ? liguleToScale(shown, 5.4) : character.id === 'blade.width' ? bladeToScale(shown, 3.2) : undefined
+  const drawing =
+    character.id === 'ligule.height'
+      ? liguleToScale(shown, 5.4)
+      : character.id === 'blade.width'
+        ? bladeToScale(shown, 3.2)
+        : undefined
   return (
     <form onSubmit={write} className="mt-3 flex flex-wrap items-end gap-4">
-      {drawing ? <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" /> : null}
+      {drawing ? (
+        <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" />
+      ) : null}
       <div className="min-w-60 grow">
         <label htmlFor={id} className="block text-ink-soft">
           Size in millimetres

@@ -20,7 +20,7 @@ const grass: Slot[] = [
   { character: 'blade.tip', to: [252, 70] },
   { character: 'blade.midrib', to: [232, 84] },
   { character: 'blade.ribs', to: [214, 104] },
-  { character: 'stem.hairs', to: [184, 230] },
+  { character: 'sheath.hairs', to: [184, 230] },
   { character: 'habit', to: [180, 276] },
 ]
 
@@ -48,7 +48,8 @@ const forb: Slot[] = [
   { character: 'root.kind', to: [180, 282] },
 ]
 
-const slotsOf = (form: LifeForm | undefined): Slot[] => (form === 'legume' ? legume : form === 'forb' || form === 'shrub' ? forb : grass)
+const slotsOf = (form: LifeForm | undefined): Slot[] =>
+  form === 'legume' ? legume : form === 'forb' || form === 'shrub' ? forb : grass
 
 const middle: Record<'grass' | 'legume' | 'forb', string[]> = {
   grass: [
@@ -84,6 +85,16 @@ const press = (act: () => void) => (e: KeyboardEvent) => {
   act()
 }
 
+/** Words of a label under each other, the block centred. */
+function Lines({ x, text }: { x: number; text: string }) {
+  const words = text.split(' ')
+  return words.map((word, i) => (
+    <tspan key={i} x={x} dy={i === 0 ? -6.5 * (words.length - 1) : 13}>
+      {word}
+    </tspan>
+  ))
+}
+
 /** The specimen as far as it is known: seen parts drawn, the rest dotted; a touch on a part asks about it. */
 export function Specimen({ form, answers, asked, onAsk }: Props) {
   const characters = useFlora((s) => s.characters)
@@ -91,7 +102,12 @@ export function Specimen({ form, answers, asked, onAsk }: Props) {
   const half = Math.ceil(slots.length / 2)
   const kind = form === 'legume' ? 'legume' : form === 'forb' || form === 'shrub' ? 'forb' : 'grass'
   return (
-    <svg viewBox="0 0 360 312" className="mx-auto w-full max-w-[30rem]" role="group" aria-label="The specimen: choose a part to answer about it">
+    <svg
+      viewBox="0 0 360 312"
+      className="mx-auto w-full max-w-[30rem]"
+      role="group"
+      aria-label="The specimen: choose a part to answer about it"
+    >
       {form ? null : (
         <text x="180" y="306" textAnchor="middle" className="fill-ink-soft text-[13px]">
           grows as you answer
@@ -122,8 +138,17 @@ export function Specimen({ form, answers, asked, onAsk }: Props) {
             onClick={() => onAsk(slot.character)}
             onKeyDown={press(() => onAsk(slot.character))}
           >
-            <path d={`M${x + (right ? -28 : 28)} ${y}L${slot.to[0]} ${slot.to[1]}`} className={drawing ? 'ink-fine' : 'ink-dotted'} />
-            <circle cx={x} cy={y} r="28" className={drawing ? 'fill-sheet stroke-culm' : 'ink-dotted fill-husk'} strokeWidth={asked === slot.character ? 3.5 : 1.4} />
+            <path
+              d={`M${x + (right ? -28 : 28)} ${y}L${slot.to[0]} ${slot.to[1]}`}
+              className={drawing ? 'ink-fine' : 'ink-dotted'}
+            />
+            <circle
+              cx={x}
+              cy={y}
+              r="28"
+              className={drawing ? 'fill-sheet stroke-culm' : 'ink-dotted fill-husk'}
+              strokeWidth={asked === slot.character ? 3.5 : 1.4}
+            />
             {drawing ? (
               <svg x={x - 20} y={y - 20} width="40" height="40" viewBox="0 0 100 100" aria-hidden>
                 {drawing.map((m, j) => (
@@ -132,7 +157,7 @@ export function Specimen({ form, answers, asked, onAsk }: Props) {
               </svg>
             ) : (
               <text x={x} y={y + 4} textAnchor="middle" className="fill-ink-soft text-[11.5px]">
-                {state === CANT_TELL ? "can't tell" : title.split(' ').length > 1 ? <><tspan x={x} dy="-6">{title.split(' ')[0]}</tspan><tspan x={x} dy="13">{title.split(' ').slice(1).join(' ')}</tspan></> : title}
+                <Lines x={x} text={state && !drawing ? said : title} />
               </text>
             )}
           </g>

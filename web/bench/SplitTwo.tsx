@@ -50,14 +50,24 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
             <Side plant={two} character={check} stage={stage} />
           </div>
           <p className="mt-2 flex flex-wrap items-center gap-3">
-            <span className="min-w-0 grow basis-60">{named && named.check === check ? named.why : `Most is told by: ${characterTitle(characters, check)}.`}</span>
-            <button type="button" onClick={() => onAsk(check)} className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm">
+            <span className="min-w-0 grow basis-60">
+              {named && named.check === check
+                ? named.why
+                : `Most is told by: ${characterTitle(characters, check)}.`}
+            </span>
+            <button
+              type="button"
+              onClick={() => onAsk(check)}
+              className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+            >
               Look: {characterTitle(characters, check)}
             </button>
           </p>
         </>
       ) : (
-        <p className="mt-1">Everything that tells these two apart has been looked at. Pull another plant of the same kind.</p>
+        <p className="mt-1">
+          Everything that tells these two apart has been looked at. Pull another plant of the same kind.
+        </p>
       )}
     </section>
   )

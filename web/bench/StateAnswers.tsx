@@ -19,14 +19,26 @@ interface Props {
 }
 
 /** Drawn answers side by side; a number chooses, Shift and a number says "either of these". */
-export function StateAnswers({ character, answer, either, page, sureness, onAnswer, onEither, onPage }: Props) {
+export function StateAnswers({
+  character,
+  answer,
+  either,
+  page,
+  sureness,
+  onAnswer,
+  onEither,
+  onPage,
+}: Props) {
   const states = character.states ?? []
   const drawn = states.some((s) => drawState(character.id, s))
   const given = answer && 'states' in answer ? answer.states : []
-  const choose = (state: string) => onAnswer({ character: character.id, states: [...new Set([...either, state])], sureness })
+  const choose = (state: string) =>
+    onAnswer({ character: character.id, states: [...new Set([...either, state])], sureness })
   return (
     <>
-      <ul className={`mt-3 grid gap-2 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(6.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}>
+      <ul
+        className={`mt-3 grid gap-2 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(5.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}
+      >
         {states.map((state, i) => {
           const drawing = drawState(character.id, state)
           const key = Math.floor(i / KEYS_A_PAGE) === page ? (i % KEYS_A_PAGE) + 1 : undefined
@@ -49,7 +61,9 @@ export function StateAnswers({ character, answer, either, page, sureness, onAnsw
       </ul>
       <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
         <span>Shift with a number: either of two</span>
-        {either.length > 0 ? <span className="font-semibold text-ink">either {either.map(stateWords).join(' or ')} …</span> : null}
+        {either.length > 0 ? (
+          <span className="font-semibold text-ink">either {either.map(stateWords).join(' or ')} …</span>
+        ) : null}
         {states.length > KEYS_A_PAGE ? (
           <button type="button" className="min-h-11 underline" onClick={onPage}>
             0: numbers for the next nine

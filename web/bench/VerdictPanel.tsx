@@ -6,6 +6,7 @@ import type { Stage } from '@/core/naming/flora.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
 import { characterTitle, lowerFirst } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
 import { TypicalPart } from './TypicalPart.tsx'
 
@@ -27,7 +28,10 @@ function Evidence({ candidate }: { candidate: Candidate }) {
   return (
     <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
       {list.map((e) => (
-        <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
+        <li
+          key={e.character}
+          className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5"
+        >
           <span>{characterTitle(characters, e.character)}</span>
           <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
             {e.bits < 0 ? 'against' : 'for'} {Math.abs(e.bits).toFixed(1)} bits
@@ -38,7 +42,15 @@ function Evidence({ candidate }: { candidate: Candidate }) {
   )
 }
 
-function CandidateRow({ candidate, first, children }: { candidate: Candidate; first: boolean; children?: ReactNode }) {
+function CandidateRow({
+  candidate,
+  first,
+  children,
+}: {
+  candidate: Candidate
+  first: boolean
+  children?: ReactNode
+}) {
   const plant = useFlora((s) => s.byId.get(candidate.plant))
   if (!plant) return null
   return (
@@ -46,7 +58,10 @@ function CandidateRow({ candidate, first, children }: { candidate: Candidate; fi
       <div className="flex items-center gap-3">
         <TypicalPart plant={plant} className={first ? 'size-16 shrink-0' : 'size-11 shrink-0'} />
         <div className="min-w-0 grow">
-          <Link to={`/plants/${plant.id}`} className={`font-plant leading-tight font-semibold hover:underline ${first ? 'text-xl' : ''}`}>
+          <Link
+            to={`/plants/${plant.id}`}
+            className={`font-plant leading-tight font-semibold hover:underline ${first ? 'text-xl' : ''}`}
+          >
             {plant.commonName}
           </Link>
           <span className="block text-ink-soft">
@@ -67,7 +82,11 @@ function CandidateRow({ candidate, first, children }: { candidate: Candidate; fi
 function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 'observed'>) {
   const { byId, characters } = useFlora()
   if (result.harmfulOpen.length === 0)
-    return <p className="mt-2 text-ink-soft">No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.</p>
+    return (
+      <p className="mt-2 text-ink-soft">
+        No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.
+      </p>
+    )
   return (
     <ul className="mt-2 space-y-1.5">
       {result.harmfulOpen.map((h) => (
@@ -75,7 +94,11 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
           <span className="font-semibold">{byId.get(h.plant)?.commonName}</span>
           <span>{naturalFrequency(h.probability)}</span>
           {h.check && !observed.has(h.check) ? (
-            <button type="button" onClick={() => onAsk(h.check!)} className="ml-auto min-h-11 rounded-xl border-2 border-harm px-3 font-semibold text-harm">
+            <button
+              type="button"
+              onClick={() => onAsk(h.check!)}
+              className="ml-auto min-h-11 rounded-xl border-2 border-harm px-3 font-semibold text-harm"
+            >
               decide: {lowerFirst(characterTitle(characters, h.check))}
             </button>
           ) : null}
@@ -93,8 +116,9 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
   return (
     <div>
       <h2 className="text-[1.65rem]" data-testid="verdict">
-        {started ? result.verdict.text : 'Nothing seen yet: every plant of the book is open.'}
+        {started ? result.verdict.text : 'Nothing seen yet'}
       </h2>
+      {started ? null : <StartPanel />}
       {started ? (
         <ol className="mt-2">
           {shown.map((c, i) => (
@@ -112,12 +136,19 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
         </ol>
       ) : null}
       {started && first ? (
-        <button type="button" onClick={() => onWrite(first)} className="mt-2 min-h-12 rounded-xl bg-culm px-5 text-lg font-semibold text-on-culm">
+        <button
+          type="button"
+          onClick={() => onWrite(first)}
+          className="mt-2 min-h-12 rounded-xl bg-culm px-5 text-lg font-semibold text-on-culm"
+        >
           {writeLabel}
         </button>
       ) : null}
       {started ? (
-        <section className="mt-5 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-3" aria-labelledby="harm-open">
+        <section
+          className="mt-5 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-3"
+          aria-labelledby="harm-open"
+        >
           <h3 id="harm-open" className="text-lg text-harm">
             {result.harmfulOpen.length > 0 ? 'Harmful, and not excluded' : 'Harmful plants'}
           </h3>
@@ -126,7 +157,14 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
         </section>
       ) : null}
       {started && first && second ? (
-        <SplitTwo a={first.plant} b={second.plant} stage={stage} observed={observed} open={compare || second.probability >= 0.02} onAsk={onAsk} />
+        <SplitTwo
+          a={first.plant}
+          b={second.plant}
+          stage={stage}
+          observed={observed}
+          open={compare || second.probability >= 0.02}
+          onAsk={onAsk}
+        />
       ) : null}
     </div>
   )

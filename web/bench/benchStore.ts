@@ -25,7 +25,11 @@ interface BenchState {
 
 export const emptySheet: Sheet = { context: {}, answers: [], past: [] }
 
-const changed = (sheet: Sheet, answers: Observation[]): Sheet => ({ ...sheet, answers, past: [...sheet.past, sheet.answers] })
+const changed = (sheet: Sheet, answers: Observation[]): Sheet => ({
+  ...sheet,
+  answers,
+  past: [...sheet.past, sheet.answers],
+})
 
 export const useBench = create<BenchState>()(
   persist(
@@ -35,10 +39,22 @@ export const useBench = create<BenchState>()(
       return {
         sheets: {},
         sureness: 'sure',
-        start: (subject, context) => set((s) => (s.sheets[subject] ? s : { sheets: { ...s.sheets, [subject]: { ...emptySheet, context } } })),
+        start: (subject, context) =>
+          set((s) =>
+            s.sheets[subject] ? s : { sheets: { ...s.sheets, [subject]: { ...emptySheet, context } } },
+          ),
         setContext: (subject, context) => edit(subject, (sheet) => ({ ...sheet, context })),
-        answer: (subject, o) => edit(subject, (sheet) => changed(sheet, [...sheet.answers.filter((a) => a.character !== o.character), o])),
-        remove: (subject, character) => edit(subject, (sheet) => changed(sheet, sheet.answers.filter((a) => a.character !== character))),
+        answer: (subject, o) =>
+          edit(subject, (sheet) =>
+            changed(sheet, [...sheet.answers.filter((a) => a.character !== o.character), o]),
+          ),
+        remove: (subject, character) =>
+          edit(subject, (sheet) =>
+            changed(
+              sheet,
+              sheet.answers.filter((a) => a.character !== character),
+            ),
+          ),
         undo: (subject) =>
           edit(subject, (sheet) => {
             const before = sheet.past.at(-1)

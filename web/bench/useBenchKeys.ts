@@ -21,7 +21,8 @@ interface Acts {
 
 /** True where keys belong to what is being typed. */
 export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.matches('input:not([type=range]), select, textarea, [contenteditable]')
+  target instanceof HTMLElement &&
+  target.matches('input:not([type=range]), select, textarea, [contenteditable]')
 
 function press(e: KeyboardEvent, acts: Acts): void {
   const { current } = acts
@@ -37,7 +38,8 @@ function press(e: KeyboardEvent, acts: Acts): void {
     return
   }
   if (digit || e.key === '.') return document.querySelector<HTMLInputElement>('[data-autofocus]')?.focus()
-  if (e.key === 'Enter' && acts.either.length > 0) return acts.answer({ character: current.id, states: acts.either, sureness })
+  if (e.key === 'Enter' && acts.either.length > 0)
+    return acts.answer({ character: current.id, states: acts.either, sureness })
   if (e.key === '?') return acts.answer({ character: current.id, states: [CANT_TELL] })
   if (e.key === 's') return setSureness(surenesses[(surenesses.indexOf(sureness) + 1) % surenesses.length]!)
   if (e.key === 'n') return acts.takeSuggested()

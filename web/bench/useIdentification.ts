@@ -6,8 +6,15 @@ import { namingWorker } from '../workers/namingWorker.ts'
 import type { Sheet } from './benchStore.ts'
 
 /** What follows from a sheet, computed off the page's thread; the last answer stays until the next one is there. */
-export function useIdentification({ context, answers }: Sheet): { result: Identification | undefined; fresh: boolean } {
-  const [state, setState] = useState<{ result: Identification; of: Sheet['answers']; under: Sheet['context'] }>()
+export function useIdentification({ context, answers }: Sheet): {
+  result: Identification | undefined
+  fresh: boolean
+} {
+  const [state, setState] = useState<{
+    result: Identification
+    of: Sheet['answers']
+    under: Sheet['context']
+  }>()
   useEffect(() => {
     let current = true
     void namingWorker()

@@ -10,12 +10,18 @@ import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
-const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
+const withInterval = (s: Share) =>
+  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
 
 /** The first thing said: what the sward mostly is, in a sentence. */
 function opening(made: Composition, byId: ReturnType<typeof useFlora.getState>['byId']): string {
   const plants = made.taxa.filter((t) => t.group !== 'ground').slice(0, 3)
-  const said = plants.map((t) => `${taxonName(t.taxon, byId).replace(/ \(.*\)/, '').toLowerCase()} ${withInterval(t)}`)
+  const said = plants.map(
+    (t) =>
+      `${taxonName(t.taxon, byId)
+        .replace(/ \(.*\)/, '')
+        .toLowerCase()} ${withInterval(t)}`,
+  )
   return `Mostly ${said.join(', ')}.`
 }
 
@@ -32,7 +38,10 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
     share: t,
   }))
   return (
-    <article className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none" aria-label="Page for the client">
+    <article
+      className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
+      aria-label="Page for the client"
+    >
       <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-3">
         <div>
           <h2 className="text-2xl">
@@ -40,7 +49,8 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
           </h2>
           <p>
             {round.holding}
-            {round.client ? `, for ${round.client}` : ''}. {round.source ? 'Open data.' : `Walked ${dayWords(round.plannedOn)}.`}
+            {round.client ? `, for ${round.client}` : ''}.{' '}
+            {round.source ? 'Open data.' : `Walked ${dayWords(round.plannedOn)}.`}
           </p>
         </div>
         <p className="font-plant whitespace-nowrap">Fold Sprig</p>
@@ -49,8 +59,9 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
         {opening(made, byId)}
       </p>
       <p className="mt-1">
-        Counted at {made.total} {round.method === 'step-points' ? 'points' : 'units of cover'} over {made.stops} {round.method === 'step-points' ? 'stops' : 'plots'}. A figure in
-        brackets is the range that holds the true value 95 times in 100.
+        Counted at {made.total} {round.method === 'step-points' ? 'points' : 'units of cover'} over{' '}
+        {made.stops} {round.method === 'step-points' ? 'stops' : 'plots'}. A figure in brackets is the range
+        that holds the true value 95 times in 100.
       </p>
       <div className="mt-3 break-inside-avoid">
         <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
@@ -66,32 +77,47 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             <div key={f.plant} className="mt-1 flex gap-3">
               <TypicalPart plant={plant} className="size-14 shrink-0" />
               <p>
-                <b>Found: {plant.commonName.toLowerCase()}</b> (<i className="font-plant">{plant.scientificName}</i>), {withInterval(f.share)}, at {f.stopsWith} of{' '}
-                {made.stops} stops. {f.notes.map((n) => `${n.kind}: ${n.note}`).join(' ')}
+                <b>Found: {plant.commonName.toLowerCase()}</b> (
+                <i className="font-plant">{plant.scientificName}</i>), {withInterval(f.share)}, at{' '}
+                {f.stopsWith} of {made.stops} stops. {f.notes.map((n) => `${n.kind}: ${n.note}`).join(' ')}
               </p>
             </div>
           )
         })}
         <p className="mt-1">
-          <b>Looked for and not found:</b> {harm.notFound.map((id) => byId.get(id)!.commonName.toLowerCase()).join(', ')}. Each could still be there: up to{' '}
-          {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
+          <b>Looked for and not found:</b>{' '}
+          {harm.notFound.map((id) => byId.get(id)!.commonName.toLowerCase()).join(', ')}. Each could still be
+          there: up to{' '}
+          {harm.bound.ofPoints === undefined
+            ? ''
+            : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
           {percent(harm.bound.ofStops)} of places like a stop.
         </p>
-        {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}
+        {harm.unnamed.length > 0 ? (
+          <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p>
+        ) : null}
       </section>
       {leafy ? (
         <section className="mt-4 break-inside-avoid">
           <h3 className="text-lg">Worth as feed while leafy</h3>
           <p>
-            Crude protein {leafy.cpPct.low.toFixed(0)} to {leafy.cpPct.high.toFixed(0)} % of dry matter, ADF {leafy.adfPct.low.toFixed(0)} to {leafy.adfPct.high.toFixed(0)} %,
-            NDF {leafy.ndfPct.low.toFixed(0)} to {leafy.ndfPct.high.toFixed(0)} %, relative feed value {leafy.rfv.low.toFixed(0)} to {leafy.rfv.high.toFixed(0)} (full-bloom
-            alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.
+            Crude protein {leafy.cpPct.low.toFixed(0)} to {leafy.cpPct.high.toFixed(0)} % of dry matter, ADF{' '}
+            {leafy.adfPct.low.toFixed(0)} to {leafy.adfPct.high.toFixed(0)} %, NDF{' '}
+            {leafy.ndfPct.low.toFixed(0)} to {leafy.ndfPct.high.toFixed(0)} %, relative feed value{' '}
+            {leafy.rfv.low.toFixed(0)} to {leafy.rfv.high.toFixed(0)} (full-bloom alfalfa is 100). Estimated
+            from the plants, not from a sample; a laboratory would say what this cut holds.
           </p>
         </section>
       ) : null}
       <div className="mt-4 flex break-inside-avoid items-start gap-5">
         {round.route ? (
-          <RouteMap boundary={round.paddock.boundary} line={round.route.line} stops={round.stops} label={`Map of ${round.paddock.name} with the stops`} className="w-56 shrink-0" />
+          <RouteMap
+            boundary={round.paddock.boundary}
+            line={round.route.line}
+            stops={round.stops}
+            label={`Map of ${round.paddock.name} with the stops`}
+            className="w-56 shrink-0"
+          />
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">
           {standingCautions.map((c) => (

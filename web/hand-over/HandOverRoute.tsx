@@ -27,10 +27,18 @@ export function Component() {
   return (
     <Leaf
       names={{ left: 'Take along', right: 'The page' }}
-      tip={weighed ? { label: 'Print the page', detail: 'A4 or Letter', onPress: () => window.print() } : { label: 'Count the first stop', to: `/rounds/${round.id}` }}
+      tip={
+        weighed
+          ? { label: 'Print the page', detail: 'A4 or Letter', onPress: () => window.print() }
+          : { label: 'Count the first stop', to: `/rounds/${round.id}` }
+      }
       nodes={[
         { id: 'counted', label: 'Counted', detail: `${round.stops.filter((s) => s.doneAt).length} stops` },
-        { id: 'weighed', label: 'Weighed up', ...(weighed ? { detail: `${weighed.composition.diversity?.richness ?? 0} plants` } : {}) },
+        {
+          id: 'weighed',
+          label: 'Weighed up',
+          ...(weighed ? { detail: `${weighed.composition.diversity?.richness ?? 0} plants` } : {}),
+        },
       ]}
       left={
         <div className="no-print">
@@ -38,7 +46,10 @@ export function Component() {
             {round.holding}, {round.paddock.name}
           </p>
           <h1 className="text-[1.65rem]">Hand over</h1>
-          <p className="mt-2 max-w-prose">The page is for the client. The files are for those who work on with the figures; they open in any spreadsheet or map program.</p>
+          <p className="mt-2 max-w-prose">
+            The page is for the client. The files are for those who work on with the figures; they open in any
+            spreadsheet or map program.
+          </p>
           <ul className="mt-4 max-w-xl">
             {files.map((f) => (
               <li key={f.name}>
@@ -54,13 +65,23 @@ export function Component() {
             ))}
           </ul>
           {weighed ? (
-            <button type="button" onClick={() => window.print()} className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm">
+            <button
+              type="button"
+              onClick={() => window.print()}
+              className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
+            >
               Print the page
             </button>
           ) : null}
         </div>
       }
-      right={weighed ? <ClientPage round={round} weighed={weighed} /> : <p>Nothing is counted yet, so there is nothing to hand over.</p>}
+      right={
+        weighed ? (
+          <ClientPage round={round} weighed={weighed} />
+        ) : (
+          <p>Nothing is counted yet, so there is nothing to hand over.</p>
+        )
+      }
     />
   )
 }

@@ -10,7 +10,11 @@ interface Props {
 /** A drawing of the core, on the page. */
 export function DrawingView({ drawing, label, className }: Props) {
   return (
-    <svg viewBox="0 0 100 100" className={className} {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}>
+    <svg
+      viewBox="0 0 100 100"
+      className={className}
+      {...(label ? { role: 'img', 'aria-label': label } : { 'aria-hidden': true })}
+    >
       {drawing.map((mark, i) => (
         <path key={i} d={mark.d} className={`ink-${mark.ink}`} />
       ))}

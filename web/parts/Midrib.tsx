@@ -32,7 +32,10 @@ const tipClass =
 function Tip({ tip }: { tip: MidribTip }) {
   const inside = (
     <>
-      <span className="block text-sm font-semibold">Next{tip.hotkey ? <kbd className="ml-2 rounded bg-on-straw/12 px-1.5 font-sans">{tip.hotkey}</kbd> : null}</span>
+      <span className="block text-sm font-semibold">
+        Next
+        {tip.hotkey ? <kbd className="ml-2 rounded bg-on-straw/12 px-1.5 font-sans">{tip.hotkey}</kbd> : null}
+      </span>
       <span className="block leading-snug font-bold">{tip.label}</span>
       {tip.detail ? <span className="block text-sm leading-snug">{tip.detail}</span> : null}
     </>
@@ -62,11 +65,20 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
   )
   return (
     <li className="relative flex min-h-11 items-center pl-9">
-      <svg viewBox="0 0 20 20" className={`absolute top-1/2 left-[0.55rem] size-5 -translate-y-1/2 ${side === 'left' ? '-scale-x-100' : ''}`} aria-hidden>
+      <svg
+        viewBox="0 0 20 20"
+        className={`absolute top-1/2 left-[0.55rem] size-5 -translate-y-1/2 ${side === 'left' ? '-scale-x-100' : ''}`}
+        aria-hidden
+      >
         <path d="M8 17C6 10 10 4 17 3c1 7-2 12-9 14Z" className="fill-culm" />
       </svg>
       {node.onPress ? (
-        <button type="button" className="w-full rounded-lg px-1.5 py-1 text-left hover:bg-culm/10" onClick={node.onPress} aria-label={node.pressLabel}>
+        <button
+          type="button"
+          className="w-full rounded-lg px-1.5 py-1 text-left hover:bg-culm/10"
+          onClick={node.onPress}
+          aria-label={node.pressLabel}
+        >
           {text}
         </button>
       ) : (
@@ -82,9 +94,14 @@ export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
   return (
     <nav className="leaf-midrib no-print" aria-label="Steps">
       <div className="hidden h-full flex-col min-[901px]:flex">
-        <div className="relative z-10 px-1 pt-3">{tip ? <Tip tip={tip} /> : null}</div>
+        <div className="sticky top-0 z-10 px-1 pt-3">{tip ? <Tip tip={tip} /> : null}</div>
         <div className="relative grow">
-          <svg viewBox="0 0 20 400" preserveAspectRatio="none" className="absolute top-0 left-2 h-full w-5" aria-hidden>
+          <svg
+            viewBox="0 0 20 400"
+            preserveAspectRatio="none"
+            className="absolute top-0 left-2 h-full w-5"
+            aria-hidden
+          >
             <path d="M8.4 400C9.6 280 6.5 160 9.4 0h1.6C9 160 13 280 12.2 400Z" className="fill-culm" />
           </svg>
           <ol className="relative space-y-1 py-3" reversed>
@@ -95,7 +112,11 @@ export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
         </div>
       </div>
       <div className="flex items-stretch gap-2 p-2 min-[901px]:hidden">
-        <button type="button" onClick={() => onFold(other)} className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm">
+        <button
+          type="button"
+          onClick={() => onFold(other)}
+          className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm"
+        >
           <span className="block text-sm font-normal">turn to</span>
           {names[other]}
         </button>

@@ -41,7 +41,15 @@ export function RouteMap({ boundary, line, stops, current, label, className }: P
     const [x, y] = metres(p)
     return [PAD + (x - west) * scale, PAD + (y - north) * scale]
   }
-  const path = (list: Position[]) => list.map((p, i) => `${i ? 'L' : 'M'}${on(p).map((n) => n.toFixed(1)).join(' ')}`).join('')
+  const path = (list: Position[]) =>
+    list
+      .map(
+        (p, i) =>
+          `${i ? 'L' : 'M'}${on(p)
+            .map((n) => n.toFixed(1))
+            .join(' ')}`,
+      )
+      .join('')
   const height = high * scale + 2 * PAD + 16
   const bar = barMetres(wide)
   return (
@@ -55,7 +63,19 @@ export function RouteMap({ boundary, line, stops, current, label, className }: P
         const here = stop.seq === current
         return (
           <g key={stop.id}>
-            <circle cx={x} cy={y} r={here ? 9 : 5} className={here ? 'fill-straw stroke-ink' : stop.doneAt ? 'fill-culm stroke-husk' : 'fill-sheet stroke-ink'} strokeWidth="1.6" />
+            <circle
+              cx={x}
+              cy={y}
+              r={here ? 9 : 5}
+              className={
+                here
+                  ? 'fill-straw stroke-ink'
+                  : stop.doneAt
+                    ? 'fill-culm stroke-husk'
+                    : 'fill-sheet stroke-ink'
+              }
+              strokeWidth="1.6"
+            />
             {here ? (
               <text x={x} y={y - 13} textAnchor="middle" className="fill-ink text-[15px] font-bold">
                 {stop.seq}

@@ -20,7 +20,7 @@ const AXIS = 26
 /** Shares with their intervals: a hatched bar to the estimate, a whisker over the 95 % interval, the figures beside. */
 export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string }) {
   const { ref, width } = useWidth<HTMLDivElement>(520)
-  const nameWidth = Math.min(210, width * 0.38)
+  const nameWidth = Math.min(216, width * 0.4)
   const figures = Math.min(150, width * 0.3)
   const top = Math.max(0.1, max(rows, (r) => r.share.interval?.[1] ?? r.share.estimate) ?? 0)
   const x = scaleLinear([0, top], [nameWidth, Math.max(nameWidth + 40, width - figures)]).nice(4)
@@ -42,21 +42,44 @@ export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string })
           const { interval } = row.share
           return (
             <g key={row.id}>
-              <text x={nameWidth - 10} y={y + 5} textAnchor="end" className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}>
-                {row.name.length * 7.6 > nameWidth ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…` : row.name}
+              <text
+                x={nameWidth - 10}
+                y={y + 5}
+                textAnchor="end"
+                className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}
+              >
+                {row.harmful ? <tspan className="text-[13px]">harmful: </tspan> : null}
+                {row.name.length * 7.6 > nameWidth
+                  ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…`
+                  : row.name}
                 <title>{row.name}</title>
               </text>
-              <rect x={x(0)} y={y - 9} width={Math.max(1, x(row.share.estimate) - x(0))} height={18} fill={`url(#hatch-${mark})`} stroke={groupColour[mark]} strokeWidth="1.2" />
+              <rect
+                x={x(0)}
+                y={y - 9}
+                width={Math.max(1, x(row.share.estimate) - x(0))}
+                height={18}
+                fill={`url(#hatch-${mark})`}
+                stroke={groupColour[mark]}
+                strokeWidth="1.2"
+              />
               {interval ? (
                 <g stroke="var(--ink)" strokeWidth="2.2">
                   <path d={`M${x(interval[0])} ${y}H${x(interval[1])}`} />
                   <path d={`M${x(interval[0])} ${y - 5}V${y + 5}M${x(interval[1])} ${y - 5}V${y + 5}`} />
                 </g>
               ) : null}
-              <circle cx={x(row.share.estimate)} cy={y} r="4.6" fill="var(--ink)" stroke="var(--husk)" strokeWidth="1.4" />
+              <circle
+                cx={x(row.share.estimate)}
+                cy={y}
+                r="4.6"
+                fill="var(--ink)"
+                stroke="var(--husk)"
+                strokeWidth="1.4"
+              />
               <text x={width} y={y + 5} textAnchor="end" className="fill-ink text-[15px]">
                 <tspan fontWeight="700">{percent(row.share.estimate)}</tspan>
-                <tspan>{interval ? `  ${percentRange(interval).replace(' %', '')}` : ''}</tspan>
+                <tspan>{interval ? `  ${percentRange(interval).replace(/.%$/, '')}` : ''}</tspan>
               </text>
             </g>
           )

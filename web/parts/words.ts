@@ -6,7 +6,7 @@ const spoken: Record<string, string> = {
   'pale-v': 'pale V',
   'pale-v-and-flecks': 'pale V and flecks',
   [CANT_TELL]: "can't tell",
-  forb: 'broad-leaved herb',
+  forb: 'broad leaf',
   legume: 'clover or kin',
   'none-distinct': 'none stands out',
   'rhizome-and-stolon': 'both: under and over ground',
@@ -30,22 +30,28 @@ export const effortWords: Record<Effort, string> = {
   dig: 'the spade',
 }
 
-export const characterTitle = (characters: Character[], id: string): string => characters.find((c) => c.id === id)?.title ?? id
+export const characterTitle = (characters: Character[], id: string): string =>
+  characters.find((c) => c.id === id)?.title ?? id
+
+/** Keeps a figure and its unit on one line. */
+const NBSP = '\u00a0'
 
 /** A share as it is read out: whole percent, one decimal below ten. */
 export function percent(share: number): string {
   const p = share * 100
-  if (p === 0) return '0 %'
-  return p < 9.95 ? `${p.toFixed(1)} %` : `${Math.round(p)} %`
+  if (p === 0) return `0${NBSP}%`
+  return p < 9.95 ? `${p.toFixed(1)}${NBSP}%` : `${Math.round(p)}${NBSP}%`
 }
 
 export const percentRange = ([low, high]: [number, number]): string => {
   const decimals = high < 0.0995 ? 1 : 0
-  return `${(low * 100).toFixed(decimals)} to ${(high * 100).toFixed(decimals)} %`
+  return `${(low * 100).toFixed(decimals)}${NBSP}to${NBSP}${(high * 100).toFixed(decimals)}${NBSP}%`
 }
 
 export const plantLabel = (plant: Plant): string => `${plant.commonName} (${plant.scientificName})`
 
 /** A plant name inside a sentence. */
 export const lowerFirst = (text: string): string =>
-  /^(Kentucky|Texas|Ladino|Scotch|Idaho|St |Canada|Italian)/.test(text) ? text : text.charAt(0).toLowerCase() + text.slice(1)
+  /^(Kentucky|Texas|Ladino|Scotch|Idaho|St |Canada|Italian)/.test(text)
+    ? text
+    : text.charAt(0).toLowerCase() + text.slice(1)

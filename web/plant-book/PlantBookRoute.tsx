@@ -10,7 +10,9 @@ export function Component() {
   const { plants, byId } = useFlora()
   const [text, setText] = useState('')
   const wanted = text.trim().toLowerCase()
-  const shown = plants.filter((p) => [p.commonName, p.scientificName, p.family, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)))
+  const shown = plants.filter((p) =>
+    [p.commonName, p.scientificName, p.family, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)),
+  )
   return (
     <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
       <div className="flex flex-wrap items-end justify-between gap-4">
@@ -23,7 +25,9 @@ export function Component() {
           className="min-h-12 w-full max-w-sm rounded-xl border-2 border-culm bg-sheet px-3"
         />
       </div>
-      {shown.length === 0 ? <p className="mt-6">No plant of that name. The book grows by one file a plant.</p> : null}
+      {shown.length === 0 ? (
+        <p className="mt-6">No plant of that name. The book grows by one file a plant.</p>
+      ) : null}
       {groups.map((group) => {
         const here = shown.filter((p) => groupOf(p.id, byId) === group)
         if (here.length === 0) return null
@@ -35,7 +39,10 @@ export function Component() {
             <ul className="mt-1 grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
               {here.map((p) => (
                 <li key={p.id}>
-                  <Link to={`/plants/${p.id}`} className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8">
+                  <Link
+                    to={`/plants/${p.id}`}
+                    className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8"
+                  >
                     <TypicalPart plant={p} className="size-14 shrink-0" />
                     <span className="leading-tight">
                       <b className="font-plant">{p.commonName}</b>

@@ -7,10 +7,11 @@ import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { usualState, usualWords } from '../bench/usualState.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
-import { characterTitle } from '../parts/words.ts'
+import { characterTitle, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
-export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> => send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
+export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
+  send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
 
 function Characters({ plant }: { plant: Plant }) {
   const characters = useFlora((s) => s.characters)
@@ -64,7 +65,8 @@ export function Component() {
                 <i className="font-plant">{plant.scientificName}</i> {plant.author}, {plant.family}
               </p>
               <p className="text-ink-soft">
-                {plant.cycle} {plant.form === 'grass' ? `${plant.season}-season grass` : plant.form}
+                {plant.cycle}{' '}
+                {plant.form === 'grass' ? `${plant.season}-season grass` : stateWords(plant.form)}
                 {plant.alsoCalled.length > 0 ? `; also ${plant.alsoCalled.join(', ')}` : ''}
               </p>
             </div>
@@ -79,7 +81,10 @@ export function Component() {
               <h2 className="text-xl text-harm">{plant.role === 'toxic' ? 'Harmful' : 'Cautions'}</h2>
               {plant.harm.map((h) => (
                 <p key={h.kind} className="mt-1">
-                  <b>{h.who.join(', ')}: {h.kind}.</b> {h.note}
+                  <b>
+                    {h.who.join(', ')}: {h.kind}.
+                  </b>{' '}
+                  {h.note}
                 </p>
               ))}
               <p className="mt-2 text-sm">{standingCautions[0]}</p>
@@ -90,10 +95,15 @@ export function Component() {
             <ul>
               {plant.lookalikes.map((l) => (
                 <li key={l.plant} className="border-b border-rule/60 py-2">
-                  <Link to={`/plants/${l.plant}`} className="font-plant text-lg font-semibold hover:underline">
+                  <Link
+                    to={`/plants/${l.plant}`}
+                    className="font-plant text-lg font-semibold hover:underline"
+                  >
                     {byId.get(l.plant)?.commonName}
                   </Link>
-                  <span className="ml-2 text-ink-soft">decide by: {characterTitle(characters, l.check).toLowerCase()}</span>
+                  <span className="ml-2 text-ink-soft">
+                    decide by: {characterTitle(characters, l.check).toLowerCase()}
+                  </span>
                   <p>{l.why}</p>
                 </li>
               ))}

@@ -9,7 +9,11 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
   useEffect(() => input.current?.focus(), [])
   const wanted = text.trim().toLowerCase()
   const found = wanted
-    ? plants.filter((p) => [p.commonName, p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted))).slice(0, 6)
+    ? plants
+        .filter((p) =>
+          [p.commonName, p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)),
+        )
+        .slice(0, 6)
     : []
   const take = (id: string) => {
     onAdd(id)
@@ -36,12 +40,20 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
       <ul className="mt-1 divide-y divide-rule">
         {found.map((p) => (
           <li key={p.id}>
-            <button type="button" className="flex min-h-11 w-full items-center justify-between gap-3 px-2 text-left hover:bg-culm/10" onClick={() => take(p.id)}>
+            <button
+              type="button"
+              className="flex min-h-11 w-full items-center justify-between gap-3 px-2 text-left hover:bg-culm/10"
+              onClick={() => take(p.id)}
+            >
               {p.commonName} <i className="font-plant text-ink-soft">{p.scientificName}</i>
             </button>
           </li>
         ))}
-        {wanted !== '' && found.length === 0 ? <li className="py-2">No plant of that name in the book. Count it as an unknown and name it later.</li> : null}
+        {wanted !== '' && found.length === 0 ? (
+          <li className="py-2">
+            No plant of that name in the book. Count it as an unknown and name it later.
+          </li>
+        ) : null}
       </ul>
     </form>
   )

@@ -34,7 +34,12 @@ function useSaving(round: Round, stops: Stop[]): void {
   }, [stops, round.id, post])
 }
 
-function useCountKeys(keys: CountKey[], act: (action: CountAction) => void, add: () => void, newUnknown: () => void): void {
+function useCountKeys(
+  keys: CountKey[],
+  act: (action: CountAction) => void,
+  add: () => void,
+  newUnknown: () => void,
+): void {
   useEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
@@ -57,9 +62,15 @@ function tipOf(round: Round, state: CountState, more: number | undefined): Midri
   const stop = stopAt(state)
   const left = stop ? state.pointsPerStop - stop.hits.length : 0
   const toDo = state.stops.filter((s) => s.doneAt === null).length
-  if (toDo === 0) return { label: 'Weigh it up', detail: 'every stop is counted', to: `/rounds/${round.id}/weigh-up` }
+  if (toDo === 0)
+    return { label: 'Weigh it up', detail: 'every stop is counted', to: `/rounds/${round.id}/weigh-up` }
   if (left > 0 && stop)
-    return { label: `${left} more ${left === 1 ? 'point' : 'points'} at stop ${stop.seq}`, ...(more === undefined ? {} : { detail: more === 0 ? 'enough stops for ±5 %' : `${more} more stops for ±5 %` }) }
+    return {
+      label: `${left} more ${left === 1 ? 'point' : 'points'} at stop ${stop.seq}`,
+      ...(more === undefined
+        ? {}
+        : { detail: more === 0 ? 'enough stops for ±5 %' : `${more} more stops for ±5 %` }),
+    }
   return { label: 'Walk to the next stop', hotkey: 'Enter', detail: `${toDo - 1} left after this one` }
 }
 
@@ -86,7 +97,8 @@ export function CountView({ round }: { round: Round }) {
 
   const live: Round = { ...round, stops: state.stops }
   const { used, free } = letters(live)
-  const inHand = unknown ?? used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ?? free ?? 'A'
+  const inHand =
+    unknown ?? used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ?? free ?? 'A'
   const [firstExpected] = useState(() => expectedPlants(round, plants, []))
   const keys = assignKeys([...new Set([...firstExpected, ...added])], inHand)
   const newUnknown = () => free && setUnknown(free)
@@ -108,7 +120,14 @@ export function CountView({ round }: { round: Round }) {
             onClose={() => setAdding(false)}
           />
         ) : null}
-        <KeyStrip keys={keys} stop={stop} onHit={(taxon) => act({ kind: 'hit', taxon })} onAdd={() => setAdding(true)} onNewUnknown={newUnknown} newLetter={free} />
+        <KeyStrip
+          keys={keys}
+          stop={stop}
+          onHit={(taxon) => act({ kind: 'hit', taxon })}
+          onAdd={() => setAdding(true)}
+          onNewUnknown={newUnknown}
+          newLetter={free}
+        />
       </>
     ) : (
       <CoverTable round={live} />
@@ -116,7 +135,15 @@ export function CountView({ round }: { round: Round }) {
   return (
     <Leaf
       left={left}
-      right={<SoFar round={live} made={made} more={more} current={state.current} onName={(letter) => void navigate(`/rounds/${round.id}/name/${letter}`)} />}
+      right={
+        <SoFar
+          round={live}
+          made={made}
+          more={more}
+          current={state.current}
+          onName={(letter) => void navigate(`/rounds/${round.id}/name/${letter}`)}
+        />
+      }
       names={{ left: 'Count', right: 'So far' }}
       tip={tipOf(round, state, more)}
       nodes={nodesOf(state, act)}

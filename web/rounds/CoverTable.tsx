@@ -7,7 +7,8 @@ import { useFlora } from '../stores/floraStore.ts'
 export function CoverTable({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const taxa = [...new Set(round.stops.flatMap((s) => s.hits.map((h) => h.taxon)))].sort()
-  const value = (seq: number, taxon: string) => round.stops.find((s) => s.seq === seq)?.hits.find((h) => h.taxon === taxon)?.amount
+  const value = (seq: number, taxon: string) =>
+    round.stops.find((s) => s.seq === seq)?.hits.find((h) => h.taxon === taxon)?.amount
   return (
     <div>
       <h1 className="text-[1.65rem]">{round.title}</h1>
@@ -36,7 +37,17 @@ export function CoverTable({ round }: { round: Round }) {
                 {round.stops.map((s) => {
                   const v = value(s.seq, taxon)
                   return (
-                    <td key={s.id} className="size-7 border border-rule/50 text-sm" style={v ? { backgroundColor: `color-mix(in srgb, var(--leaf-dark) ${15 + v * 8}%, transparent)` } : undefined}>
+                    <td
+                      key={s.id}
+                      className="size-7 border border-rule/50 text-sm"
+                      style={
+                        v
+                          ? {
+                              backgroundColor: `color-mix(in srgb, var(--leaf-dark) ${15 + v * 8}%, transparent)`,
+                            }
+                          : undefined
+                      }
+                    >
                       {v ?? ''}
                     </td>
                   )

@@ -32,15 +32,19 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
                   // The space bar must mean "same again", not press this button once more.
                   e.currentTarget.blur()
                 }}
-                className={`flex min-h-14 w-full items-center gap-2 rounded-xl border px-2 text-left leading-tight ${count > 0 ? 'border-culm bg-culm/10' : 'border-rule bg-sheet'} hover:border-culm`}
+                className={`flex min-h-14 w-full items-center gap-1.5 rounded-xl border px-1.5 text-left leading-tight ${count > 0 ? 'border-culm bg-culm/10' : 'border-rule bg-sheet'} hover:border-culm`}
               >
-                <kbd className="grid size-8 shrink-0 place-items-center rounded-lg border border-rule bg-husk text-lg font-bold">{key}</kbd>
-                <GroupMark group={harmful ? 'harm' : groupOf(taxon, byId)} />
+                <kbd className="grid size-7 shrink-0 place-items-center rounded-lg border border-rule bg-husk text-lg font-bold">
+                  {key}
+                </kbd>
                 <span className="min-w-0 grow">
                   {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
                   {harmful ? <span className="block text-sm font-bold text-harm">harmful</span> : null}
                 </span>
-                <b className="text-xl">{count > 0 ? count : ''}</b>
+                <span className="grid w-6 shrink-0 justify-items-center">
+                  <b className="text-xl leading-none">{count > 0 ? count : ''}</b>
+                  <GroupMark group={harmful ? 'harm' : groupOf(taxon, byId)} className="size-4" />
+                </span>
               </button>
             </li>
           )
@@ -50,8 +54,14 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
         <button type="button" onClick={onAdd} className="min-h-11 rounded-xl border border-rule px-4">
           Another plant <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
-        <button type="button" onClick={onNewUnknown} disabled={!newLetter} className="min-h-11 rounded-xl border border-rule px-4">
-          A new unknown{newLetter ? ` (${newLetter})` : ''} <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
+        <button
+          type="button"
+          onClick={onNewUnknown}
+          disabled={!newLetter}
+          className="min-h-11 rounded-xl border border-rule px-4"
+        >
+          A new unknown{newLetter ? ` (${newLetter})` : ''}{' '}
+          <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
         </button>
         <span className="text-ink-soft">Space: the same plant again</span>
       </p>

@@ -17,7 +17,13 @@ async function readJson(file: File): Promise<unknown> {
 }
 
 /** A paddock from a GeoJSON file, on a holding that is there or a new one. */
-export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded: (paddockId: string) => void }) {
+export function NewPaddock({
+  holdings,
+  onAdded,
+}: {
+  holdings: Holding[]
+  onAdded: (paddockId: string) => void
+}) {
   const [problem, setProblem] = useState('')
   const [holding, setHolding] = useState(holdings[0]?.id ?? 'new')
   const { revalidate } = useRevalidator()
@@ -27,9 +33,17 @@ export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded
     try {
       const boundary = await readJson(data.get('file') as File)
       const holdingId = holding === 'new' ? crypto.randomUUID() : holding
-      if (holding === 'new') await send('POST', '/api/holdings', { id: holdingId, name: String(data.get('holding')), client: '' })
+      if (holding === 'new')
+        await send('POST', '/api/holdings', { id: holdingId, name: String(data.get('holding')), client: '' })
       const id = crypto.randomUUID()
-      await send('POST', '/api/paddocks', { id, holdingId, name: String(data.get('name')), boundary, region: data.get('region'), outlook: data.get('outlook') })
+      await send('POST', '/api/paddocks', {
+        id,
+        holdingId,
+        name: String(data.get('name')),
+        boundary,
+        region: data.get('region'),
+        outlook: data.get('outlook'),
+      })
       setProblem('')
       await revalidate()
       onAdded(id)
@@ -40,8 +54,21 @@ export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded
   return (
     <form onSubmit={(e) => void add(e)} className="mt-5 grid gap-3 sm:grid-cols-2">
       <h3 className="text-lg sm:col-span-2">A new paddock</h3>
-      <Labelled label="Boundary (GeoJSON file)">{(id) => <input id={id} name="file" type="file" required accept=".geojson,.json,application/geo+json" className={`${inputClass} py-2.5`} />}</Labelled>
-      <Labelled label="Name of the paddock">{(id) => <input id={id} name="name" required maxLength={200} className={inputClass} />}</Labelled>
+      <Labelled label="Boundary (GeoJSON file)">
+        {(id) => (
+          <input
+            id={id}
+            name="file"
+            type="file"
+            required
+            accept=".geojson,.json,application/geo+json"
+            className={`${inputClass} py-2.5`}
+          />
+        )}
+      </Labelled>
+      <Labelled label="Name of the paddock">
+        {(id) => <input id={id} name="name" required maxLength={200} className={inputClass} />}
+      </Labelled>
       <Labelled label="Holding">
         {(id) => (
           <select id={id} value={holding} onChange={(e) => setHolding(e.target.value)} className={inputClass}>
@@ -54,7 +81,11 @@ export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded
           </select>
         )}
       </Labelled>
-      {holding === 'new' ? <Labelled label="Name of the holding">{(id) => <input id={id} name="holding" required maxLength={200} className={inputClass} />}</Labelled> : null}
+      {holding === 'new' ? (
+        <Labelled label="Name of the holding">
+          {(id) => <input id={id} name="holding" required maxLength={200} className={inputClass} />}
+        </Labelled>
+      ) : null}
       <Labelled label="Region">
         {(id) => (
           <select id={id} name="region" className={inputClass}>
@@ -76,7 +107,10 @@ export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded
         )}
       </Labelled>
       <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
-        <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
+        <button
+          type="submit"
+          className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm"
+        >
           Add the paddock
         </button>
         <span role="alert" className="text-harm">

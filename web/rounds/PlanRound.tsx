@@ -58,7 +58,12 @@ export function PlanRound({ holdings, paddocks, onPlanned }: Props) {
       <form onSubmit={(e) => void plan(e)} className="mt-2 grid gap-3 sm:grid-cols-2">
         <Labelled label="Paddock">
           {(id) => (
-            <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>
+            <select
+              id={id}
+              value={paddockId}
+              onChange={(e) => setPaddockId(e.target.value)}
+              className={inputClass}
+            >
               {mapped.map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}, {holdings.find((h) => h.id === p.holdingId)?.name}
@@ -67,11 +72,69 @@ export function PlanRound({ holdings, paddocks, onPlanned }: Props) {
             </select>
           )}
         </Labelled>
-        <Labelled label="Title">{(id) => <input id={id} name="title" required maxLength={200} defaultValue="Spring count" className={inputClass} />}</Labelled>
-        <Labelled label="What for">{(id) => <input id={id} name="purpose" maxLength={500} defaultValue="Feed, weeds and harm" className={inputClass} />}</Labelled>
-        <Labelled label="Day">{(id) => <input id={id} name="on" type="date" required defaultValue={formatISO(new Date(), { representation: 'date' })} className={inputClass} />}</Labelled>
-        <Labelled label="Stops">{(id) => <input id={id} name="stops" type="number" min={1} max={500} required defaultValue={30} className={inputClass} />}</Labelled>
-        <Labelled label="Points a stop">{(id) => <input id={id} name="points" type="number" min={1} max={500} required defaultValue={20} className={inputClass} />}</Labelled>
+        <Labelled label="Title">
+          {(id) => (
+            <input
+              id={id}
+              name="title"
+              required
+              maxLength={200}
+              defaultValue="Spring count"
+              className={inputClass}
+            />
+          )}
+        </Labelled>
+        <Labelled label="What for">
+          {(id) => (
+            <input
+              id={id}
+              name="purpose"
+              maxLength={500}
+              defaultValue="Feed, weeds and harm"
+              className={inputClass}
+            />
+          )}
+        </Labelled>
+        <Labelled label="Day">
+          {(id) => (
+            <input
+              id={id}
+              name="on"
+              type="date"
+              required
+              defaultValue={formatISO(new Date(), { representation: 'date' })}
+              className={inputClass}
+            />
+          )}
+        </Labelled>
+        <Labelled label="Stops">
+          {(id) => (
+            <input
+              id={id}
+              name="stops"
+              type="number"
+              min={1}
+              max={500}
+              required
+              defaultValue={30}
+              className={inputClass}
+            />
+          )}
+        </Labelled>
+        <Labelled label="Points a stop">
+          {(id) => (
+            <input
+              id={id}
+              name="points"
+              type="number"
+              min={1}
+              max={500}
+              required
+              defaultValue={20}
+              className={inputClass}
+            />
+          )}
+        </Labelled>
         <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
           <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
             Lay the route

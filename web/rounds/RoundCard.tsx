@@ -36,7 +36,9 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         <dt className="text-ink-soft">Method</dt>
         <dd>
           {methodNames[summary.method]}
-          {summary.method === 'step-points' ? `, ${summary.stops} stops of ${summary.pointsPerStop} points` : `, ${summary.stops} plots`}
+          {summary.method === 'step-points'
+            ? `, ${summary.stops} stops of ${summary.pointsPerStop} points`
+            : `, ${summary.stops} plots`}
         </dd>
         {paddock?.boundary ? (
           <>
@@ -71,7 +73,14 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         )}
       </dl>
       <p className="mt-5 flex flex-wrap gap-2">
-        <Link to={`/rounds/${summary.id}`} className={finished ? link : 'inline-flex min-h-12 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm'}>
+        <Link
+          to={`/rounds/${summary.id}`}
+          className={
+            finished
+              ? link
+              : 'inline-flex min-h-12 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm'
+          }
+        >
           {finished ? 'Look at the counts' : started ? 'Go on counting' : 'Open and count'}
         </Link>
         {started ? (

@@ -19,7 +19,8 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
   const byId = useFlora((s) => s.byId)
   const { used } = letters(round)
   if (used.length === 0) return null
-  const hits = (letter: string) => round.stops.reduce((n, s) => n + s.hits.filter((h) => h.taxon === unknownTaxon(letter)).length, 0)
+  const hits = (letter: string) =>
+    round.stops.reduce((n, s) => n + s.hits.filter((h) => h.taxon === unknownTaxon(letter)).length, 0)
   return (
     <section className="mt-5" aria-labelledby="unknowns">
       <h2 id="unknowns" className="text-lg">
@@ -29,11 +30,19 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
         {used.map((letter) => {
           const named = round.unknowns.find((u) => u.letter === letter)?.namedAs
           return (
-            <li key={letter} className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1">
+            <li
+              key={letter}
+              className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1"
+            >
               <span>
-                <b>Unknown {letter}</b>: {hits(letter)} hits{named ? `, counted as ${taxonName(named, byId)}` : ''}
+                <b>Unknown {letter}</b>: {hits(letter)} hits
+                {named ? `, counted as ${taxonName(named, byId)}` : ''}
               </span>
-              <button type="button" onClick={() => onName(letter)} className="ml-auto min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm">
+              <button
+                type="button"
+                onClick={() => onName(letter)}
+                className="ml-auto min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+              >
                 {named ? 'Name it again' : 'Name it on the bench'}
               </button>
             </li>
@@ -60,17 +69,28 @@ export function SoFar({ round, made, more, current, onName }: Props) {
         <>
           <h2 className="text-[1.65rem]">So far, over {made.stops} stops</h2>
           <p className="mt-1 text-ink-soft">
-            Share of {round.method === 'step-points' ? `${made.total} points` : 'all cover'}, with 95 % intervals that take the stop as the unit.{' '}
+            Share of {round.method === 'step-points' ? `${made.total} points` : 'all cover'}, with 95 %
+            intervals that take the stop as the unit.{' '}
             {made.stops === 1 ? 'One stop tells nothing of the error yet.' : null}
           </p>
           <div className="mt-3">
-            <ShareChart rows={rows} label={`Shares so far: ${rows.map((r) => `${r.name} ${Math.round(r.share.estimate * 100)} percent`).join(', ')}`} />
+            <ShareChart
+              rows={rows}
+              label={`Shares so far: ${rows.map((r) => `${r.name} ${Math.round(r.share.estimate * 100)} percent`).join(', ')}`}
+            />
           </div>
           <p className="mt-2 font-semibold">
-            {more === undefined ? null : more === 0 ? 'Enough stops for ±5 % on the main species.' : `About ${more} more stops for ±5 % on the main species.`}
+            {more === undefined
+              ? null
+              : more === 0
+                ? 'Enough stops for ±5 % on the main species.'
+                : `About ${more} more stops for ±5 % on the main species.`}
           </p>
           <p className="mt-3 flex flex-wrap gap-2">
-            <Link to={`/rounds/${round.id}/weigh-up`} className="inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm">
+            <Link
+              to={`/rounds/${round.id}/weigh-up`}
+              className="inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm"
+            >
               Weigh it up
             </Link>
           </p>
@@ -78,7 +98,10 @@ export function SoFar({ round, made, more, current, onName }: Props) {
       ) : (
         <>
           <h2 className="text-[1.65rem]">Nothing counted yet</h2>
-          <p className="mt-1 text-ink-soft">{round.purpose}. Walk to stop 1, put the pin down, and press the key of the first plant it touches.</p>
+          <p className="mt-1 text-ink-soft">
+            {round.purpose}. Walk to stop 1, put the pin down, and press the key of the first plant it
+            touches.
+          </p>
         </>
       )}
       <Unknowns round={round} onName={onName} />

@@ -16,7 +16,8 @@ interface Props {
 export function StopHead({ round, state, stop, onAct }: Props) {
   const byId = useFlora((s) => s.byId)
   const before = stopAt(state, stop.seq - 1)
-  const paces = before?.position && stop.position ? Math.round(metresBetween(before.position, stop.position)) : undefined
+  const paces =
+    before?.position && stop.position ? Math.round(metresBetween(before.position, stop.position)) : undefined
   const full = stop.hits.length >= state.pointsPerStop
   return (
     <div>
@@ -29,11 +30,20 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           {stop.hits.length} of {state.pointsPerStop} points
         </span>
       </h1>
-      <div className="mt-2 flex min-h-11 flex-wrap gap-1" role="img" aria-label={`${stop.hits.length} of ${state.pointsPerStop} points taken`}>
+      <div
+        className="mt-2 flex min-h-11 flex-wrap gap-1"
+        role="img"
+        aria-label={`${stop.hits.length} of ${state.pointsPerStop} points taken`}
+      >
         {Array.from({ length: state.pointsPerStop }, (_, i) => {
           const hit = stop.hits[i]
           if (!hit) return <span key={i} className="size-5 rounded border border-dashed border-ink-soft/60" />
-          return <GroupMark key={i} group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)} />
+          return (
+            <GroupMark
+              key={i}
+              group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)}
+            />
+          )
         })}
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -44,14 +54,23 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           Next stop <kbd className="ml-1 text-sm">Enter</kbd>
         </button>
-        <button type="button" onClick={() => onAct({ kind: 'undo' })} className="min-h-12 rounded-xl border border-rule px-5">
+        <button
+          type="button"
+          onClick={() => onAct({ kind: 'undo' })}
+          className="min-h-12 rounded-xl border border-rule px-5"
+        >
           Undo <kbd className="ml-1 text-sm">z</kbd>
         </button>
-        {paces !== undefined ? <span className="text-ink-soft">{paces} m from stop {stop.seq - 1}</span> : null}
+        {paces !== undefined ? (
+          <span className="text-ink-soft">
+            {paces} m from stop {stop.seq - 1}
+          </span>
+        ) : null}
       </div>
       {state.shortWarned ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
-          Stop {stop.seq} has {stop.hits.length} of {state.pointsPerStop} points. Press Next stop again to leave it {stop.hits.length === 0 ? 'uncounted' : 'short'}.
+          Stop {stop.seq} has {stop.hits.length} of {state.pointsPerStop} points. Press Next stop again to
+          leave it {stop.hits.length === 0 ? 'uncounted' : 'short'}.
         </p>
       ) : null}
     </div>

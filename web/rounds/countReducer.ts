@@ -19,10 +19,16 @@ export type CountAction =
 
 export function startCount(round: Pick<Round, 'pointsPerStop' | 'stops'>): CountState {
   const open = round.stops.find((s) => s.doneAt === null) ?? round.stops.at(-1)
-  return { pointsPerStop: round.pointsPerStop, stops: round.stops, current: open?.seq ?? 1, shortWarned: false }
+  return {
+    pointsPerStop: round.pointsPerStop,
+    stops: round.stops,
+    current: open?.seq ?? 1,
+    shortWarned: false,
+  }
 }
 
-export const stopAt = (state: CountState, seq = state.current): Stop | undefined => state.stops.find((s) => s.seq === seq)
+export const stopAt = (state: CountState, seq = state.current): Stop | undefined =>
+  state.stops.find((s) => s.seq === seq)
 
 const withStop = (state: CountState, stop: Stop): CountState => ({
   ...state,
@@ -43,7 +49,9 @@ function undo(state: CountState, stop: Stop): CountState {
 function next(state: CountState, stop: Stop, at: string): CountState {
   if (stop.hits.length < state.pointsPerStop && !state.shortWarned) return { ...state, shortWarned: true }
   const closed = withStop(state, { ...stop, doneAt: stop.hits.length > 0 ? (stop.doneAt ?? at) : null })
-  const after = closed.stops.find((s) => s.seq > stop.seq && s.doneAt === null) ?? closed.stops.find((s) => s.seq > stop.seq)
+  const after =
+    closed.stops.find((s) => s.seq > stop.seq && s.doneAt === null) ??
+    closed.stops.find((s) => s.seq > stop.seq)
   return { ...closed, current: after?.seq ?? stop.seq }
 }
 

@@ -26,4 +26,5 @@ export const flora = (): Flora => {
   return { characters, plants }
 }
 
-export const characterOf = (id: string): Character | undefined => useFlora.getState().characters.find((c) => c.id === id)
+export const characterOf = (id: string): Character | undefined =>
+  useFlora.getState().characters.find((c) => c.id === id)

@@ -29,7 +29,9 @@ export const useOutbox = create<OutboxState>()(
       refused: [],
       post: (letter) => {
         // The first may be on its way: it stays in front, only those behind it are replaced.
-        set((s) => ({ letters: [...s.letters.filter((l, i) => l.key !== letter.key || (i === 0 && draining)), letter] }))
+        set((s) => ({
+          letters: [...s.letters.filter((l, i) => l.key !== letter.key || (i === 0 && draining)), letter],
+        }))
         void get().drain()
       },
       drain: async () => {

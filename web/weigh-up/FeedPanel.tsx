@@ -9,7 +9,22 @@ import { useFlora } from '../stores/floraStore.ts'
 
 const range = (e: Estimate, decimals: number) => `${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)}`
 
-function Line({ name, estimate, unit, decimals = 0 }: { name: string; estimate: Estimate; unit: string; decimals?: number }) {
+function gradeWords(rfv: Estimate): string {
+  const [worst, best] = [hayGrade(rfv.low), hayGrade(rfv.high)]
+  return worst === best ? `about ${best}` : `about ${hayGrade(rfv.middle)}, between ${worst} and ${best}`
+}
+
+function Line({
+  name,
+  estimate,
+  unit,
+  decimals = 0,
+}: {
+  name: string
+  estimate: Estimate
+  unit: string
+  decimals?: number
+}) {
   return (
     <tr className="border-b border-rule/60">
       <th scope="row" className="py-1.5 text-left font-normal">
@@ -44,7 +59,11 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
           className="flex overflow-hidden rounded-xl border border-rule"
         >
           {(['leafy', 'stemmy'] as const).map((g) => (
-            <ToggleGroup.Item key={g} value={g} className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm">
+            <ToggleGroup.Item
+              key={g}
+              value={g}
+              className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
+            >
               {g === 'leafy' ? 'Leafy' : 'Gone to stem'}
             </ToggleGroup.Item>
           ))}
@@ -73,14 +92,14 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
               <Line name="Relative feed value" estimate={made.rfv} unit="" />
             </tbody>
           </table>
-          <p className="mt-2">
-            Cut for hay at this stage it would make about {hayGrade(made.rfv.middle)}, from {hayGrade(made.rfv.low)} to {hayGrade(made.rfv.high)}.
-          </p>
+          <p className="mt-2">Cut for hay at this stage it would make {gradeWords(made.rfv)}.</p>
           <p className="mt-1 text-ink-soft">
             Estimated from the plants met, for {percent(made.known)} of the plants counted
-            {made.leftOut.length > 0 ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}` : ''}. Shares of hits stand for shares of
-            dry matter. Relative feed value: Rohweder, Barnes & Jorgensen 1978. Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell
-            this cut.
+            {made.leftOut.length > 0
+              ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}`
+              : ''}
+            . Shares of hits stand for shares of dry matter. Relative feed value: Rohweder, Barnes & Jorgensen
+            1978. Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
           </p>
         </>
       ) : (

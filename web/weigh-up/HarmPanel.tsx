@@ -18,22 +18,33 @@ export function HarmPanel({ harm, stops, points }: Props) {
     <>
       {harm.bound.ofPoints !== undefined ? (
         <>
-          up to <b>{percent(harm.bound.ofPoints)}</b> of the sward could be such a plant (none in {points} points, if it does not grow in clumps), and{' '}
+          up to <b>{percent(harm.bound.ofPoints)}</b> of the sward could be such a plant (none in {points}{' '}
+          points, if it does not grow in clumps), and{' '}
         </>
       ) : null}
       up to <b>{percent(harm.bound.ofStops)}</b> of places like a stop could hold one (none at {stops} stops)
     </>
   )
   return (
-    <section className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4" aria-labelledby="harm">
+    <section
+      className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4"
+      aria-labelledby="harm"
+    >
       <h2 id="harm" className="text-xl text-harm">
         What could harm
       </h2>
       {harm.found.map((f) => (
         <div key={f.plant} className="mt-2 border-b border-harm/40 pb-2">
           <p className="text-lg">
-            <b>Found: <Link to={`/plants/${f.plant}`} className="underline">{name(f.plant)}</Link></b>, {percent(f.share.estimate)} of the sward
-            {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops} stops.
+            <b>
+              Found:{' '}
+              <Link to={`/plants/${f.plant}`} className="underline">
+                {name(f.plant)}
+              </Link>
+            </b>
+            , {percent(f.share.estimate)} of the sward
+            {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops}{' '}
+            stops.
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5">
@@ -44,7 +55,8 @@ export function HarmPanel({ harm, stops, points }: Props) {
       ))}
       {harm.notFound.length > 0 ? (
         <p className="mt-2">
-          <b>Not found</b>: {harm.notFound.map((id) => name(id).toLowerCase()).join(', ')}. Not found is not the same as not there: of each, {bound}.
+          <b>Not found</b>: {harm.notFound.map((id) => name(id).toLowerCase()).join(', ')}. Not found is not
+          the same as not there: of each, {bound}.
         </p>
       ) : null}
       {harm.unnamed.length > 0 ? (
@@ -54,17 +66,22 @@ export function HarmPanel({ harm, stops, points }: Props) {
       ) : null}
       {harm.cautions.length > 0 ? (
         <details className="mt-2">
-          <summary className="min-h-11 py-2 font-semibold">Cautions with the feed plants, some of which only a test can tell ({harm.cautions.length})</summary>
+          <summary className="min-h-11 py-2 font-semibold">
+            Cautions with the feed plants, some of which only a test can tell ({harm.cautions.length})
+          </summary>
           <ul className="space-y-1.5">
             {harm.cautions.map((c) => (
               <li key={c.plant}>
-                <b>{name(c.plant)}</b>: {c.notes.map((n) => `${n.kind} (${n.who.join(', ')}). ${n.note}`).join(' ')}
+                <b>{name(c.plant)}</b>:{' '}
+                {c.notes.map((n) => `${n.kind} (${n.who.join(', ')}). ${n.note}`).join(' ')}
               </li>
             ))}
           </ul>
         </details>
       ) : null}
-      <p className="mt-3 text-sm">{standingCautions[0]} {standingCautions[3]}</p>
+      <p className="mt-3 text-sm">
+        {standingCautions[0]} {standingCautions[3]}
+      </p>
     </section>
   )
 }

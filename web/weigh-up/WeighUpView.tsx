@@ -27,7 +27,8 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
       </p>
       <h1 className="text-[1.65rem]">What was counted</h1>
       <p className="mt-1">
-        {made.total} {points ? 'points' : 'units of cover'} over {made.stops} {points ? 'stops' : 'plots'}, {made.diversity?.richness ?? 0} plants.
+        {made.total} {points ? 'points' : 'units of cover'} over {made.stops} {points ? 'stops' : 'plots'},{' '}
+        {made.diversity?.richness ?? 0} plants.
       </p>
       {round.source ? <p className="mt-1 text-ink-soft">{round.source}</p> : null}
       <table className="mt-3 w-full">
@@ -48,13 +49,18 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
           {made.taxa.map((t) => (
             <tr key={t.taxon} className="border-b border-rule/60">
               <th scope="row" className="flex items-center gap-2 py-1 text-left font-normal">
-                <GroupMark group={byId.get(t.taxon)?.role === 'toxic' ? 'harm' : t.group} className="size-4" />
+                <GroupMark
+                  group={byId.get(t.taxon)?.role === 'toxic' ? 'harm' : t.group}
+                  className="size-4"
+                />
                 {byId.has(t.taxon) ? (
                   <Link to={`/plants/${t.taxon}`} className="hover:underline">
                     {taxonName(t.taxon, byId)}
                   </Link>
                 ) : (
-                  <span className={t.taxon.startsWith('latin:') ? 'font-plant italic' : ''}>{taxonName(t.taxon, byId)}</span>
+                  <span className={t.taxon.startsWith('latin:') ? 'font-plant italic' : ''}>
+                    {taxonName(t.taxon, byId)}
+                  </span>
                 )}
               </th>
               <td className="text-right">{t.hits}</td>
@@ -85,33 +91,42 @@ function Shares({ weighed }: { weighed: WeighUp }) {
         What it is made of
       </h2>
       <div className="mt-2">
-        <ShareChart rows={rows} label={`Shares: ${rows.map((r) => `${r.name} ${percent(r.share.estimate)}`).join(', ')}`} />
+        <ShareChart
+          rows={rows}
+          label={`Shares: ${rows.map((r) => `${r.name} ${percent(r.share.estimate)}`).join(', ')}`}
+        />
       </div>
-      {made.taxa.length > rows.length ? <p className="text-ink-soft">and {made.taxa.length - rows.length} more in the list on the left.</p> : null}
+      {made.taxa.length > rows.length ? (
+        <p className="text-ink-soft">and {made.taxa.length - rows.length} more in the list on the left.</p>
+      ) : null}
       <ul className="mt-4 grid gap-x-6 sm:grid-cols-2">
         {made.byGroup.map((g) => (
           <li key={g.group} className="flex items-center gap-2 border-b border-rule/60 py-1.5">
             <GroupMark group={g.group} />
             <span className="grow">{groupNames[g.group]}</span>
-            <span className="text-right">
+            <span className="text-right whitespace-nowrap">
               <b>{percent(g.estimate)}</b>
-              <span className="block text-sm leading-tight text-ink-soft">{g.interval ? percentRange(g.interval) : 'no interval from one stop'}</span>
+              <span className="block text-sm leading-tight text-ink-soft">
+                {g.interval ? percentRange(g.interval) : 'no interval from one stop'}
+              </span>
             </span>
           </li>
         ))}
       </ul>
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
-          {made.diversity.richness} plants; Shannon {made.diversity.shannon.toFixed(3)}, Simpson {made.diversity.simpson.toFixed(3)}, as varied as{' '}
-          {made.diversity.effectiveSpecies.toFixed(1)} equally common plants. These describe the plants met, without an error of their own: more stops find
+          {made.diversity.richness} plants; Shannon {made.diversity.shannon.toFixed(3)}, Simpson{' '}
+          {made.diversity.simpson.toFixed(3)}, as varied as {made.diversity.effectiveSpecies.toFixed(1)}{' '}
+          equally common plants. These describe the plants met, without an error of their own: more stops find
           more plants.
         </p>
       ) : null}
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">How these figures are made</summary>
         <p className="max-w-prose">
-          A share is all hits of a plant over all hits (ratio estimate, Cochran 1977). Points of one stop lie close together and are alike, so the stop is the
-          unit of the error. The interval holds the true share 95 times in 100 (Korn & Graubard 1998). Where the stops do not differ at all, exact limits of
+          A share is all hits of a plant over all hits (ratio estimate, Cochran 1977). Points of one stop lie
+          close together and are alike, so the stop is the unit of the error. The interval holds the true
+          share 95 times in 100 (Korn & Graubard 1998). Where the stops do not differ at all, exact limits of
           independent points stand instead (Clopper & Pearson 1934).
         </p>
       </details>
@@ -122,8 +137,17 @@ function Shares({ weighed }: { weighed: WeighUp }) {
 function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
   if (!weighed) return { label: 'Count the first stop', to: `/rounds/${round.id}` }
   const letter = weighed.harm.unnamed[0]
-  if (letter) return { label: `Name unknown ${letter}`, detail: 'it could be harmful', to: `/rounds/${round.id}/name/${letter}` }
-  return { label: 'Hand it over', detail: 'a page for the client, and files', to: `/rounds/${round.id}/hand-over` }
+  if (letter)
+    return {
+      label: `Name unknown ${letter}`,
+      detail: 'it could be harmful',
+      to: `/rounds/${round.id}/name/${letter}`,
+    }
+  return {
+    label: 'Hand it over',
+    detail: 'a page for the client, and files',
+    to: `/rounds/${round.id}/hand-over`,
+  }
 }
 
 /** A round's results: the counts on the left, what follows from them on the right. */
@@ -136,14 +160,26 @@ export function WeighUpView({ round, weighed }: Props) {
       nodes={[
         { id: 'planned', label: 'Planned', detail: `${round.stops.length} stops` },
         { id: 'counted', label: 'Counted', detail: `${done} of ${round.stops.length}` },
-        ...round.unknowns.filter((u) => u.namedAs).map((u) => ({ id: u.letter, label: `Unknown ${u.letter}`, detail: 'named' })),
+        ...round.unknowns
+          .filter((u) => u.namedAs)
+          .map((u) => ({ id: u.letter, label: `Unknown ${u.letter}`, detail: 'named' })),
       ]}
-      left={weighed ? <Counted round={round} weighed={weighed} /> : <h1 className="text-[1.65rem]">Nothing is counted yet</h1>}
+      left={
+        weighed ? (
+          <Counted round={round} weighed={weighed} />
+        ) : (
+          <h1 className="text-[1.65rem]">Nothing is counted yet</h1>
+        )
+      }
       right={
         weighed ? (
           <>
             <Shares weighed={weighed} />
-            <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
+            <HarmPanel
+              harm={weighed.harm}
+              stops={weighed.composition.stops}
+              points={weighed.composition.total}
+            />
             <FeedPanel feed={weighed.feed} />
           </>
         ) : (

@@ -1,0 +1,67 @@
+import { useEffect, useState } from 'react'
+import { Link } from 'react-router'
+import { naturalFrequency } from '@/core/naming/certainty.ts'
+import type { Naming } from '@/core/records/round.ts'
+import { getNamings } from '../api/client.ts'
+import { useFlora } from '../stores/floraStore.ts'
+
+const keys = [
+  ['1 to 9', 'choose a drawn answer'],
+  ['Shift + 1 to 9', 'either of these'],
+  ['?', "can't tell"],
+  ['s', 'how sure'],
+  ['n', 'take the suggested check'],
+  ['/', 'find a plant or a character'],
+  ['c', 'compare the first two'],
+  ['z', 'undo'],
+]
+
+/** The right half before anything was seen: what is open, what was written down last, and the keys. */
+export function StartPanel() {
+  const { plants, byId } = useFlora()
+  const [last, setLast] = useState<Naming[]>([])
+  useEffect(() => {
+    void getNamings().then(
+      (list) => setLast(list.slice(0, 6)),
+      () => undefined,
+    )
+  }, [])
+  const harmful = plants.filter((p) => p.role === 'toxic')
+  return (
+    <>
+      <p className="mt-2 text-lg">
+        All {plants.length} plants of the book are open, {harmful.length} of them poisonous:{' '}
+        {harmful.map((p) => p.commonName.toLowerCase()).join(', ')}. Any part may be looked at first; touch it
+        on the plant.
+      </p>
+      {last.length > 0 ? (
+        <section className="mt-5">
+          <h3 className="text-lg">Written down last</h3>
+          <ul>
+            {last.map((n) => (
+              <li
+                key={n.id}
+                className="flex min-h-11 items-center justify-between gap-3 border-b border-rule/60 py-1"
+              >
+                <Link to={`/plants/${n.plant}`} className="font-plant font-semibold hover:underline">
+                  {byId.get(n.plant)?.commonName ?? n.plant}
+                </Link>
+                <span>{naturalFrequency(n.probability)}</span>
+              </li>
+            ))}
+          </ul>
+        </section>
+      ) : null}
+      <dl className="mt-5 hidden grid-cols-[max-content_1fr] gap-x-4 gap-y-1 min-[901px]:grid">
+        {keys.map(([key, does]) => (
+          <div key={key} className="col-span-2 grid grid-cols-subgrid">
+            <dt>
+              <kbd className="rounded border border-rule bg-sheet px-1.5">{key}</kbd>
+            </dt>
+            <dd>{does}</dd>
+          </div>
+        ))}
+      </dl>
+    </>
+  )
+}

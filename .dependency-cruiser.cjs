@@ -14,7 +14,12 @@ module.exports = {
     only('web-uses-core', 'web', ['web', 'core']),
     only('e2e-drives-the-page', 'e2e', ['e2e']),
     { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '^tests/' }, to: { path: '^tests/' } },
-    { name: 'no-cycles', severity: 'error', from: {}, to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } } },
+    {
+      name: 'no-cycles',
+      severity: 'error',
+      from: {},
+      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+    },
     {
       name: 'core-is-pure',
       severity: 'error',

@@ -18,15 +18,7 @@ export default tseslint.config(
   {
     files: ['core/**/*.ts'],
     rules: {
-      'no-restricted-globals': [
-        'error',
-        'window',
-        'document',
-        'fetch',
-        'process',
-        'localStorage',
-        'setTimeout',
-      ],
+      'no-restricted-globals': ['error', 'window', 'document', 'fetch', 'process', 'localStorage', 'setTimeout'],
       'no-restricted-properties': [
         'error',
         { object: 'Math', property: 'random', message: 'chance is an argument: pass a seeded source' },

@@ -6,8 +6,7 @@ const missing = []
 for (const [where, entry] of Object.entries(packages)) {
   for (const name of Object.keys(entry.optionalDependencies ?? {})) {
     const nested = `${where ? `${where}/` : ''}node_modules/${name}`
-    if (!packages[nested] && !packages[`node_modules/${name}`])
-      missing.push(`${where || 'the project'} needs ${name}`)
+    if (!packages[nested] && !packages[`node_modules/${name}`]) missing.push(`${where || 'the project'} needs ${name}`)
   }
 }
 if (missing.length > 0) {

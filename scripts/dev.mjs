@@ -4,10 +4,7 @@ import { installPackages, root } from './prepare.mjs'
 
 installPackages()
 const start = (args) => spawn(process.execPath, args, { cwd: root, stdio: 'inherit' })
-const children = [
-  start(['--watch', '--import', 'tsx', 'server/main.ts']),
-  start(['node_modules/vite/bin/vite.js']),
-]
+const children = [start(['--watch', '--import', 'tsx', 'server/main.ts']), start(['node_modules/vite/bin/vite.js'])]
 const stop = () => children.forEach((c) => c.kill('SIGTERM'))
 process.on('SIGINT', stop)
 process.on('SIGTERM', stop)

@@ -73,14 +73,7 @@ export function build() {
     must('The flora check', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
     const vite = at('node_modules/vite/bin/vite.js')
     must('Building the pages', process.execPath, [vite, 'build', '--logLevel', 'warn'])
-    must('Building the server', process.execPath, [
-      vite,
-      'build',
-      '-c',
-      'vite.server.config.ts',
-      '--logLevel',
-      'warn',
-    ])
+    must('Building the server', process.execPath, [vite, 'build', '-c', 'vite.server.config.ts', '--logLevel', 'warn'])
   })
 }
 

@@ -69,8 +69,7 @@ const fescue = [
 
 const desktop = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
-const idOf = async (title) =>
-  (await (await fetch(`${address}/api/rounds`)).json()).find((r) => r.title === title).id
+const idOf = async (title) => (await (await fetch(`${address}/api/rounds`)).json()).find((r) => r.title === title).id
 
 const shots = {
   rounds: { size: desktop, go: (p) => p.goto(`${address}/rounds`) },

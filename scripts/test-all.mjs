@@ -8,8 +8,7 @@ process.env.NO_COLOR = '1'
 installPackages()
 const bin = (name) => join(root, 'node_modules/.bin', name)
 const reports = join(root, 'reports')
-for (const old of ['unit.json', 'e2e.json', 'e2e-data'])
-  rmSync(join(reports, old), { recursive: true, force: true })
+for (const old of ['unit.json', 'e2e.json', 'e2e-data']) rmSync(join(reports, old), { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
 let passed = 0
@@ -45,9 +44,7 @@ function chromium() {
     }).status === 0
   if (apt(['update', '-qq'])) apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium'])
   if (existsSync(path)) return true
-  console.error(
-    'Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.',
-  )
+  console.error('Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.')
   return false
 }
 

@@ -45,10 +45,7 @@ function pages(app: Express, dist: string): void {
   const file = join(dist, 'index.html')
   if (!existsSync(file)) return
   const html = readFileSync(file, 'utf8')
-  app.use(
-    '/assets',
-    express.static(join(dist, 'assets'), { fallthrough: false, immutable: true, maxAge: '1y' }),
-  )
+  app.use('/assets', express.static(join(dist, 'assets'), { fallthrough: false, immutable: true, maxAge: '1y' }))
   app.use(express.static(dist, { index: false }))
   app.get('/{*path}', (_req, res) => {
     res

@@ -23,57 +23,18 @@ const hairs = (half: number, from: number, long: number): Drawing => {
     const x = 50 - half + (2 * half * i) / (count - 1)
     const lean = (x - 50) * 0.08 + ((i % 3) - 1)
     return brush(
-      [
-        [x, from],
-        [x + lean * 0.5, from - long * 0.6],
-        [x + lean, from - long],
-      ],
+      [[x, from], [x + lean * 0.5, from - long * 0.6], [x + lean, from - long]],
       [1.3, 1, 0.4],
     )
   })
 }
 
 const tops: Record<string, Point[]> = {
-  'flat-topped': [
-    [-1, 1],
-    [1, 1],
-  ],
-  rounded: [
-    [-1, 0.45],
-    [-0.6, 0.85],
-    [0, 1],
-    [0.6, 0.85],
-    [1, 0.45],
-  ],
-  pointed: [
-    [-1, 0.3],
-    [-0.4, 0.6],
-    [0, 1],
-    [0.4, 0.6],
-    [1, 0.3],
-  ],
-  ragged: [
-    [-1, 0.6],
-    [-0.75, 0.9],
-    [-0.55, 0.62],
-    [-0.2, 1],
-    [0, 0.66],
-    [0.3, 0.95],
-    [0.55, 0.6],
-    [0.8, 0.86],
-    [1, 0.55],
-  ],
-  'toothed-or-notched': [
-    [-1, 0.5],
-    [-0.78, 0.95],
-    [-0.6, 0.6],
-    [-0.3, 0.92],
-    [0, 1],
-    [0.3, 0.92],
-    [0.6, 0.6],
-    [0.78, 0.95],
-    [1, 0.5],
-  ],
+  'flat-topped': [[-1, 1], [1, 1]],
+  rounded: [[-1, 0.45], [-0.6, 0.85], [0, 1], [0.6, 0.85], [1, 0.45]],
+  pointed: [[-1, 0.3], [-0.4, 0.6], [0, 1], [0.4, 0.6], [1, 0.3]],
+  ragged: [[-1, 0.6], [-0.75, 0.9], [-0.55, 0.62], [-0.2, 1], [0, 0.66], [0.3, 0.95], [0.55, 0.6], [0.8, 0.86], [1, 0.55]],
+  'toothed-or-notched': [[-1, 0.5], [-0.78, 0.95], [-0.6, 0.6], [-0.3, 0.92], [0, 1], [0.3, 0.92], [0.6, 0.6], [0.78, 0.95], [1, 0.5]],
 }
 
 function ligule(type: string, half: number, heightUnits: number, shape: string): Drawing {
@@ -82,10 +43,7 @@ function ligule(type: string, half: number, heightUnits: number, shape: string):
   const high = type === 'fringed-membrane' ? heightUnits * 0.6 : heightUnits
   const top = (tops[shape] ?? tops.rounded!).map(([x, y]): Point => [50 + x * half, JOINT - high * y])
   const outline = closed([50 - half, JOINT], ...top, [50 + half, JOINT], [50, JOINT + 2])
-  const membrane: Mark[] = [
-    { d: outline, ink: 'paper' },
-    { d: outline, ink: 'line' },
-  ]
+  const membrane: Mark[] = [{ d: outline, ink: 'paper' }, { d: outline, ink: 'line' }]
   return type === 'fringed-membrane'
     ? [...membrane, ...hairs(half, JOINT - high, Math.max(4, heightUnits * 0.5))]
     : membrane
@@ -103,10 +61,7 @@ function auricles(kind: string | undefined, half: number): Drawing {
       [x + s * long * 0.45, JOINT + 4],
       [x, JOINT + 4],
     ])
-    return [
-      { d: shape, ink: 'leaf' },
-      { d: shape, ink: 'line' },
-    ]
+    return [{ d: shape, ink: 'leaf' }, { d: shape, ink: 'line' }]
   })
 }
 
@@ -114,21 +69,14 @@ function midrib(kind: string | undefined, half: number): Drawing {
   if (kind === 'white-stripe') {
     const w = Math.max(1.6, half * 0.2)
     const stripe = closed([50 - w, JOINT - 2], [50 - w * 0.6, 2], [50 + w * 0.6, 2], [50 + w, JOINT - 2])
-    return [
-      { d: stripe, ink: 'paper' },
-      { d: stripe, ink: 'fine' },
-    ]
+    return [{ d: stripe, ink: 'paper' }, { d: stripe, ink: 'fine' }]
   }
   if (kind === 'double-line')
     return [-1.1, 1.1].map((x) => ({ d: straight([50 + x, JOINT], [50 + x, 4]), ink: 'line' as const }))
   if (kind === 'single-keel')
     return [
       brush(
-        [
-          [50, JOINT],
-          [50, 30],
-          [50, 3],
-        ],
+        [[50, JOINT], [50, 30], [50, 3]],
         [2.2, 1.8, 1],
       ),
     ]
@@ -163,19 +111,11 @@ export function collarPortrait(plant: Plant, stage: Stage): Drawing | undefined 
     ...midrib(usual(plant, 'blade.midrib', stage), half),
     ...[-1, 1].flatMap((s) => [
       brush(
-        [
-          [50 + s * half, JOINT],
-          [50 + s * half * 0.88, 30],
-          [50 + s * narrow, 2],
-        ],
+        [[50 + s * half, JOINT], [50 + s * half * 0.88, 30], [50 + s * narrow, 2]],
         [2, 1.8, 1],
       ),
       brush(
-        [
-          [50 + s * half, JOINT],
-          [50 + s * half * 0.96, 80],
-          [50 + s * half * 0.92, 99],
-        ],
+        [[50 + s * half, JOINT], [50 + s * half * 0.96, 80], [50 + s * half * 0.92, 99]],
         [2, 1.8, 1.4],
       ),
     ]),
@@ -187,11 +127,7 @@ export function collarPortrait(plant: Plant, stage: Stage): Drawing | undefined 
     ),
     ...auricles(usual(plant, 'auricles', stage), half),
     brush(
-      [
-        [50 - half, JOINT],
-        [50, JOINT + 2],
-        [50 + half, JOINT],
-      ],
+      [[50 - half, JOINT], [50, JOINT + 2], [50 + half, JOINT]],
       [1.8, 2.2, 1.8],
     ),
   ]

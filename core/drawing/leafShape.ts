@@ -33,10 +33,7 @@ export function leafOutline({ length, width, profile, teeth, notch = 0 }: LeafFo
         cut = teeth.depth * (teeth.forward ? 1 - phase : Math.abs(phase - 0.5) * 2)
         lean = teeth.forward ? phase * 0.012 : 0
       }
-      return [
-        length * (t + lean) - notch * length * Math.max(0, t - 0.86) * 7.1 * (1 - plain),
-        sign * (width / 2) * plain * (1 - cut),
-      ]
+      return [length * (t + lean) - notch * length * Math.max(0, t - 0.86) * 7.1 * (1 - plain), sign * (width / 2) * plain * (1 - cut)]
     })
   const upper = side(-1)
   const lower = side(1).reverse()
@@ -60,31 +57,12 @@ export function leaf(form: LeafForm, base: Point, degrees: number, look: LeafLoo
     { d: closed(...outline), ink: 'line' },
   ]
   const on = (points: Point[]) => placed(points, base, degrees)
-  if (look.midrib !== false)
-    marks.push(
-      brush(
-        on([
-          [0, 0],
-          [form.length * 0.5, 0],
-          [form.length * 0.96, 0],
-        ]),
-        [1.8, 1.2, 0.4],
-      ),
-    )
+  if (look.midrib !== false) marks.push(brush(on([[0, 0], [form.length * 0.5, 0], [form.length * 0.96, 0]]), [1.8, 1.2, 0.4]))
   for (let i = 1; i <= (look.veins ?? 0); i++) {
     const t = i / ((look.veins ?? 0) + 1)
     const half = (form.width / 2) * form.profile(Math.min(1, t + 0.12)) * 0.8
     for (const sign of [1, -1] as const)
-      marks.push({
-        d: smooth(
-          on([
-            [form.length * t, 0],
-            [form.length * (t + 0.07), sign * half * 0.5],
-            [form.length * (t + 0.12), sign * half],
-          ]),
-        ),
-        ink: 'fine',
-      })
+      marks.push({ d: smooth(on([[form.length * t, 0], [form.length * (t + 0.07), sign * half * 0.5], [form.length * (t + 0.12), sign * half]])), ink: 'fine' })
   }
   return marks
 }

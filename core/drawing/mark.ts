@@ -46,10 +46,7 @@ export function along(points: Point[], perSpan = 8): Point[] {
       const t = s / perSpan
       const bend = (k: 0 | 1) => {
         const [a, b, c, d] = [p(i - 1)[k], p(i)[k], p(i + 1)[k], p(i + 2)[k]]
-        return (
-          0.5 *
-          (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t)
-        )
+        return 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t)
       }
       out.push([bend(0), bend(1)])
     }
@@ -74,10 +71,7 @@ export function brush(points: Point[], widths: [number, number, number] = [1.2, 
     const [bx, by] = spine[Math.min(spine.length - 1, i + 1)]!
     const long = Math.hypot(bx - ax, by - ay) || 1
     const t = i / (spine.length - 1)
-    const width =
-      t < 0.5
-        ? widths[0] + (widths[1] - widths[0]) * t * 2
-        : widths[1] + (widths[2] - widths[1]) * (t - 0.5) * 2
+    const width = t < 0.5 ? widths[0] + (widths[1] - widths[0]) * t * 2 : widths[1] + (widths[2] - widths[1]) * (t - 0.5) * 2
     const [nx, ny] = [(-(by - ay) / long) * (width / 2), ((bx - ax) / long) * (width / 2)]
     left.push([x + nx, y + ny])
     right.push([x - nx, y - ny])

@@ -59,8 +59,7 @@ export function mixtureFeed(
   const met = [...new Set(sums.flatMap((m) => [...m.keys()]))].filter((t) => t !== 'bare' && t !== 'litter')
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
   if (valued.length === 0) return undefined
-  const amount = (list: Taxon[]) =>
-    sums.reduce((s, m) => s + list.reduce((a, t) => a + (m.get(t) ?? 0), 0), 0)
+  const amount = (list: Taxon[]) => sums.reduce((s, m) => s + list.reduce((a, t) => a + (m.get(t) ?? 0), 0), 0)
   const rows = sums.map((m) => valued.map((t) => m.get(t) ?? 0))
   const feeds = valued.map((t) => plants.get(t)!.feed![growth])
 

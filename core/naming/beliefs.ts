@@ -53,8 +53,7 @@ export function believe(compiled: CompiledFlora, context: Context, observations:
       (o) =>
         look.group !== undefined &&
         o.group === look.group &&
-        (o.spread > look.spread ||
-          (o.spread === look.spread && o.observation.character < look.observation.character)),
+        (o.spread > look.spread || (o.spread === look.spread && o.observation.character < look.observation.character)),
     ).length
     const weight = 1 / (1 + stronger)
     let mean = 0

@@ -76,9 +76,7 @@ function sizeEdges(character: Character): number[] {
   const [low, high] = character.range ?? [0, 1000]
   const from = Math.log(Math.max(low, high / 400))
   const to = Math.log(high)
-  const inner = Array.from({ length: SIZE_BINS - 1 }, (_, i) =>
-    Math.exp(from + ((to - from) * (i + 1)) / SIZE_BINS),
-  )
+  const inner = Array.from({ length: SIZE_BINS - 1 }, (_, i) => Math.exp(from + ((to - from) * (i + 1)) / SIZE_BINS))
   return [0, ...inner, high * 10]
 }
 
@@ -151,16 +149,12 @@ function compileCharacter(character: Character, plants: Plant[], stage: Stage): 
   return table
 }
 
-function carefulAnswers(
-  { character, outcomes: n, truth, status }: CharacterTable,
-  stage: Stage,
-): Float64Array {
+function carefulAnswers({ character, outcomes: n, truth, status }: CharacterTable, stage: Stage): Float64Array {
   const confusion = confusionMatrix(character, 'sure', stage)
   const answers = new Float64Array(truth.length)
   for (let r = 0; r < status.length; r++)
     for (let t = 0; t < n; t++)
-      for (let s = 0; s < n; s++)
-        answers[r * n + s] = answers[r * n + s]! + truth[r * n + t]! * confusion[t]![s]!
+      for (let s = 0; s < n; s++) answers[r * n + s] = answers[r * n + s]! + truth[r * n + t]! * confusion[t]![s]!
   return answers
 }
 

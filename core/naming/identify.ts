@@ -39,8 +39,7 @@ export function decidingCheck(a: Plant, b: Plant): { check: string; why: string 
 function decisivelyExcluded(compiled: CompiledFlora, beliefs: Beliefs, harmful: Plant): boolean {
   const row = compiled.plantIndex.get(harmful.id)!
   const deciding = new Set(harmful.lookalikes.map((l) => l.check))
-  for (const p of compiled.plants)
-    for (const l of p.lookalikes) if (l.plant === harmful.id) deciding.add(l.check)
+  for (const p of compiled.plants) for (const l of p.lookalikes) if (l.plant === harmful.id) deciding.add(l.check)
   return beliefs.weighed.some(
     ({ observation: o, bits }) =>
       deciding.has(o.character) && (o.sureness ?? 'sure') === 'sure' && bits[row]! <= DECISIVE_BITS,
@@ -74,17 +73,11 @@ function decidingFirst(
   return [first, ...next.filter((n) => n.character !== named.check)]
 }
 
-function verdictOf(
-  compiled: CompiledFlora,
-  candidates: Candidate[],
-  notInBook: number,
-  open: Plant[],
-): Verdict {
+function verdictOf(compiled: CompiledFlora, candidates: Candidate[], notInBook: number, open: Plant[]): Verdict {
   const name = (id: string) => compiled.plants[compiled.plantIndex.get(id)!]!.commonName
   const [first] = candidates
   const said = (c: Candidate) => `${name(c.plant)}, ${naturalFrequency(c.probability)}`
-  if (notInBook >= 0.5)
-    return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
+  if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
   if (!first) return { kind: 'open', text: 'The book is empty.' }
   const others = open.filter((h) => h.id !== first.plant)
   const leadIsHarmful = compiled.plants[compiled.plantIndex.get(first.plant)!]!.role === 'toxic'
@@ -118,11 +111,7 @@ function verdictOf(
  *
  * @throws nothing for observations whose ids and states were checked against the flora before
  */
-export function identify(
-  compiled: CompiledFlora,
-  context: Context,
-  observations: Observation[],
-): Identification {
+export function identify(compiled: CompiledFlora, context: Context, observations: Observation[]): Identification {
   const beliefs = believe(compiled, context, observations)
   const candidates = orderedCandidates(compiled, beliefs)
   let notInBook = 0
@@ -131,9 +120,7 @@ export function identify(
     .filter((p, r) => p.role === 'toxic' && beliefs.posterior[r]! >= HARM_OPEN_FROM)
     .filter((p) => !decisivelyExcluded(compiled, beliefs, p))
     .sort(
-      (a, b) =>
-        beliefs.posterior[compiled.plantIndex.get(b.id)!]! -
-        beliefs.posterior[compiled.plantIndex.get(a.id)!]!,
+      (a, b) => beliefs.posterior[compiled.plantIndex.get(b.id)!]! - beliefs.posterior[compiled.plantIndex.get(a.id)!]!,
     )
   const observed = new Set(observations.map((o) => o.character))
   const lead = compiled.plants[compiled.plantIndex.get(candidates[0]!.plant)!]!

@@ -45,12 +45,7 @@ function shareWithPart(table: CharacterTable, belief: Float64Array): number {
 }
 
 /** Belief folded to "harmful or not", keeping the rows: what a look says of harm alone. */
-function harmBits(
-  compiled: CompiledFlora,
-  chances: Float64Array,
-  outcomes: number,
-  belief: Float64Array,
-): number {
+function harmBits(compiled: CompiledFlora, chances: Float64Array, outcomes: number, belief: Float64Array): number {
   let bits = 0
   const toxic = compiled.plants.map((p) => p.role === 'toxic')
   let prob = 0
@@ -76,12 +71,7 @@ function harmBits(
  *
  * @param observed ids of characters already answered (can't tell included)
  */
-export function nextChecks(
-  compiled: CompiledFlora,
-  beliefs: Beliefs,
-  observed: Set<string>,
-  limit = 10,
-): NextCheck[] {
+export function nextChecks(compiled: CompiledFlora, beliefs: Beliefs, observed: Set<string>, limit = 10): NextCheck[] {
   const groupsSeen = new Map<string, number>()
   for (const { observation } of beliefs.weighed) {
     const group = compiled.flora.characters[compiled.characterIndex.get(observation.character)!]!.group

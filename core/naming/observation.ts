@@ -37,12 +37,7 @@ export function likelihoods(compiled: CompiledFlora, stage: Stage, o: Observatio
     : stateLikelihoods(table, o.states, sureness, stage)
 }
 
-function stateLikelihoods(
-  table: CharacterTable,
-  answered: string[],
-  sureness: Sureness,
-  stage: Stage,
-): Float64Array {
+function stateLikelihoods(table: CharacterTable, answered: string[], sureness: Sureness, stage: Stage): Float64Array {
   const states = table.character.states ?? []
   const confusion = confusionMatrix(table.character, sureness, stage)
   // Chance of the answer given each true state; an either/or answer adds its states up.
@@ -57,12 +52,7 @@ function stateLikelihoods(
   return out
 }
 
-function sizeLikelihoods(
-  table: CharacterTable,
-  compiled: CompiledFlora,
-  mm: number,
-  sureness: Sureness,
-): Float64Array {
+function sizeLikelihoods(table: CharacterTable, compiled: CompiledFlora, mm: number, sureness: Sureness): Float64Array {
   const { widen, blunder } = measuringError(sureness)
   const [low, high] = table.character.range ?? [0, 1000]
   const anySize = 1 / Math.log(high / Math.max(low, high / 400))

@@ -50,8 +50,6 @@ export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const total = weights.reduce((a, b) => a + b, 0)
   const out = new Float64Array(compiled.rows)
   weights.forEach((w, r) => (out[r] = (w / total) * (1 - NOT_IN_BOOK_PRIOR)))
-  compiled.strangers.forEach(
-    (form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]),
-  )
+  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]))
   return out
 }

@@ -73,8 +73,7 @@ export function composition(
   const totals = sums.map((m) => [...m.values()].reduce((a, b) => a + b, 0))
   const whole = stops.every((s) => s.hits.every((h) => Number.isInteger(h.amount)))
   const taxa = [...new Set(sums.flatMap((m) => [...m.keys()]))]
-  const counts = (of: (m: Map<Taxon, number>) => number) =>
-    sums.map((m, i) => ({ hits: of(m), points: totals[i]! }))
+  const counts = (of: (m: Map<Taxon, number>) => number) => sums.map((m, i) => ({ hits: of(m), points: totals[i]! }))
 
   const list = taxa.map((taxon): TaxonShare => {
     const here = counts((m) => m.get(taxon) ?? 0)

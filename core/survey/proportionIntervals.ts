@@ -4,8 +4,7 @@ import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
 import type { Interval } from './clusterRatio.ts'
 
 function checkCounts(x: number, n: number): void {
-  if (!(n > 0) || !(x >= 0 && x <= n))
-    throw new RangeError(`hits must be 0 to n, and n above 0: ${x} of ${n}`)
+  if (!(n > 0) || !(x >= 0 && x <= n)) throw new RangeError(`hits must be 0 to n, and n above 0: ${x} of ${n}`)
 }
 
 /**
@@ -52,8 +51,7 @@ export function noneFoundUpperBound(n: number, conf = 0.95): number {
  * @throws RangeError
  */
 export function poissonLimits({ found, area, conf = 0.95 }: { found: number; area: number; conf?: number }) {
-  if (!(found >= 0) || !(area > 0))
-    throw new RangeError(`found must be 0 or more and area above 0: ${found}, ${area}`)
+  if (!(found >= 0) || !(area > 0)) throw new RangeError(`found must be 0 or more and area above 0: ${found}, ${area}`)
   const a = (1 - conf) / 2
   const low = found === 0 ? 0 : gammaQuantile(a, found, 1) / area
   return {

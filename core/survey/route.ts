@@ -20,8 +20,7 @@ export interface Route {
 export const areaHa = (boundary: Polygon): number => area(boundary) / 10_000
 
 /** Metres between two positions. */
-export const metresBetween = (a: Position, b: Position): number =>
-  distance(point(a), point(b), { units: 'meters' })
+export const metresBetween = (a: Position, b: Position): number => distance(point(a), point(b), { units: 'meters' })
 
 /** Where the line from one side to the other, at a share of the paddock's width, lies inside the boundary. */
 function insideSpan(boundary: Polygon, lon: number): [number, number] | undefined {
@@ -62,9 +61,7 @@ export function wRoute(boundary: Polygon, count: number): Route {
   const lengthM = length(line, { units: 'meters' })
   for (let tried = count; tried <= count * 4 + 20; tried++) {
     const spacing = lengthM / tried
-    const stops = Array.from({ length: tried }, (_, i) =>
-      along(line, spacing * (i + 0.5), { units: 'meters' }),
-    )
+    const stops = Array.from({ length: tried }, (_, i) => along(line, spacing * (i + 0.5), { units: 'meters' }))
       .filter((p) => booleanPointInPolygon(p, boundary))
       .map((p) => p.geometry.coordinates as Position)
     if (stops.length >= count) return { stops: stops.slice(0, count), line: turns, lengthM }

@@ -41,14 +41,6 @@ export function stopsNeeded({
 }
 
 /** More stops needed for the half width, from the error met so far; 0 when there are enough. */
-export function moreStops({
-  se,
-  stops,
-  halfWidth,
-}: {
-  se: number
-  stops: number
-  halfWidth: number
-}): number {
+export function moreStops({ se, stops, halfWidth }: { se: number; stops: number; halfWidth: number }): number {
   return Math.max(0, stopsNeeded({ sd: se * Math.sqrt(stops), halfWidth }) - stops)
 }

@@ -22,11 +22,7 @@ export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
  * @param random makes a fresh seeded source per use, so that each figure is the same each time it is shown
  * @returns undefined while nothing is counted
  */
-export function weighUp(
-  round: Round,
-  plants: Map<string, Plant>,
-  random: () => () => number,
-): WeighUp | undefined {
+export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
   const named = namedLetters(round)
   const made = composition(round.stops, named, plants)
   if (!made) return undefined

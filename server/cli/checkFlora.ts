@@ -7,6 +7,4 @@ if (problems.length > 0) {
   process.exit(1)
 }
 const cells = flora.plants.reduce((n, p) => n + Object.keys(p.characters).length, 0)
-console.log(
-  `${flora.plants.length} plants, ${flora.characters.length} characters, ${cells} cells: nothing to mend`,
-)
+console.log(`${flora.plants.length} plants, ${flora.characters.length} characters, ${cells} cells: nothing to mend`)

@@ -17,9 +17,7 @@ try {
   const db = await openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
   await migrate(db)
   const done = await importDune(db, loadFlora())
-  console.log(
-    `Loaded 20 plots of ${done.species} species, ${done.linked} of them in the book. Round ${done.roundId}.`,
-  )
+  console.log(`Loaded 20 plots of ${done.species} species, ${done.linked} of them in the book. Round ${done.roundId}.`)
   await db.close()
   unlock()
 } catch (error) {

@@ -5,9 +5,7 @@ import { randomUUID } from 'node:crypto'
 /** Another process holds the data folder. Two on one folder would damage it without a word. */
 export class FolderInUse extends Error {
   constructor(folder: string, pid: number) {
-    super(
-      `The data folder ${folder} is open in process ${pid}. Close that one first, or start with another DATA_DIR.`,
-    )
+    super(`The data folder ${folder} is open in process ${pid}. Close that one first, or start with another DATA_DIR.`)
   }
 }
 

@@ -61,16 +61,7 @@ export async function getRound(db: Sql, id: string): Promise<Round | undefined> 
 
 export type NewRound = Pick<
   Round,
-  | 'id'
-  | 'paddockId'
-  | 'title'
-  | 'method'
-  | 'purpose'
-  | 'plannedOn'
-  | 'pointsPerStop'
-  | 'route'
-  | 'source'
-  | 'stops'
+  'id' | 'paddockId' | 'title' | 'method' | 'purpose' | 'plannedOn' | 'pointsPerStop' | 'route' | 'source' | 'stops'
 >
 
 /** Add a round with its planned stops; a second call with the same id changes nothing. */
@@ -129,12 +120,7 @@ export async function putStop(db: Db, roundId: string, stop: Stop): Promise<void
 }
 
 /** Keep a letter, or give it its name (null takes the name away again). */
-export async function putUnknown(
-  db: Sql,
-  roundId: string,
-  letter: string,
-  namedAs: string | null,
-): Promise<void> {
+export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {
   await db.query(
     `insert into unknown (round_id, letter, named_as) values ($1, $2, $3)
      on conflict (round_id, letter) do update set named_as = excluded.named_as`,

@@ -28,10 +28,7 @@ function plantOfName(flora: Flora, scientificName: string): string | undefined {
  *
  * @returns id of the round and how many of its species the book knows
  */
-export async function importDune(
-  db: Db,
-  flora: Flora,
-): Promise<{ roundId: string; species: number; linked: number }> {
+export async function importDune(db: Db, flora: Flora): Promise<{ roundId: string; species: number; linked: number }> {
   const table = JSON.parse(readFileSync(join(projectRoot, 'server/demo/dune.json'), 'utf8')) as CoverTable
   const taxa = table.species.map((name) => plantOfName(flora, name) ?? latinTaxon(name))
   const holdingId = fixedId('open-data')

@@ -11,8 +11,7 @@ const SHAPE = 2
 export function contentHash(floraFolder: string): string {
   const hash = createHash('sha1').update(String(SHAPE))
   const files = readdirSync(floraFolder, { recursive: true, withFileTypes: true }).filter((f) => f.isFile())
-  for (const path of files.map((f) => join(f.parentPath, f.name)).sort())
-    hash.update(path).update(readFileSync(path))
+  for (const path of files.map((f) => join(f.parentPath, f.name)).sort()) hash.update(path).update(readFileSync(path))
   return hash.digest('hex')
 }
 

@@ -21,18 +21,9 @@ import { lifeForms, roles, type LifeForm, type Role } from '@/core/naming/flora.
 const ID = /^[a-z][a-z0-9-]*$/
 
 class FeedRangeFile {
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) cp!: [
-    number,
-    number,
-  ]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) adf!: [
-    number,
-    number,
-  ]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) ndf!: [
-    number,
-    number,
-  ]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) cp!: [number, number]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) adf!: [number, number]
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) ndf!: [number, number]
 }
 
 class FeedFile {

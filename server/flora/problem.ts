@@ -11,9 +11,7 @@ export interface FloraProblem {
 
 /** The ids of a list that are nearest to a mistyped one. */
 export function nearest(typed: string, allowed: readonly string[], count = 3): string[] {
-  return [...allowed]
-    .sort((a, b) => distance(typed, a) - distance(typed, b) || (a < b ? -1 : 1))
-    .slice(0, count)
+  return [...allowed].sort((a, b) => distance(typed, a) - distance(typed, b) || (a < b ? -1 : 1)).slice(0, count)
 }
 
 /** Line (from 1) at which a path of a YAML document stands, or that of its nearest parent that does. */

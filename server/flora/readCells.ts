@@ -30,8 +30,7 @@ function readStates(value: unknown, character: Character, path: string[], say: S
   const given: Record<string, unknown> =
     typeof value === 'string' ? { [value]: 'always' } : ((value ?? {}) as Record<string, unknown>)
   const words: Record<string, FrequencyWord> = {}
-  if (typeof given !== 'object' || Object.keys(given).length === 0)
-    say(path, `${character.id}: no state is given`)
+  if (typeof given !== 'object' || Object.keys(given).length === 0) say(path, `${character.id}: no state is given`)
   for (const [state, word] of Object.entries(given)) {
     if (!states.includes(state))
       say(
@@ -39,10 +38,7 @@ function readStates(value: unknown, character: Character, path: string[], say: S
         `${character.id} has no state "${state}"; allowed: ${states.join(', ')} (nearest: ${nearest(state, states, 1)[0]})`,
       )
     else if (!frequencyWords.includes(word as FrequencyWord))
-      say(
-        [...path, state],
-        `"${String(word)}" is not a frequency word; allowed: ${frequencyWords.join(', ')}`,
-      )
+      say([...path, state], `"${String(word)}" is not a frequency word; allowed: ${frequencyWords.join(', ')}`)
     else words[state] = word as FrequencyWord
   }
   return { kind: 'states', words }
@@ -60,10 +56,7 @@ export function readCells(
   for (const [id, value] of Object.entries(block)) {
     const character = known.get(id)
     if (!character) {
-      say(
-        [...path, id],
-        `there is no character "${id}"; nearest: ${nearest(id, [...known.keys()]).join(', ')}`,
-      )
+      say([...path, id], `there is no character "${id}"; nearest: ${nearest(id, [...known.keys()]).join(', ')}`)
       continue
     }
     const read = character.states ? readStates : readRange

@@ -51,10 +51,7 @@ function noneWhere(given: Record<string, string> | undefined): Pick<Character, '
 }
 
 /** Read the vocabulary of characters: parts, then characters, in the order an advisor looks. */
-export function readCharacters(
-  name: string,
-  text: string,
-): { characters: Character[]; problems: FloraProblem[] } {
+export function readCharacters(name: string, text: string): { characters: Character[]; problems: FloraProblem[] } {
   const counter = new LineCounter()
   const doc = parseDocument(text, { lineCounter: counter })
   const problems: FloraProblem[] = doc.errors.map((e) => ({

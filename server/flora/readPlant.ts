@@ -68,14 +68,10 @@ export function readPlant(
   const raw: unknown = doc.toJS()
   if (typeof raw !== 'object' || raw === null || Array.isArray(raw))
     return {
-      problems: [
-        { file: name, line: 1, message: 'a plant file holds keys and values, such as "id: tall-fescue"' },
-      ],
+      problems: [{ file: name, line: 1, message: 'a plant file holds keys and values, such as "id: tall-fescue"' }],
     }
   const file = plainToInstance(PlantFile, raw)
-  for (const { path, message } of flatten(
-    validateSync(file, { whitelist: true, forbidNonWhitelisted: true }),
-  ))
+  for (const { path, message } of flatten(validateSync(file, { whitelist: true, forbidNonWhitelisted: true })))
     say(
       path.map((p) => (/^\d+$/.test(p) ? Number(p) : p)),
       message,
@@ -97,10 +93,8 @@ export function readPlant(
   }
   const known = new Set(characters.map((c) => c.id))
   ;(file.lookalikes ?? []).forEach((l, i) => {
-    if (!known.has(l.check))
-      say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)
+    if (!known.has(l.check)) say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)
   })
-  if (name.replace(/\.yaml$/, '') !== file.id)
-    say(['id'], `the id "${file.id}" must be the file's name without .yaml`)
+  if (name.replace(/\.yaml$/, '') !== file.id) say(['id'], `the id "${file.id}" must be the file's name without .yaml`)
   return problems.length > 0 ? { problems } : { plant: toPlant(file, cells, stageCells), problems }
 }

@@ -25,10 +25,8 @@ const sqlStates: Record<string, Known> = {
 function known(error: unknown): Known | undefined {
   if (error instanceof HttpError) return error
   const e = error as { type?: string; status?: number; code?: string }
-  if (e.type === 'entity.parse.failed')
-    return { status: 400, code: 'invalid', message: 'The body is not JSON.' }
-  if (e.type === 'entity.too.large')
-    return { status: 413, code: 'too-large', message: 'The body is too large.' }
+  if (e.type === 'entity.parse.failed') return { status: 400, code: 'invalid', message: 'The body is not JSON.' }
+  if (e.type === 'entity.too.large') return { status: 413, code: 'too-large', message: 'The body is too large.' }
   if (typeof e.status === 'number' && e.status >= 400 && e.status < 500)
     return { status: e.status, code: 'invalid', message: 'The request could not be read.' }
   return e.code ? sqlStates[e.code] : undefined

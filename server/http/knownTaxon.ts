@@ -9,8 +9,7 @@ import { badRequest } from './httpError.ts'
  * @throws HttpError 400 with the nearest plant ids
  */
 export function knownTaxon(taxon: string, flora: Flora, field: string): Taxon {
-  const other =
-    taxon === BARE || taxon === LITTER || /^unknown:[A-Z]$/.test(taxon) || /^latin:\S.{0,180}$/u.test(taxon)
+  const other = taxon === BARE || taxon === LITTER || /^unknown:[A-Z]$/.test(taxon) || /^latin:\S.{0,180}$/u.test(taxon)
   if (other || flora.plants.some((p) => p.id === taxon)) return taxon
   const ids = flora.plants.map((p) => p.id)
   throw badRequest(

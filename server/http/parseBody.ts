@@ -5,11 +5,7 @@ import { badRequest } from './httpError.ts'
 
 function firstProblem(errors: ValidationError[], path = ''): { field: string; message: string } | undefined {
   for (const e of errors) {
-    const field = /^\d+$/.test(e.property)
-      ? `${path}[${e.property}]`
-      : path
-        ? `${path}.${e.property}`
-        : e.property
+    const field = /^\d+$/.test(e.property) ? `${path}[${e.property}]` : path ? `${path}.${e.property}` : e.property
     const own = Object.values(e.constraints ?? {})[0]
     if (own) return { field, message: own }
     const inner = firstProblem(e.children ?? [], field)

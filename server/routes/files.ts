@@ -21,8 +21,7 @@ export function fileRoutes(db: Db, flora: Flora): Router {
     if (!round) throw notFound('round')
     const { name } = req.params
     const send = (type: string, text: string) => void res.attachment(name).type(type).send(text)
-    if (name === 'stops.geojson')
-      return send('application/geo+json', JSON.stringify(roundGeoJson(round, plants)))
+    if (name === 'stops.geojson') return send('application/geo+json', JSON.stringify(roundGeoJson(round, plants)))
     if (name === 'hits.csv') return send('text/csv', toCsv(hitRows(round, plants)))
     if (name === 'composition.csv') {
       const weighed = weighUp(round, plants, () => randomLcg(1))

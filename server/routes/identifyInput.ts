@@ -83,10 +83,7 @@ function readObservation(input: ObservationInput, field: string, flora: Flora): 
     return { character: character.id, states: [CANT_TELL], sureness }
   if (character.states) {
     if (!hasStates)
-      throw badRequest(
-        `${character.id} is answered by states: ${character.states.join(', ')}.`,
-        `${field}.value`,
-      )
+      throw badRequest(`${character.id} is answered by states: ${character.states.join(', ')}.`, `${field}.value`)
     for (const [i, s] of input.states!.entries())
       if (!character.states.includes(s))
         throw badRequest(

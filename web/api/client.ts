@@ -17,9 +17,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?
   try {
     response = await fetch(url, {
       method,
-      ...(body === undefined
-        ? {}
-        : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
     throw new ApiError(0, 'The server does not answer. What you typed is kept here and sent when it is back.')
@@ -27,11 +25,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
   const error = (answer as { error?: { message: string; field?: string } } | undefined)?.error
-  throw new ApiError(
-    response.status,
-    error?.message ?? `The server answered ${response.status}.`,
-    error?.field,
-  )
+  throw new ApiError(response.status, error?.message ?? `The server answered ${response.status}.`, error?.field)
 }
 
 export const getPlants = () => send<Plant[]>('GET', '/api/plants')
@@ -40,5 +34,4 @@ export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
-export const importDune = () =>
-  send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')
+export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

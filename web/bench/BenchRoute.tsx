@@ -4,9 +4,7 @@ import type { Round } from '@/core/records/round.ts'
 import { getRound } from '../api/client.ts'
 import { BenchView } from './BenchView.tsx'
 
-export async function loader({
-  params,
-}: LoaderFunctionArgs): Promise<{ round: Round | null; letter: string | null }> {
+export async function loader({ params }: LoaderFunctionArgs): Promise<{ round: Round | null; letter: string | null }> {
   if (!params.id) return { round: null, letter: null }
   return { round: await getRound(params.id), letter: params.letter ?? null }
 }
@@ -21,13 +19,5 @@ function contextOf(round: Round | null): Context {
 export function Component() {
   const { round, letter } = useLoaderData<typeof loader>()
   const subject = round && letter ? `${round.id}/${letter}` : 'loose'
-  return (
-    <BenchView
-      key={subject}
-      subject={subject}
-      round={round}
-      letter={letter}
-      startContext={contextOf(round)}
-    />
-  )
+  return <BenchView key={subject} subject={subject} round={round} letter={letter} startContext={contextOf(round)} />
 }

@@ -135,11 +135,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           </p>
         ) : null}
         <ContextBar context={sheet.context} onChange={(c) => bench.setContext(subject, c)} />
-        <button
-          type="button"
-          className="min-h-11 rounded-xl border border-rule px-3"
-          onClick={() => setFinding(true)}
-        >
+        <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
           Find <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
         <button
@@ -194,9 +190,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         compare={compare}
         onAsk={ask}
         onWrite={write}
-        writeLabel={
-          held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`
-        }
+        writeLabel={held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`}
       />
     </>
   ) : (

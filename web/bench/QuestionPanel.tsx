@@ -41,9 +41,7 @@ export function QuestionPanel({
         {character.asks}?
       </h1>
       <p className="mt-1 text-ink-soft">
-        {character.how.length > 0
-          ? character.how.map(ended).join(' ')
-          : `It takes ${effortWords[character.effort]}.`}
+        {character.how.length > 0 ? character.how.map(ended).join(' ') : `It takes ${effortWords[character.effort]}.`}
         {character.needs ? <> Only with {character.needs}.</> : null}
         {character.caution ? <> Mind: {character.caution}.</> : null}
       </p>
@@ -59,13 +57,7 @@ export function QuestionPanel({
           onPage={onPage}
         />
       ) : (
-        <SizeAnswer
-          key={character.id}
-          character={character}
-          answer={answer}
-          sureness={sureness}
-          onAnswer={onAnswer}
-        />
+        <SizeAnswer key={character.id} character={character} answer={answer} sureness={sureness} onAnswer={onAnswer} />
       )}
       <div className="mt-3 flex flex-wrap items-center gap-2">
         <ToggleGroup.Root

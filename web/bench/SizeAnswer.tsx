@@ -48,9 +48,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
         : undefined
   return (
     <form onSubmit={write} className="mt-3 flex flex-wrap items-end gap-4">
-      {drawing ? (
-        <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" />
-      ) : null}
+      {drawing ? <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" /> : null}
       <div className="min-w-60 grow">
         <label htmlFor={id} className="block text-ink-soft">
           Size in millimetres

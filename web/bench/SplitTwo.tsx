@@ -51,9 +51,7 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
           </div>
           <p className="mt-2 flex flex-wrap items-center gap-3">
             <span className="min-w-0 grow basis-60">
-              {named && named.check === check
-                ? named.why
-                : `Most is told by: ${characterTitle(characters, check)}.`}
+              {named && named.check === check ? named.why : `Most is told by: ${characterTitle(characters, check)}.`}
             </span>
             <button
               type="button"

@@ -31,18 +31,15 @@ export function StartPanel() {
     <>
       <p className="mt-2 text-lg">
         All {plants.length} plants of the book are open, {harmful.length} of them poisonous:{' '}
-        {harmful.map((p) => p.commonName.toLowerCase()).join(', ')}. Any part may be looked at first; touch it
-        on the plant.
+        {harmful.map((p) => p.commonName.toLowerCase()).join(', ')}. Any part may be looked at first; touch it on the
+        plant.
       </p>
       {last.length > 0 ? (
         <section className="mt-5">
           <h3 className="text-lg">Written down last</h3>
           <ul>
             {last.map((n) => (
-              <li
-                key={n.id}
-                className="flex min-h-11 items-center justify-between gap-3 border-b border-rule/60 py-1"
-              >
+              <li key={n.id} className="flex min-h-11 items-center justify-between gap-3 border-b border-rule/60 py-1">
                 <Link to={`/plants/${n.plant}`} className="font-plant font-semibold hover:underline">
                   {byId.get(n.plant)?.commonName ?? n.plant}
                 </Link>

@@ -19,16 +19,7 @@ interface Props {
 }
 
 /** Drawn answers side by side; a number chooses, Shift and a number says "either of these". */
-export function StateAnswers({
-  character,
-  answer,
-  either,
-  page,
-  sureness,
-  onAnswer,
-  onEither,
-  onPage,
-}: Props) {
+export function StateAnswers({ character, answer, either, page, sureness, onAnswer, onEither, onPage }: Props) {
   const states = character.states ?? []
   const drawn = states.some((s) => drawState(character.id, s))
   const given = answer && 'states' in answer ? answer.states : []

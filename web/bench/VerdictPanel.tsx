@@ -28,10 +28,7 @@ function Evidence({ candidate }: { candidate: Candidate }) {
   return (
     <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
       {list.map((e) => (
-        <li
-          key={e.character}
-          className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5"
-        >
+        <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
           <span>{characterTitle(characters, e.character)}</span>
           <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
             {e.bits < 0 ? 'against' : 'for'} {Math.abs(e.bits).toFixed(1)} bits
@@ -42,15 +39,7 @@ function Evidence({ candidate }: { candidate: Candidate }) {
   )
 }
 
-function CandidateRow({
-  candidate,
-  first,
-  children,
-}: {
-  candidate: Candidate
-  first: boolean
-  children?: ReactNode
-}) {
+function CandidateRow({ candidate, first, children }: { candidate: Candidate; first: boolean; children?: ReactNode }) {
   const plant = useFlora((s) => s.byId.get(candidate.plant))
   if (!plant) return null
   return (

@@ -40,14 +40,10 @@ export const useBench = create<BenchState>()(
         sheets: {},
         sureness: 'sure',
         start: (subject, context) =>
-          set((s) =>
-            s.sheets[subject] ? s : { sheets: { ...s.sheets, [subject]: { ...emptySheet, context } } },
-          ),
+          set((s) => (s.sheets[subject] ? s : { sheets: { ...s.sheets, [subject]: { ...emptySheet, context } } })),
         setContext: (subject, context) => edit(subject, (sheet) => ({ ...sheet, context })),
         answer: (subject, o) =>
-          edit(subject, (sheet) =>
-            changed(sheet, [...sheet.answers.filter((a) => a.character !== o.character), o]),
-          ),
+          edit(subject, (sheet) => changed(sheet, [...sheet.answers.filter((a) => a.character !== o.character), o])),
         remove: (subject, character) =>
           edit(subject, (sheet) =>
             changed(

@@ -21,8 +21,7 @@ interface Acts {
 
 /** True where keys belong to what is being typed. */
 export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement &&
-  target.matches('input:not([type=range]), select, textarea, [contenteditable]')
+  target instanceof HTMLElement && target.matches('input:not([type=range]), select, textarea, [contenteditable]')
 
 function press(e: KeyboardEvent, acts: Acts): void {
   const { current } = acts

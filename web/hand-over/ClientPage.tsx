@@ -10,8 +10,7 @@ import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
-const withInterval = (s: Share) =>
-  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
+const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
 
 /** The first thing said: what the sward mostly is, in a sentence. */
 function opening(made: Composition, byId: ReturnType<typeof useFlora.getState>['byId']): string {
@@ -59,16 +58,14 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
         {opening(made, byId)}
       </p>
       <p className="mt-1">
-        Counted at {made.total} {round.method === 'step-points' ? 'points' : 'units of cover'} over{' '}
-        {made.stops} {round.method === 'step-points' ? 'stops' : 'plots'}. A figure in brackets is the range
-        that holds the true value 95 times in 100.
+        Counted at {made.total} {round.method === 'step-points' ? 'points' : 'units of cover'} over {made.stops}{' '}
+        {round.method === 'step-points' ? 'stops' : 'plots'}. A figure in brackets is the range that holds the true
+        value 95 times in 100.
       </p>
       <div className="mt-3 break-inside-avoid">
         <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
       </div>
-      <p className="mt-2">
-        {made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.
-      </p>
+      <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
       <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
         <h3 className="text-lg text-harm">What could harm stock or people</h3>
         {harm.found.map((f) => {
@@ -77,35 +74,30 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             <div key={f.plant} className="mt-1 flex gap-3">
               <TypicalPart plant={plant} className="size-14 shrink-0" />
               <p>
-                <b>Found: {plant.commonName.toLowerCase()}</b> (
-                <i className="font-plant">{plant.scientificName}</i>), {withInterval(f.share)}, at{' '}
-                {f.stopsWith} of {made.stops} stops. {f.notes.map((n) => `${n.kind}: ${n.note}`).join(' ')}
+                <b>Found: {plant.commonName.toLowerCase()}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
+                {withInterval(f.share)}, at {f.stopsWith} of {made.stops} stops.{' '}
+                {f.notes.map((n) => `${n.kind}: ${n.note}`).join(' ')}
               </p>
             </div>
           )
         })}
         <p className="mt-1">
           <b>Looked for and not found:</b>{' '}
-          {harm.notFound.map((id) => byId.get(id)!.commonName.toLowerCase()).join(', ')}. Each could still be
-          there: up to{' '}
-          {harm.bound.ofPoints === undefined
-            ? ''
-            : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
+          {harm.notFound.map((id) => byId.get(id)!.commonName.toLowerCase()).join(', ')}. Each could still be there: up
+          to {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
           {percent(harm.bound.ofStops)} of places like a stop.
         </p>
-        {harm.unnamed.length > 0 ? (
-          <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p>
-        ) : null}
+        {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}
       </section>
       {leafy ? (
         <section className="mt-4 break-inside-avoid">
           <h3 className="text-lg">Worth as feed while leafy</h3>
           <p>
             Crude protein {leafy.cpPct.low.toFixed(0)} to {leafy.cpPct.high.toFixed(0)} % of dry matter, ADF{' '}
-            {leafy.adfPct.low.toFixed(0)} to {leafy.adfPct.high.toFixed(0)} %, NDF{' '}
-            {leafy.ndfPct.low.toFixed(0)} to {leafy.ndfPct.high.toFixed(0)} %, relative feed value{' '}
-            {leafy.rfv.low.toFixed(0)} to {leafy.rfv.high.toFixed(0)} (full-bloom alfalfa is 100). Estimated
-            from the plants, not from a sample; a laboratory would say what this cut holds.
+            {leafy.adfPct.low.toFixed(0)} to {leafy.adfPct.high.toFixed(0)} %, NDF {leafy.ndfPct.low.toFixed(0)} to{' '}
+            {leafy.ndfPct.high.toFixed(0)} %, relative feed value {leafy.rfv.low.toFixed(0)} to{' '}
+            {leafy.rfv.high.toFixed(0)} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a
+            laboratory would say what this cut holds.
           </p>
         </section>
       ) : null}

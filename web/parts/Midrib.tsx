@@ -96,12 +96,7 @@ export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
       <div className="hidden h-full flex-col min-[901px]:flex">
         <div className="sticky top-0 z-10 px-1 pt-3">{tip ? <Tip tip={tip} /> : null}</div>
         <div className="relative grow">
-          <svg
-            viewBox="0 0 20 400"
-            preserveAspectRatio="none"
-            className="absolute top-0 left-2 h-full w-5"
-            aria-hidden
-          >
+          <svg viewBox="0 0 20 400" preserveAspectRatio="none" className="absolute top-0 left-2 h-full w-5" aria-hidden>
             <path d="M8.4 400C9.6 280 6.5 160 9.4 0h1.6C9 160 13 280 12.2 400Z" className="fill-culm" />
           </svg>
           <ol className="relative space-y-1 py-3" reversed>

@@ -68,11 +68,7 @@ export function RouteMap({ boundary, line, stops, current, label, className }: P
               cy={y}
               r={here ? 9 : 5}
               className={
-                here
-                  ? 'fill-straw stroke-ink'
-                  : stop.doneAt
-                    ? 'fill-culm stroke-husk'
-                    : 'fill-sheet stroke-ink'
+                here ? 'fill-straw stroke-ink' : stop.doneAt ? 'fill-culm stroke-husk' : 'fill-sheet stroke-ink'
               }
               strokeWidth="1.6"
             />

@@ -49,9 +49,7 @@ export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string })
                 className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}
               >
                 {row.harmful ? <tspan className="text-[13px]">harmful: </tspan> : null}
-                {row.name.length * 7.6 > nameWidth
-                  ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…`
-                  : row.name}
+                {row.name.length * 7.6 > nameWidth ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…` : row.name}
                 <title>{row.name}</title>
               </text>
               <rect

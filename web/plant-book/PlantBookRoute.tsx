@@ -25,9 +25,7 @@ export function Component() {
           className="min-h-12 w-full max-w-sm rounded-xl border-2 border-culm bg-sheet px-3"
         />
       </div>
-      {shown.length === 0 ? (
-        <p className="mt-6">No plant of that name. The book grows by one file a plant.</p>
-      ) : null}
+      {shown.length === 0 ? <p className="mt-6">No plant of that name. The book grows by one file a plant.</p> : null}
       {groups.map((group) => {
         const here = shown.filter((p) => groupOf(p.id, byId) === group)
         if (here.length === 0) return null

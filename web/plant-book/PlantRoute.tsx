@@ -65,8 +65,7 @@ export function Component() {
                 <i className="font-plant">{plant.scientificName}</i> {plant.author}, {plant.family}
               </p>
               <p className="text-ink-soft">
-                {plant.cycle}{' '}
-                {plant.form === 'grass' ? `${plant.season}-season grass` : stateWords(plant.form)}
+                {plant.cycle} {plant.form === 'grass' ? `${plant.season}-season grass` : stateWords(plant.form)}
                 {plant.alsoCalled.length > 0 ? `; also ${plant.alsoCalled.join(', ')}` : ''}
               </p>
             </div>
@@ -95,10 +94,7 @@ export function Component() {
             <ul>
               {plant.lookalikes.map((l) => (
                 <li key={l.plant} className="border-b border-rule/60 py-2">
-                  <Link
-                    to={`/plants/${l.plant}`}
-                    className="font-plant text-lg font-semibold hover:underline"
-                  >
+                  <Link to={`/plants/${l.plant}`} className="font-plant text-lg font-semibold hover:underline">
                     {byId.get(l.plant)?.commonName}
                   </Link>
                   <span className="ml-2 text-ink-soft">

@@ -10,9 +10,7 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
   const wanted = text.trim().toLowerCase()
   const found = wanted
     ? plants
-        .filter((p) =>
-          [p.commonName, p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)),
-        )
+        .filter((p) => [p.commonName, p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)))
         .slice(0, 6)
     : []
   const take = (id: string) => {
@@ -50,9 +48,7 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
           </li>
         ))}
         {wanted !== '' && found.length === 0 ? (
-          <li className="py-2">
-            No plant of that name in the book. Count it as an unknown and name it later.
-          </li>
+          <li className="py-2">No plant of that name in the book. Count it as an unknown and name it later.</li>
         ) : null}
       </ul>
     </form>

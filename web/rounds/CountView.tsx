@@ -62,14 +62,11 @@ function tipOf(round: Round, state: CountState, more: number | undefined): Midri
   const stop = stopAt(state)
   const left = stop ? state.pointsPerStop - stop.hits.length : 0
   const toDo = state.stops.filter((s) => s.doneAt === null).length
-  if (toDo === 0)
-    return { label: 'Weigh it up', detail: 'every stop is counted', to: `/rounds/${round.id}/weigh-up` }
+  if (toDo === 0) return { label: 'Weigh it up', detail: 'every stop is counted', to: `/rounds/${round.id}/weigh-up` }
   if (left > 0 && stop)
     return {
       label: `${left} more ${left === 1 ? 'point' : 'points'} at stop ${stop.seq}`,
-      ...(more === undefined
-        ? {}
-        : { detail: more === 0 ? 'enough stops for ±5 %' : `${more} more stops for ±5 %` }),
+      ...(more === undefined ? {} : { detail: more === 0 ? 'enough stops for ±5 %' : `${more} more stops for ±5 %` }),
     }
   return { label: 'Walk to the next stop', hotkey: 'Enter', detail: `${toDo - 1} left after this one` }
 }

@@ -60,8 +60,7 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
           disabled={!newLetter}
           className="min-h-11 rounded-xl border border-rule px-4"
         >
-          A new unknown{newLetter ? ` (${newLetter})` : ''}{' '}
-          <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
+          A new unknown{newLetter ? ` (${newLetter})` : ''} <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
         </button>
         <span className="text-ink-soft">Space: the same plant again</span>
       </p>

@@ -17,13 +17,7 @@ async function readJson(file: File): Promise<unknown> {
 }
 
 /** A paddock from a GeoJSON file, on a holding that is there or a new one. */
-export function NewPaddock({
-  holdings,
-  onAdded,
-}: {
-  holdings: Holding[]
-  onAdded: (paddockId: string) => void
-}) {
+export function NewPaddock({ holdings, onAdded }: { holdings: Holding[]; onAdded: (paddockId: string) => void }) {
   const [problem, setProblem] = useState('')
   const [holding, setHolding] = useState(holdings[0]?.id ?? 'new')
   const { revalidate } = useRevalidator()
@@ -107,10 +101,7 @@ export function NewPaddock({
         )}
       </Labelled>
       <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
-        <button
-          type="submit"
-          className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm"
-        >
+        <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
           Add the paddock
         </button>
         <span role="alert" className="text-harm">

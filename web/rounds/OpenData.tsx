@@ -18,16 +18,11 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
   }
   return (
     <section className="mt-6 border-t border-rule pt-4">
-      <button
-        type="button"
-        onClick={() => void load()}
-        className="min-h-11 rounded-xl border border-rule px-4"
-      >
+      <button type="button" onClick={() => void load()} className="min-h-11 rounded-xl border border-rule px-4">
         Load the open dune-meadow table
       </button>
       <p role="status" className="mt-1 text-ink-soft">
-        {said ||
-          '20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.'}
+        {said || '20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.'}
       </p>
     </section>
   )

@@ -58,12 +58,7 @@ export function PlanRound({ holdings, paddocks, onPlanned }: Props) {
       <form onSubmit={(e) => void plan(e)} className="mt-2 grid gap-3 sm:grid-cols-2">
         <Labelled label="Paddock">
           {(id) => (
-            <select
-              id={id}
-              value={paddockId}
-              onChange={(e) => setPaddockId(e.target.value)}
-              className={inputClass}
-            >
+            <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>
               {mapped.map((p) => (
                 <option key={p.id} value={p.id}>
                   {p.name}, {holdings.find((h) => h.id === p.holdingId)?.name}
@@ -74,25 +69,12 @@ export function PlanRound({ holdings, paddocks, onPlanned }: Props) {
         </Labelled>
         <Labelled label="Title">
           {(id) => (
-            <input
-              id={id}
-              name="title"
-              required
-              maxLength={200}
-              defaultValue="Spring count"
-              className={inputClass}
-            />
+            <input id={id} name="title" required maxLength={200} defaultValue="Spring count" className={inputClass} />
           )}
         </Labelled>
         <Labelled label="What for">
           {(id) => (
-            <input
-              id={id}
-              name="purpose"
-              maxLength={500}
-              defaultValue="Feed, weeds and harm"
-              className={inputClass}
-            />
+            <input id={id} name="purpose" maxLength={500} defaultValue="Feed, weeds and harm" className={inputClass} />
           )}
         </Labelled>
         <Labelled label="Day">

@@ -52,17 +52,13 @@ export function Component() {
       }
       right={
         shown ? (
-          <RoundCard
-            key={shown.id}
-            summary={shown}
-            paddock={paddocks.find((p) => p.id === shown.paddockId)}
-          />
+          <RoundCard key={shown.id} summary={shown} paddock={paddocks.find((p) => p.id === shown.paddockId)} />
         ) : (
           <>
             <h2 className="text-[1.65rem]">No round yet</h2>
             <p className="mt-2">
-              Bring in a paddock as GeoJSON and plan the first round: the route is drawn before anyone walks,
-              so that no nice spot is picked.
+              Bring in a paddock as GeoJSON and plan the first round: the route is drawn before anyone walks, so that no
+              nice spot is picked.
             </p>
           </>
         )

@@ -30,10 +30,7 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
         {used.map((letter) => {
           const named = round.unknowns.find((u) => u.letter === letter)?.namedAs
           return (
-            <li
-              key={letter}
-              className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1"
-            >
+            <li key={letter} className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1">
               <span>
                 <b>Unknown {letter}</b>: {hits(letter)} hits
                 {named ? `, counted as ${taxonName(named, byId)}` : ''}
@@ -69,9 +66,8 @@ export function SoFar({ round, made, more, current, onName }: Props) {
         <>
           <h2 className="text-[1.65rem]">So far, over {made.stops} stops</h2>
           <p className="mt-1 text-ink-soft">
-            Share of {round.method === 'step-points' ? `${made.total} points` : 'all cover'}, with 95 %
-            intervals that take the stop as the unit.{' '}
-            {made.stops === 1 ? 'One stop tells nothing of the error yet.' : null}
+            Share of {round.method === 'step-points' ? `${made.total} points` : 'all cover'}, with 95 % intervals that
+            take the stop as the unit. {made.stops === 1 ? 'One stop tells nothing of the error yet.' : null}
           </p>
           <div className="mt-3">
             <ShareChart
@@ -99,8 +95,7 @@ export function SoFar({ round, made, more, current, onName }: Props) {
         <>
           <h2 className="text-[1.65rem]">Nothing counted yet</h2>
           <p className="mt-1 text-ink-soft">
-            {round.purpose}. Walk to stop 1, put the pin down, and press the key of the first plant it
-            touches.
+            {round.purpose}. Walk to stop 1, put the pin down, and press the key of the first plant it touches.
           </p>
         </>
       )}

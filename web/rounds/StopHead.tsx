@@ -38,12 +38,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         {Array.from({ length: state.pointsPerStop }, (_, i) => {
           const hit = stop.hits[i]
           if (!hit) return <span key={i} className="size-5 rounded border border-dashed border-ink-soft/60" />
-          return (
-            <GroupMark
-              key={i}
-              group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)}
-            />
-          )
+          return <GroupMark key={i} group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)} />
         })}
       </div>
       <div className="mt-2 flex flex-wrap items-center gap-2">
@@ -69,8 +64,8 @@ export function StopHead({ round, state, stop, onAct }: Props) {
       </div>
       {state.shortWarned ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
-          Stop {stop.seq} has {stop.hits.length} of {state.pointsPerStop} points. Press Next stop again to
-          leave it {stop.hits.length === 0 ? 'uncounted' : 'short'}.
+          Stop {stop.seq} has {stop.hits.length} of {state.pointsPerStop} points. Press Next stop again to leave it{' '}
+          {stop.hits.length === 0 ? 'uncounted' : 'short'}.
         </p>
       ) : null}
     </div>

@@ -13,9 +13,7 @@ const EXPECTED = 11
 
 /** Grasses, legumes and herbs in turn, so that a short list holds some of each. */
 function inTurn(plants: Plant[]): Taxon[] {
-  const kinds = ['grass', 'legume', 'forb'].map((form) =>
-    plants.filter((p) => p.form === form).map((p) => p.id),
-  )
+  const kinds = ['grass', 'legume', 'forb'].map((form) => plants.filter((p) => p.form === form).map((p) => p.id))
   const longest = Math.max(...kinds.map((k) => k.length))
   return Array.from({ length: longest }, (_, i) => kinds.flatMap((k) => k.slice(i, i + 1))).flat()
 }
@@ -23,16 +21,13 @@ function inTurn(plants: Plant[]): Taxon[] {
 /** Plants a reader would look for here: what was sown, what was met, then the common ones of the region. */
 export function expectedPlants(round: Round, plants: Plant[], added: Taxon[]): Taxon[] {
   const counts = new Map<Taxon, number>()
-  for (const stop of round.stops)
-    for (const h of stop.hits) counts.set(h.taxon, (counts.get(h.taxon) ?? 0) + 1)
+  for (const stop of round.stops) for (const h of stop.hits) counts.set(h.taxon, (counts.get(h.taxon) ?? 0) + 1)
   const known = new Set(plants.map((p) => p.id))
   const met = [...counts]
     .filter(([t]) => known.has(t))
     .sort((a, b) => b[1] - a[1])
     .map(([t]) => t)
-  const common = inTurn(
-    plants.filter((p) => p.regions[round.paddock.region] === 'common' && p.role !== 'toxic'),
-  )
+  const common = inTurn(plants.filter((p) => p.regions[round.paddock.region] === 'common' && p.role !== 'toxic'))
   const first = [...new Set([...round.paddock.sown, ...met, ...added])]
   const rest = common.filter((id) => !first.includes(id)).slice(0, Math.max(0, EXPECTED - first.length))
   return [...first, ...rest].slice(0, POOL.length)

@@ -50,8 +50,7 @@ function next(state: CountState, stop: Stop, at: string): CountState {
   if (stop.hits.length < state.pointsPerStop && !state.shortWarned) return { ...state, shortWarned: true }
   const closed = withStop(state, { ...stop, doneAt: stop.hits.length > 0 ? (stop.doneAt ?? at) : null })
   const after =
-    closed.stops.find((s) => s.seq > stop.seq && s.doneAt === null) ??
-    closed.stops.find((s) => s.seq > stop.seq)
+    closed.stops.find((s) => s.seq > stop.seq && s.doneAt === null) ?? closed.stops.find((s) => s.seq > stop.seq)
   return { ...closed, current: after?.seq ?? stop.seq }
 }
 

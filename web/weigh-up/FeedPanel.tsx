@@ -98,8 +98,8 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
             {made.leftOut.length > 0
               ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}`
               : ''}
-            . Shares of hits stand for shares of dry matter. Relative feed value: Rohweder, Barnes & Jorgensen
-            1978. Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
+            . Shares of hits stand for shares of dry matter. Relative feed value: Rohweder, Barnes & Jorgensen 1978.
+            Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
           </p>
         </>
       ) : (

@@ -18,18 +18,15 @@ export function HarmPanel({ harm, stops, points }: Props) {
     <>
       {harm.bound.ofPoints !== undefined ? (
         <>
-          up to <b>{percent(harm.bound.ofPoints)}</b> of the sward could be such a plant (none in {points}{' '}
-          points, if it does not grow in clumps), and{' '}
+          up to <b>{percent(harm.bound.ofPoints)}</b> of the sward could be such a plant (none in {points} points, if it
+          does not grow in clumps), and{' '}
         </>
       ) : null}
       up to <b>{percent(harm.bound.ofStops)}</b> of places like a stop could hold one (none at {stops} stops)
     </>
   )
   return (
-    <section
-      className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4"
-      aria-labelledby="harm"
-    >
+    <section className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4" aria-labelledby="harm">
       <h2 id="harm" className="text-xl text-harm">
         What could harm
       </h2>
@@ -43,8 +40,7 @@ export function HarmPanel({ harm, stops, points }: Props) {
               </Link>
             </b>
             , {percent(f.share.estimate)} of the sward
-            {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops}{' '}
-            stops.
+            {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops} stops.
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5">
@@ -55,8 +51,8 @@ export function HarmPanel({ harm, stops, points }: Props) {
       ))}
       {harm.notFound.length > 0 ? (
         <p className="mt-2">
-          <b>Not found</b>: {harm.notFound.map((id) => name(id).toLowerCase()).join(', ')}. Not found is not
-          the same as not there: of each, {bound}.
+          <b>Not found</b>: {harm.notFound.map((id) => name(id).toLowerCase()).join(', ')}. Not found is not the same as
+          not there: of each, {bound}.
         </p>
       ) : null}
       {harm.unnamed.length > 0 ? (
@@ -72,8 +68,7 @@ export function HarmPanel({ harm, stops, points }: Props) {
           <ul className="space-y-1.5">
             {harm.cautions.map((c) => (
               <li key={c.plant}>
-                <b>{name(c.plant)}</b>:{' '}
-                {c.notes.map((n) => `${n.kind} (${n.who.join(', ')}). ${n.note}`).join(' ')}
+                <b>{name(c.plant)}</b>: {c.notes.map((n) => `${n.kind} (${n.who.join(', ')}). ${n.note}`).join(' ')}
               </li>
             ))}
           </ul>

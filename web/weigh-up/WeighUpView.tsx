@@ -49,10 +49,7 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
           {made.taxa.map((t) => (
             <tr key={t.taxon} className="border-b border-rule/60">
               <th scope="row" className="flex items-center gap-2 py-1 text-left font-normal">
-                <GroupMark
-                  group={byId.get(t.taxon)?.role === 'toxic' ? 'harm' : t.group}
-                  className="size-4"
-                />
+                <GroupMark group={byId.get(t.taxon)?.role === 'toxic' ? 'harm' : t.group} className="size-4" />
                 {byId.has(t.taxon) ? (
                   <Link to={`/plants/${t.taxon}`} className="hover:underline">
                     {taxonName(t.taxon, byId)}
@@ -116,18 +113,17 @@ function Shares({ weighed }: { weighed: WeighUp }) {
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
           {made.diversity.richness} plants; Shannon {made.diversity.shannon.toFixed(3)}, Simpson{' '}
-          {made.diversity.simpson.toFixed(3)}, as varied as {made.diversity.effectiveSpecies.toFixed(1)}{' '}
-          equally common plants. These describe the plants met, without an error of their own: more stops find
-          more plants.
+          {made.diversity.simpson.toFixed(3)}, as varied as {made.diversity.effectiveSpecies.toFixed(1)} equally common
+          plants. These describe the plants met, without an error of their own: more stops find more plants.
         </p>
       ) : null}
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">How these figures are made</summary>
         <p className="max-w-prose">
-          A share is all hits of a plant over all hits (ratio estimate, Cochran 1977). Points of one stop lie
-          close together and are alike, so the stop is the unit of the error. The interval holds the true
-          share 95 times in 100 (Korn & Graubard 1998). Where the stops do not differ at all, exact limits of
-          independent points stand instead (Clopper & Pearson 1934).
+          A share is all hits of a plant over all hits (ratio estimate, Cochran 1977). Points of one stop lie close
+          together and are alike, so the stop is the unit of the error. The interval holds the true share 95 times in
+          100 (Korn & Graubard 1998). Where the stops do not differ at all, exact limits of independent points stand
+          instead (Clopper & Pearson 1934).
         </p>
       </details>
     </section>
@@ -175,11 +171,7 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <>
             <Shares weighed={weighed} />
-            <HarmPanel
-              harm={weighed.harm}
-              stops={weighed.composition.stops}
-              points={weighed.composition.total}
-            />
+            <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
             <FeedPanel feed={weighed.feed} />
           </>
         ) : (

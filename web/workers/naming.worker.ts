@@ -15,8 +15,7 @@ function book(): CompiledFlora {
 /** The naming engine off the page's own thread. */
 const api = {
   open: (flora: Flora): void => void (compiled = compileFlora(flora)),
-  identify: (context: Context, observations: Observation[]): Identification =>
-    identify(book(), context, observations),
+  identify: (context: Context, observations: Observation[]): Identification => identify(book(), context, observations),
   split: (a: string, b: string, stage: Stage): NextCheck[] => splitPair(book(), a, b, stage),
 }
 

@@ -5,6 +5,8 @@ export type Sureness = (typeof surenesses)[number]
 
 /** How many times likelier than a careful look a less sure one is to be wrong. Convention of this project. */
 const MISTAKES_TIMES: Record<Sureness, number> = { sure: 1, likely: 2.5, guess: 6 }
+/** Least share of wrong answers: even where a careful look hardly errs, a guess may. Convention of this project. */
+const LEAST_WRONG: Record<Sureness, number> = { sure: 0, likely: 0.1, guess: 0.3 }
 
 interface Mixed {
   states: [string, string]
@@ -62,8 +64,12 @@ export function confusionMatrix(character: Character, sureness: Sureness, stage:
     row[here] = 0
     const wrong = row.reduce((a, b) => a + b, 0)
     // Even a pure guess keeps a little worth: never wrong more often than an answer drawn by lot.
-    const scale = wrong === 0 ? 0 : Math.min(times * wrong, 1 - 1 / n) / wrong
-    const scaled = row.map((x) => x * scale)
+    const share = Math.min(Math.max(times * wrong, LEAST_WRONG[sureness]), 1 - 1 / n)
+    // What is mixed up by one who looked is not all that is mixed up by one who did not: half falls anywhere.
+    const anywhere = sureness === 'sure' ? 0 : 0.5
+    const scaled = row.map((x, s) =>
+      s === here || n === 1 ? 0 : share * (anywhere / (n - 1) + (wrong === 0 ? 0 : ((1 - anywhere) * x) / wrong)),
+    )
     scaled[here] = 1 - scaled.reduce((a, b) => a + b, 0)
     return scaled
   })

@@ -1,0 +1,135 @@
+import { describe, expect, it } from 'vitest'
+import { believe } from '@/core/naming/beliefs.ts'
+import { stateShares } from '@/core/naming/frequency.ts'
+import { identify } from '@/core/naming/identify.ts'
+import { expectedBits } from '@/core/naming/nextChecks.ts'
+import { confusionMatrix } from '@/core/naming/observerError.ts'
+import { NOT_IN_BOOK_PRIOR } from '@/core/naming/prior.ts'
+import { always, madeBook, madeCharacter, madePlant, mostly } from '@/tests/support/book.ts'
+
+/** Two plants, two characters of two states: small enough to do on paper. */
+const first = madeCharacter('shoot', ['rolled', 'folded'], { mistake: 0.04 })
+const second = madeCharacter('tip', ['boat', 'pointed'], { mistake: 0.04 })
+const rolled = madePlant('rolled-one', { shoot: always('rolled'), tip: mostly({ pointed: 'usually', boat: 'sometimes' }) })
+const folded = madePlant('folded-one', { shoot: always('folded'), tip: always('boat') })
+const tiny = madeBook({ characters: [first, second], plants: [rolled, folded] })
+
+describe("Bayes' rule by hand on a book of two plants", () => {
+  // always = 0.97 against an unlisted 0.002, scaled to sum to 1; a careful look errs in 4 of 100.
+  const shown = 0.97 / 0.972
+  const seenRight = shown * 0.96 + (1 - shown) * 0.04
+  const seenWrong = 1 - seenRight
+
+  it('one sure look turns even odds into the ratio of the likelihoods', () => {
+    const { posterior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
+    expect(posterior[0]! / posterior[1]!).toBeCloseTo(seenRight / seenWrong, 9)
+  })
+
+  it('two looks multiply', () => {
+    const { posterior } = believe(tiny, {}, [
+      { character: 'shoot', states: ['rolled'] },
+      { character: 'tip', states: ['boat'] },
+    ])
+    const usually = 0.8
+    const boatOfRolled = (usually * 0.04 + 0.2 * 0.96) / 1
+    expect(posterior[0]! / posterior[1]!).toBeCloseTo((seenRight / seenWrong) * (boatOfRolled / seenRight), 6)
+  })
+
+  it('a stranger keeps its prior share of what nobody looked at', () => {
+    const { posterior } = believe(tiny, {}, [])
+    const strangers = posterior.slice(2).reduce((a, b) => a + b, 0)
+    expect(strangers).toBeCloseTo(NOT_IN_BOOK_PRIOR, 12)
+    expect(posterior[0]).toBeCloseTo((1 - NOT_IN_BOOK_PRIOR) / 2, 12)
+  })
+
+  it('"either" adds the two answers up: all states together say nothing', () => {
+    const all = believe(tiny, {}, [{ character: 'shoot', states: ['rolled', 'folded'] }])
+    expect(all.posterior[0]! / all.posterior[1]!).toBeCloseTo(1, 12)
+  })
+
+  it('bits of a look are the logarithm of how much likelier it is than on the average of the book', () => {
+    const { weighed, prior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
+    const w = weighed[0]!
+    const mean = w.likelihood.reduce((s, l, r) => s + l * prior[r]!, 0)
+    expect(w.bits[0]).toBeCloseTo(Math.log2(seenRight / mean), 9)
+    expect(w.bits[1]).toBeLessThan(0)
+  })
+
+  it('a sown plant of two has eight times the odds (convention of this project)', () => {
+    const { posterior } = believe(tiny, { sown: ['folded-one'] }, [])
+    expect(posterior[1]! / posterior[0]!).toBeCloseTo(8, 9)
+  })
+
+  it('a less sure look says less, a guess least, and none turns round', () => {
+    const odds = (sureness: 'sure' | 'likely' | 'guess') => {
+      const { posterior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'], sureness }])
+      return posterior[0]! / posterior[1]!
+    }
+    expect(odds('sure')).toBeGreaterThan(odds('likely'))
+    expect(odds('likely')).toBeGreaterThan(odds('guess'))
+    expect(odds('guess')).toBeGreaterThan(1)
+  })
+
+  it('answers cover every plant, sorted, and sum to 1 with "not in this book"', () => {
+    const { candidates, notInBook } = identify(tiny, {}, [{ character: 'tip', states: ['boat'] }])
+    expect(candidates.map((c) => c.plant)).toEqual(['folded-one', 'rolled-one'])
+    expect(candidates.reduce((s, c) => s + c.probability, notInBook)).toBeCloseTo(1, 12)
+  })
+})
+
+describe('expected information (Lindley 1956) by hand', () => {
+  const even = new Float64Array([0.5, 0.5])
+
+  it('a look that always tells two equal plants apart is worth one bit', () => {
+    expect(expectedBits(new Float64Array([1, 0, 0, 1]), 2, even)).toBeCloseTo(1, 12)
+  })
+
+  it('a look on which both agree is worth nothing', () => {
+    expect(expectedBits(new Float64Array([0.7, 0.3, 0.7, 0.3]), 2, even)).toBeCloseTo(0, 12)
+  })
+
+  it('a look that errs once in ten is worth 1 - H(0.1) = 0.531 bits', () => {
+    expect(expectedBits(new Float64Array([0.9, 0.1, 0.1, 0.9]), 2, even)).toBeCloseTo(0.531, 3)
+  })
+})
+
+describe('frequency words', () => {
+  it('become shares that sum to 1 with no state quite impossible', () => {
+    const shares = stateShares({ kind: 'states', words: { a: 'usually', b: 'sometimes' } }, ['a', 'b', 'c'])
+    expect(shares.reduce((s, x) => s + x, 0)).toBeCloseTo(1, 12)
+    expect(shares[0]! / shares[1]!).toBeCloseTo(4, 12)
+    expect(shares[2]).toBeGreaterThan(0)
+    expect(shares[2]).toBeLessThan(0.01)
+  })
+
+  it('keep their order: always, usually, often, sometimes, rarely, never', () => {
+    const words = ['always', 'usually', 'often', 'sometimes', 'rarely', 'never'] as const
+    const against = words.map((w) => stateShares({ kind: 'states', words: { a: w, b: 'often' } }, ['a', 'b'])[0]!)
+    for (let i = 1; i < against.length; i++) expect(against[i]!).toBeLessThan(against[i - 1]!)
+  })
+})
+
+describe('observer error', () => {
+  const ligule = madeCharacter('ligule.type', ['membrane', 'fringed-membrane', 'hairs', 'absent'], { mistake: 0.05 })
+
+  it.each(['sure', 'likely', 'guess'] as const)('each row of answers sums to 1 when %s', (sureness) => {
+    for (const row of confusionMatrix(ligule, sureness, 'vegetative'))
+      expect(row.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12)
+  })
+
+  it('a membrane is taken for a fringed one more often than for none at all (common practice, no source)', () => {
+    const [membrane] = confusionMatrix(ligule, 'sure', 'vegetative')
+    expect(membrane![1]!).toBeGreaterThan(2 * membrane![3]!)
+  })
+
+  it('rolled and folded are mixed up more on seedlings than on grown shoots (common practice, no source)', () => {
+    const vernation = madeCharacter('vernation', ['rolled', 'folded'])
+    const wrong = (stage: 'seedling' | 'vegetative') => confusionMatrix(vernation, 'sure', stage)[0]![1]!
+    expect(wrong('seedling')).toBeGreaterThan(3 * wrong('vegetative'))
+  })
+
+  it('even a guess is right at least as often as an answer drawn by lot', () => {
+    const bad = madeCharacter('colour', ['a', 'b', 'c'], { mistake: 0.45 })
+    confusionMatrix(bad, 'guess', 'vegetative').forEach((row, i) => expect(row[i]!).toBeGreaterThanOrEqual(1 / 3 - 1e-9))
+  })
+})

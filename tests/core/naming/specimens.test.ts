@@ -1,0 +1,22 @@
+import { describe, expect, it } from 'vitest'
+import { specimens } from '@/tests/reference/specimens.ts'
+import { flora, name } from '@/tests/support/book.ts'
+
+describe('specimens as manuals and the trade describe them', () => {
+  it.each(specimens.map((s) => [s.is, s.what, s] as const))('%s: %s', (_is, _what, s) => {
+    const result = name(s.looks, s.context)
+    const order = result.candidates.map((c) => c.plant)
+    if (s.is === 'not-in-book') {
+      expect(result.notInBook, `${order[0]} ${result.candidates[0]!.probability}`).toBeGreaterThan(result.candidates[0]!.probability)
+      return
+    }
+    if (s.by === 'three') expect(order.slice(0, 3)).toContain(s.is)
+    else expect(order[0], result.verdict.text).toBe(s.is)
+    if (s.by === 'named') expect(result.verdict, result.harmfulOpen.map((h) => h.plant).join()).toMatchObject({ kind: 'named' })
+  })
+
+  it('every plant of the book is described at least once', () => {
+    const described = new Set(specimens.map((s) => s.is))
+    expect(flora.plants.map((p) => p.id).filter((id) => !described.has(id))).toEqual([])
+  })
+})

@@ -1,0 +1,71 @@
+import { compileFlora } from '@/core/naming/compileFlora.ts'
+import type { Cell, Character, Flora, FrequencyWord, Plant } from '@/core/naming/flora.ts'
+import { identify, type Identification } from '@/core/naming/identify.ts'
+import type { Context, Observation } from '@/core/naming/observation.ts'
+import { loadFlora } from '@/server/flora/loadFlora.ts'
+
+/** The shipped book, compiled once per test file. */
+export const flora = loadFlora()
+export const book = compileFlora(flora)
+export const plantsById = new Map(flora.plants.map((p) => [p.id, p]))
+
+export type Look = [character: string, seen: string | string[] | number, sureness?: 'sure' | 'likely' | 'guess']
+
+export const observe = (looks: Look[]): Observation[] =>
+  looks.map(([character, seen, sureness = 'sure']) =>
+    typeof seen === 'number'
+      ? { character, value: seen, unit: 'mm', sureness }
+      : { character, states: Array.isArray(seen) ? seen : [seen], sureness },
+  )
+
+export const name = (looks: Look[], context: Context = {}): Identification => identify(book, context, observe(looks))
+
+export const probabilityOf = (result: Identification, plant: string): number =>
+  result.candidates.find((c) => c.plant === plant)!.probability
+
+export const always = (state: string): Cell => ({ kind: 'states', words: { [state]: 'always' } })
+export const mostly = (words: Record<string, FrequencyWord>): Cell => ({ kind: 'states', words })
+
+export function madeCharacter(id: string, states: string[], rest: Partial<Character> = {}): Character {
+  return {
+    id,
+    part: 'made',
+    title: id,
+    asks: id,
+    forms: ['grass'],
+    effort: 'hand',
+    states,
+    mistake: 0.04,
+    lacksAt: [],
+    noneIfLeftOut: [],
+    how: [],
+    ...rest,
+  }
+}
+
+export function madePlant(id: string, characters: Record<string, Cell>, rest: Partial<Plant> = {}): Plant {
+  return {
+    id,
+    commonName: id,
+    scientificName: id,
+    author: '',
+    family: 'Poaceae',
+    alsoCalled: [],
+    form: 'grass',
+    cycle: 'perennial',
+    season: 'cool',
+    role: 'forage',
+    regions: {},
+    months: [],
+    ground: [],
+    characters,
+    stages: {},
+    lookalikes: [],
+    harm: [],
+    sources: [],
+    speciesDefault: false,
+    ...rest,
+  }
+}
+
+export const madeBook = (flora: Flora) => compileFlora(flora)

@@ -1,4 +1,8 @@
 import { defineConfig } from '@playwright/test'
+import { rmSync } from 'node:fs'
+
+// Each run begins with an empty data folder; the workers read this file too and must leave it alone.
+if (!process.env.TEST_WORKER_INDEX) rmSync('reports/e2e-data', { recursive: true, force: true })
 
 const port = Number(process.env.E2E_PORT ?? 4171)
 

@@ -28,21 +28,20 @@ export interface Identification {
 export const NAMED_FROM = 0.95
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001
-/** Bits against a plant from one sure look that settle the matter when the look is a deciding one. */
-const DECISIVE_BITS = -4
+/** Bits by which one sure look at the deciding check must speak for the leading plant to settle the matter (32 to 1). */
+const DECISIVE_BITS = 5
 
 /** The deciding check between two plants as the book names it, from either plant's page. */
 export function decidingCheck(a: Plant, b: Plant): { check: string; why: string } | undefined {
   return a.lookalikes.find((l) => l.plant === b.id) ?? b.lookalikes.find((l) => l.plant === a.id)
 }
 
-function decisivelyExcluded(compiled: CompiledFlora, beliefs: Beliefs, harmful: Plant): boolean {
-  const row = compiled.plantIndex.get(harmful.id)!
-  const deciding = new Set(harmful.lookalikes.map((l) => l.check))
-  for (const p of compiled.plants) for (const l of p.lookalikes) if (l.plant === harmful.id) deciding.add(l.check)
+function decisivelyExcluded(compiled: CompiledFlora, beliefs: Beliefs, lead: Plant, harmful: Plant): boolean {
+  const check = decidingCheck(lead, harmful)?.check
+  const [forLead, forHarm] = [compiled.plantIndex.get(lead.id)!, compiled.plantIndex.get(harmful.id)!]
   return beliefs.weighed.some(
     ({ observation: o, bits }) =>
-      deciding.has(o.character) && (o.sureness ?? 'sure') === 'sure' && bits[row]! <= DECISIVE_BITS,
+      o.character === check && (o.sureness ?? 'sure') === 'sure' && bits[forLead]! - bits[forHarm]! >= DECISIVE_BITS,
   )
 }
 
@@ -116,14 +115,14 @@ export function identify(compiled: CompiledFlora, context: Context, observations
   const candidates = orderedCandidates(compiled, beliefs)
   let notInBook = 0
   for (let r = compiled.plants.length; r < compiled.rows; r++) notInBook += beliefs.posterior[r]!
+  const lead = compiled.plants[compiled.plantIndex.get(candidates[0]!.plant)!]!
   const open = compiled.plants
     .filter((p, r) => p.role === 'toxic' && beliefs.posterior[r]! >= HARM_OPEN_FROM)
-    .filter((p) => !decisivelyExcluded(compiled, beliefs, p))
+    .filter((p) => !decisivelyExcluded(compiled, beliefs, lead, p))
     .sort(
       (a, b) => beliefs.posterior[compiled.plantIndex.get(b.id)!]! - beliefs.posterior[compiled.plantIndex.get(a.id)!]!,
     )
   const observed = new Set(observations.map((o) => o.character))
-  const lead = compiled.plants[compiled.plantIndex.get(candidates[0]!.plant)!]!
   const ranked = nextChecks(compiled, beliefs, observed)
   const leading = candidates[0]!.probability >= 0.5 && lead.role !== 'toxic'
   return {

@@ -129,37 +129,38 @@ export function Specimen({ form, answers, asked, onAsk }: Props) {
         const title = characterTitle(characters, slot.character)
         const said = state ? stateWords(state) : 'not looked at yet'
         return (
-          <g
-            key={slot.character}
-            role="button"
-            tabIndex={0}
-            aria-label={`${title}: ${said}`}
-            className="cursor-pointer"
-            onClick={() => onAsk(slot.character)}
-            onKeyDown={press(() => onAsk(slot.character))}
-          >
+          <g key={slot.character}>
             <path
               d={`M${x + (right ? -28 : 28)} ${y}L${slot.to[0]} ${slot.to[1]}`}
               className={drawing ? 'ink-fine' : 'ink-dotted'}
             />
-            <circle
-              cx={x}
-              cy={y}
-              r="28"
-              className={drawing ? 'fill-sheet stroke-culm' : 'ink-dotted fill-husk'}
-              strokeWidth={asked === slot.character ? 3.5 : 1.4}
-            />
-            {drawing ? (
-              <svg x={x - 20} y={y - 20} width="40" height="40" viewBox="0 0 100 100" aria-hidden>
-                {drawing.map((m, j) => (
-                  <path key={j} d={m.d} className={`ink-${m.ink}`} />
-                ))}
-              </svg>
-            ) : (
-              <text x={x} y={y + 4} textAnchor="middle" className="fill-ink-soft text-[11.5px]">
-                <Lines x={x} text={state && !drawing ? said : title} />
-              </text>
-            )}
+            <g
+              role="button"
+              tabIndex={0}
+              aria-label={`${title}: ${said}`}
+              className="cursor-pointer"
+              onClick={() => onAsk(slot.character)}
+              onKeyDown={press(() => onAsk(slot.character))}
+            >
+              <circle
+                cx={x}
+                cy={y}
+                r="28"
+                className={drawing ? 'fill-sheet stroke-culm' : 'ink-dotted fill-husk'}
+                strokeWidth={asked === slot.character ? 3.5 : 1.4}
+              />
+              {drawing ? (
+                <svg x={x - 20} y={y - 20} width="40" height="40" viewBox="0 0 100 100" aria-hidden>
+                  {drawing.map((m, j) => (
+                    <path key={j} d={m.d} className={`ink-${m.ink}`} />
+                  ))}
+                </svg>
+              ) : (
+                <text x={x} y={y + 4} textAnchor="middle" className="fill-ink-soft text-[11.5px]">
+                  <Lines x={x} text={state && !drawing ? said : title} />
+                </text>
+              )}
+            </g>
           </g>
         )
       })}

@@ -3,7 +3,7 @@ import { useRevalidator } from 'react-router'
 import { regions } from '@/core/naming/flora.ts'
 import { outlooks, type Holding } from '@/core/records/round.ts'
 import { send } from '../api/client.ts'
-import { inputClass, Labelled } from './PlanRound.tsx'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
 
 const LARGEST_FILE = 1_000_000
 

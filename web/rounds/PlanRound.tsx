@@ -1,28 +1,15 @@
 import { formatISO } from 'date-fns/formatISO'
-import { useId, useState, type FormEvent, type ReactNode } from 'react'
+import { useState, type FormEvent } from 'react'
 import { useRevalidator } from 'react-router'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import { send } from '../api/client.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { NewPaddock } from './NewPaddock.tsx'
 
 interface Props {
   holdings: Holding[]
   paddocks: Paddock[]
   onPlanned: (roundId: string) => void
-}
-
-export const inputClass = 'min-h-12 w-full rounded-xl border border-rule bg-sheet px-3'
-
-export function Labelled({ label, children }: { label: string; children: (id: string) => ReactNode }) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="block text-ink-soft">
-        {label}
-      </label>
-      {children(id)}
-    </div>
-  )
 }
 
 /** Plan a round: paddock, purpose, stops; the W is laid into the boundary by the server and shown at once. */

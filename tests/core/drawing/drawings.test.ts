@@ -58,7 +58,8 @@ describe('drawings of states', () => {
     }
   })
 
-  it('draws the same each time', () => expect(drawState('stem.hairs', 'stinging')).toEqual(drawState('stem.hairs', 'stinging')))
+  it('draws the same each time', () =>
+    expect(drawState('stem.hairs', 'stinging')).toEqual(drawState('stem.hairs', 'stinging')))
 
   it('has no drawing for a state or character it does not know', () => {
     expect(drawState('vernation', 'crumpled')).toBeUndefined()
@@ -105,7 +106,8 @@ describe('portrait of the leaf joint', () => {
   })
 
   it('other plants have none', () => {
-    for (const p of flora.plants.filter((x) => x.form !== 'grass')) expect(collarPortrait(p, 'vegetative')).toBeUndefined()
+    for (const p of flora.plants.filter((x) => x.form !== 'grass'))
+      expect(collarPortrait(p, 'vegetative')).toBeUndefined()
   })
 
   it('no two grasses share a portrait', () => {
@@ -116,13 +118,26 @@ describe('portrait of the leaf joint', () => {
 
 describe('pen', () => {
   it('a curve passes through its ends and its points', () => {
-    const curve = along([[0, 0], [10, 5], [20, 0]], 8)
+    const curve = along(
+      [
+        [0, 0],
+        [10, 5],
+        [20, 0],
+      ],
+      8,
+    )
     expect(curve[0]).toEqual([0, 0])
     expect(curve.at(-1)).toEqual([20, 0])
     expect(curve.some(([x, y]) => Math.hypot(x - 10, y - 5) < 1e-9)).toBe(true)
   })
 
-  it('a brush stroke is a closed shape', () => expect(brush([[0, 0], [10, 10]]).d.endsWith('Z')).toBe(true))
+  it('a brush stroke is a closed shape', () =>
+    expect(
+      brush([
+        [0, 0],
+        [10, 10],
+      ]).d.endsWith('Z'),
+    ).toBe(true))
 
   it('a leaf is as long and as wide as asked', () => {
     const outline = leafOutline({ length: 80, width: 40, profile: oval(0.5) })

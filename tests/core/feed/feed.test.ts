@@ -48,7 +48,8 @@ describe('feed of a mixture', () => {
     seq,
     hits: Object.entries(counts).flatMap(([taxon, n]) => Array.from({ length: n }, () => ({ taxon, amount: 1 }))),
   })
-  const feed = (stops: StopTally[], growth: 'leafy' | 'stemmy' = 'leafy') => mixtureFeed(stops, {}, plantsById, growth, randomLcg(0.5))
+  const feed = (stops: StopTally[], growth: 'leafy' | 'stemmy' = 'leafy') =>
+    mixtureFeed(stops, {}, plantsById, growth, randomLcg(0.5))
 
   it('of one plant alone spans that plant’s own range', () => {
     const made = feed([stop(1, { timothy: 10 }), stop(2, { timothy: 10 })])!
@@ -72,7 +73,10 @@ describe('feed of a mixture', () => {
   })
 
   it('leaves out what has no value on file and says so', () => {
-    const made = feed([stop(1, { timothy: 10, 'tansy-ragwort': 5, 'unknown:A': 5, bare: 20 }), stop(2, { timothy: 20 })])!
+    const made = feed([
+      stop(1, { timothy: 10, 'tansy-ragwort': 5, 'unknown:A': 5, bare: 20 }),
+      stop(2, { timothy: 20 }),
+    ])!
     expect(made.leftOut.sort()).toEqual(['tansy-ragwort', 'unknown:A'])
     expect(made.known).toBeCloseTo(30 / 40, 9)
   })
@@ -92,13 +96,16 @@ describe('feed of a mixture', () => {
 })
 
 describe('feed values on file', () => {
-  it.each(flora.plants.filter((p) => p.feed).map((p) => [p.id, p.feed!] as const))('%s: in order, and stemmy growth is worth less', (_id, f) => {
-    for (const g of [f.leafy, f.stemmy]) {
-      for (const [low, high] of [g.cp, g.adf, g.ndf]) expect(low).toBeLessThan(high)
-      expect(g.adf[1]).toBeLessThan(g.ndf[1])
-      expect(g.adf[0]).toBeLessThan(g.ndf[0])
-    }
-    expect(f.stemmy.cp[1]).toBeLessThan(f.leafy.cp[1])
-    expect(f.stemmy.ndf[0]).toBeGreaterThan(f.leafy.ndf[0])
-  })
+  it.each(flora.plants.filter((p) => p.feed).map((p) => [p.id, p.feed!] as const))(
+    '%s: in order, and stemmy growth is worth less',
+    (_id, f) => {
+      for (const g of [f.leafy, f.stemmy]) {
+        for (const [low, high] of [g.cp, g.adf, g.ndf]) expect(low).toBeLessThan(high)
+        expect(g.adf[1]).toBeLessThan(g.ndf[1])
+        expect(g.adf[0]).toBeLessThan(g.ndf[0])
+      }
+      expect(f.stemmy.cp[1]).toBeLessThan(f.leafy.cp[1])
+      expect(f.stemmy.ndf[0]).toBeGreaterThan(f.leafy.ndf[0])
+    },
+  )
 })

@@ -35,10 +35,28 @@ const round: Round = {
     outlook: 'grazing',
     sown: [],
   },
-  route: { line: [[0, 0], [0.001, 0.0005]], lengthM: 123.4 },
+  route: {
+    line: [
+      [0, 0],
+      [0.001, 0.0005],
+    ],
+    lengthM: 123.4,
+  },
   stops: [
-    { id: 's1', seq: 1, position: [0.0005, 0.0002], doneAt: '2027-04-02T09:00:00.000Z', hits: ['timothy', 'unknown:A', 'bare'].map((taxon) => ({ taxon, amount: 1 })) },
-    { id: 's2', seq: 2, position: [0.001, 0.0004], doneAt: null, hits: ['timothy', 'timothy'].map((taxon) => ({ taxon, amount: 1 })) },
+    {
+      id: 's1',
+      seq: 1,
+      position: [0.0005, 0.0002],
+      doneAt: '2027-04-02T09:00:00.000Z',
+      hits: ['timothy', 'unknown:A', 'bare'].map((taxon) => ({ taxon, amount: 1 })),
+    },
+    {
+      id: 's2',
+      seq: 2,
+      position: [0.001, 0.0004],
+      doneAt: null,
+      hits: ['timothy', 'timothy'].map((taxon) => ({ taxon, amount: 1 })),
+    },
   ],
   unknowns: [{ letter: 'A', namedAs: 'velvetgrass' }],
 }
@@ -49,13 +67,25 @@ describe('rows for a spreadsheet', () => {
     const rows = compositionRows(weighed.composition, plantsById)
     expect(rows.map((r) => r.taxon).sort()).toEqual(['bare', 'timothy', 'velvetgrass'])
     expect(rows.reduce((s, r) => s + Number(r.share_percent), 0)).toBeCloseTo(100, 1)
-    expect(rows[0]).toMatchObject({ name: 'Timothy', scientific_name: 'Phleum pratense', group: 'Cool-season grass', hits: 3, stops_with: 2 })
+    expect(rows[0]).toMatchObject({
+      name: 'Timothy',
+      scientific_name: 'Phleum pratense',
+      group: 'Cool-season grass',
+      hits: 3,
+      stops_with: 2,
+    })
   })
 
   it('one row a hit, with what was recorded and what it counts as now', () => {
     const rows = hitRows(round, plantsById)
     expect(rows).toHaveLength(5)
-    expect(rows[1]).toMatchObject({ stop: 1, number: 2, recorded_as: 'Unknown A', taxon: 'velvetgrass', name: 'Velvetgrass' })
+    expect(rows[1]).toMatchObject({
+      stop: 1,
+      number: 2,
+      recorded_as: 'Unknown A',
+      taxon: 'velvetgrass',
+      name: 'Velvetgrass',
+    })
   })
 })
 
@@ -88,20 +118,75 @@ describe('reading a boundary', () => {
   it.each([
     ['a polygon', polygon],
     ['a feature', { type: 'Feature', properties: {}, geometry: polygon }],
-    ['a collection', { type: 'FeatureCollection', features: [{ type: 'Feature', geometry: { type: 'Point', coordinates: [0, 0] } }, { type: 'Feature', geometry: polygon }] }],
+    [
+      'a collection',
+      {
+        type: 'FeatureCollection',
+        features: [
+          { type: 'Feature', geometry: { type: 'Point', coordinates: [0, 0] } },
+          { type: 'Feature', geometry: polygon },
+        ],
+      },
+    ],
   ])('from %s', (_what, value) => expect(readBoundary(value)).toMatchObject({ boundary: { type: 'Polygon' } }))
 
   it('closes an open ring and drops heights', () => {
-    const read = readBoundary({ type: 'Polygon', coordinates: [[[0, 0, 12], [1, 0, 12], [1, 1, 12]]] })
-    expect(read).toEqual({ boundary: { type: 'Polygon', coordinates: [[[0, 0], [1, 0], [1, 1], [0, 0]]] } })
+    const read = readBoundary({
+      type: 'Polygon',
+      coordinates: [
+        [
+          [0, 0, 12],
+          [1, 0, 12],
+          [1, 1, 12],
+        ],
+      ],
+    })
+    expect(read).toEqual({
+      boundary: {
+        type: 'Polygon',
+        coordinates: [
+          [
+            [0, 0],
+            [1, 0],
+            [1, 1],
+            [0, 0],
+          ],
+        ],
+      },
+    })
   })
 
   it.each([
     ['nothing', null, /not GeoJSON/],
     ['a number', 5, /not GeoJSON/],
     ['a point', { type: 'Point', coordinates: [0, 0] }, /must be a Polygon/],
-    ['two corners', { type: 'Polygon', coordinates: [[[0, 0], [1, 1]]] }, /three corners/],
-    ['degrees out of range', { type: 'Polygon', coordinates: [[[0, 0], [500, 1], [1, 1]]] }, /degrees/],
+    [
+      'two corners',
+      {
+        type: 'Polygon',
+        coordinates: [
+          [
+            [0, 0],
+            [1, 1],
+          ],
+        ],
+      },
+      /three corners/,
+    ],
+    [
+      'degrees out of range',
+      {
+        type: 'Polygon',
+        coordinates: [
+          [
+            [0, 0],
+            [500, 1],
+            [1, 1],
+          ],
+        ],
+      },
+      /degrees/,
+    ],
     ['words for corners', { type: 'Polygon', coordinates: [['a', 'b', 'c']] }, /degrees/],
     ['an empty collection', { type: 'FeatureCollection', features: [] }, /No polygon/],
     ['no coordinates', { type: 'Polygon' }, /three corners/],

@@ -5,7 +5,8 @@ import { composition } from '@/core/survey/composition.ts'
 import type { StopTally } from '@/core/survey/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
-const stops = (list: string[][]): StopTally[] => list.map((taxa, i) => ({ seq: i + 1, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) }))
+const stops = (list: string[][]): StopTally[] =>
+  list.map((taxa, i) => ({ seq: i + 1, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) }))
 const findings = (list: string[][], counted: 'points' | 'cover' = 'points') =>
   harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted)
 
@@ -34,11 +35,19 @@ describe('harm of a round', () => {
   })
 
   it('an unknown without a name is not passed over', () => {
-    expect(findings([['timothy', 'unknown:A'], ['unknown:B', 'timothy']]).unnamed).toEqual(['A', 'B'])
+    expect(
+      findings([
+        ['timothy', 'unknown:A'],
+        ['unknown:B', 'timothy'],
+      ]).unnamed,
+    ).toEqual(['A', 'B'])
   })
 
   it('feed plants with a caution of their own are listed (alsike and horses: Burrows & Tyrl, from memory)', () => {
-    const { cautions } = findings([['alsike-clover', 'timothy'], ['timothy', 'timothy']])
+    const { cautions } = findings([
+      ['alsike-clover', 'timothy'],
+      ['timothy', 'timothy'],
+    ])
     expect(cautions.map((c) => c.plant)).toEqual(['alsike-clover'])
     expect(cautions[0]!.notes.some((n) => n.who.includes('horses'))).toBe(true)
   })
@@ -46,7 +55,11 @@ describe('harm of a round', () => {
 
 // Trade facts on harm: common practice, no source, except where a plant's file names one.
 describe('harm on file', () => {
-  const note = (id: string) => plantsById.get(id)!.harm.map((h) => `${h.who.join(' ')} ${h.kind} ${h.note}`).join(' ')
+  const note = (id: string) =>
+    plantsById
+      .get(id)!
+      .harm.map((h) => `${h.who.join(' ')} ${h.kind} ${h.note}`)
+      .join(' ')
 
   it('every plant called toxic says whom it harms and how, and names a source', () => {
     for (const p of flora.plants.filter((x) => x.role === 'toxic')) {
@@ -63,9 +76,11 @@ describe('harm on file', () => {
 
   it('ragwort stays poisonous in hay', () => expect(note('tansy-ragwort')).toMatch(/hay/))
   it('hemp dogbane is a heart poison, green or dry', () => expect(note('hemp-dogbane')).toMatch(/heart.*dry/is))
-  it('dallisgrass itself is not the trouble, its seed heads are', () => expect(note('dallisgrass')).toMatch(/seed heads/))
+  it('dallisgrass itself is not the trouble, its seed heads are', () =>
+    expect(note('dallisgrass')).toMatch(/seed heads/))
   it('sweetclover harms as mouldy hay', () => expect(note('yellow-sweetclover')).toMatch(/mouldy/i))
-  it('birdsfoot trefoil has no bloat against it (Majak et al. 2003)', () => expect(note('birdsfoot-trefoil')).not.toMatch(/bloat/))
+  it('birdsfoot trefoil has no bloat against it (Majak et al. 2003)', () =>
+    expect(note('birdsfoot-trefoil')).not.toMatch(/bloat/))
   it('white clover and alfalfa can bloat', () => {
     expect(note('white-clover')).toMatch(/bloat/)
     expect(note('alfalfa')).toMatch(/bloat/)

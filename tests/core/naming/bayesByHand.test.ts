@@ -10,7 +10,10 @@ import { always, madeBook, madeCharacter, madePlant, mostly } from '@/tests/supp
 /** Two plants, two characters of two states: small enough to do on paper. */
 const first = madeCharacter('shoot', ['rolled', 'folded'], { mistake: 0.04 })
 const second = madeCharacter('tip', ['boat', 'pointed'], { mistake: 0.04 })
-const rolled = madePlant('rolled-one', { shoot: always('rolled'), tip: mostly({ pointed: 'usually', boat: 'sometimes' }) })
+const rolled = madePlant('rolled-one', {
+  shoot: always('rolled'),
+  tip: mostly({ pointed: 'usually', boat: 'sometimes' }),
+})
 const folded = madePlant('folded-one', { shoot: always('folded'), tip: always('boat') })
 const tiny = madeBook({ characters: [first, second], plants: [rolled, folded] })
 
@@ -130,6 +133,8 @@ describe('observer error', () => {
 
   it('even a guess is right at least as often as an answer drawn by lot', () => {
     const bad = madeCharacter('colour', ['a', 'b', 'c'], { mistake: 0.45 })
-    confusionMatrix(bad, 'guess', 'vegetative').forEach((row, i) => expect(row[i]!).toBeGreaterThanOrEqual(1 / 3 - 1e-9))
+    confusionMatrix(bad, 'guess', 'vegetative').forEach((row, i) =>
+      expect(row[i]!).toBeGreaterThanOrEqual(1 / 3 - 1e-9),
+    )
   })
 })

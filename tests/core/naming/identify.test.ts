@@ -43,7 +43,11 @@ describe('harm rule', () => {
 
   it('lists every toxic plant at or above 1 in 1,000 while nothing was seen', () => {
     const toxic = flora.plants.filter((p) => p.role === 'toxic').map((p) => p.id)
-    expect(name([]).harmfulOpen.map((h) => h.plant).sort()).toEqual(toxic.sort())
+    expect(
+      name([])
+        .harmfulOpen.map((h) => h.plant)
+        .sort(),
+    ).toEqual(toxic.sort())
     for (const h of name([]).harmfulOpen) expect(h.probability).toBeGreaterThanOrEqual(HARM_OPEN_FROM)
   })
 
@@ -107,7 +111,8 @@ describe('next checks', () => {
 
   it('do not ask for flowers or seed heads before there are any', () => {
     const ids = name([['life.form', 'legume']]).next.map((n) => n.character)
-    for (const id of ['flower.colour', 'flower.form', 'seed.shape', 'fruit.case', 'head.form']) expect(ids).not.toContain(id)
+    for (const id of ['flower.colour', 'flower.form', 'seed.shape', 'fruit.case', 'head.form'])
+      expect(ids).not.toContain(id)
   })
 
   it('ask a clover about leaflets, not about ligules', () => {
@@ -118,7 +123,9 @@ describe('next checks', () => {
 
   it('a guess at the life form does not hide the questions of the others', () => {
     const guessed = name([['life.form', 'grass', 'guess']])
-    expect(guessed.candidates.filter((c) => plantsById.get(c.plant)!.form === 'forb').reduce((s, c) => s + c.probability, 0)).toBeGreaterThan(0.02)
+    expect(
+      guessed.candidates.filter((c) => plantsById.get(c.plant)!.form === 'forb').reduce((s, c) => s + c.probability, 0),
+    ).toBeGreaterThan(0.02)
   })
 
   it('a glance comes before a spade that tells little more', () => {
@@ -169,8 +176,13 @@ function nameByTheTool(plant: (typeof flora.plants)[number]) {
         ? ({ kind: 'states', words: { [plant.form]: 'always' } } as const)
         : cellAt(plant, next.character, 'vegetative')
     if (!cell) looks.push({ character: next.character, states: ['cant-tell'] })
-    else if (cell.kind === 'range') looks.push({ character: next.character, value: (cell.typical[0] + cell.typical[1]) / 2, unit: 'mm' })
-    else looks.push({ character: next.character, states: [Object.entries(cell.words).sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])[0]![0]] })
+    else if (cell.kind === 'range')
+      looks.push({ character: next.character, value: (cell.typical[0] + cell.typical[1]) / 2, unit: 'mm' })
+    else
+      looks.push({
+        character: next.character,
+        states: [Object.entries(cell.words).sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])[0]![0]],
+      })
   }
   return { result: identify(book, {}, looks), step: 12 }
 }

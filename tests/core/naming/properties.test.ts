@@ -5,12 +5,19 @@ import { identify } from '@/core/naming/identify.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import { book, flora, name, probabilityOf } from '@/tests/support/book.ts'
 
-const anyObservation: fc.Arbitrary<Observation> = fc.constantFrom(...flora.characters).chain((c) => {
-  const sureness = fc.constantFrom('sure' as const, 'likely' as const, 'guess' as const)
-  if (c.states) return fc.record({ character: fc.constant(c.id), states: fc.subarray(c.states, { minLength: 1, maxLength: 2 }), sureness })
-  const [low, high] = c.range!
-  return fc.record({ character: fc.constant(c.id), value: fc.double({ min: low, max: high, noNaN: true }), sureness })
-})
+const anyObservation: fc.Arbitrary<Observation> = fc
+  .constantFrom(...flora.characters)
+  .chain((c): fc.Arbitrary<Observation> => {
+    const sureness = fc.constantFrom('sure' as const, 'likely' as const, 'guess' as const)
+    if (c.states)
+      return fc.record({
+        character: fc.constant(c.id),
+        states: fc.subarray(c.states, { minLength: 1, maxLength: 2 }),
+        sureness,
+      })
+    const [low, high] = c.range!
+    return fc.record({ character: fc.constant(c.id), value: fc.double({ min: low, max: high, noNaN: true }), sureness })
+  })
 const sheets = fc.uniqueArray(anyObservation, { selector: (o) => o.character, maxLength: 10 })
 
 describe('whatever was seen', () => {
@@ -28,7 +35,9 @@ describe('whatever was seen', () => {
   it('the order of the looks does not matter', () => {
     fc.assert(
       fc.property(sheets, fc.integer(), (observations, seed) => {
-        const shuffled = [...observations].sort((a, b) => ((a.character.length * 31 + seed) % 7) - ((b.character.length * 31 + seed) % 7)).reverse()
+        const shuffled = [...observations]
+          .sort((a, b) => ((a.character.length * 31 + seed) % 7) - ((b.character.length * 31 + seed) % 7))
+          .reverse()
         const [a, b] = [identify(book, {}, observations), identify(book, {}, shuffled)]
         return a.candidates.every((c) => Math.abs(c.probability - probabilityOf(b, c.plant)) < 1e-9)
       }),
@@ -112,7 +121,8 @@ describe('true evidence', () => {
       ['hairs.upper', 'velvety'],
       ['hairs.lower', 'velvety'],
     ])
-    const bits = (r: typeof one) => r.candidates.find((c) => c.plant === 'velvetgrass')!.evidence.reduce((s, e) => s + e.bits, 0)
+    const bits = (r: typeof one) =>
+      r.candidates.find((c) => c.plant === 'velvetgrass')!.evidence.reduce((s, e) => s + e.bits, 0)
     expect(bits(two)).toBeGreaterThan(bits(one))
     expect(bits(two)).toBeLessThan(1.75 * bits(one))
   })

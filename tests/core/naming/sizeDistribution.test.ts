@@ -12,7 +12,8 @@ function total(widen: number): number {
   const n = 20_000
   const step = (to - from) / n
   let sum = 0
-  for (let i = 0; i <= n; i++) sum += sizeDensity(knots, Math.exp(from + i * step), widen) * step * (i === 0 || i === n ? 0.5 : 1)
+  for (let i = 0; i <= n; i++)
+    sum += sizeDensity(knots, Math.exp(from + i * step), widen) * step * (i === 0 || i === n ? 0.5 : 1)
   return sum
 }
 
@@ -51,7 +52,9 @@ describe('a measured size against the coded ranges', () => {
         const [a, b, c, d] = [...ends].sort((x, y) => x - y) as [number, number, number, number]
         const k = sizeKnots({ kind: 'range', typical: [b, c], extreme: [a, d] })
         const whole = sizeProbability(k, 0.001, 1e6)
-        return Math.abs(sizeProbability(k, 0.001, cut) + sizeProbability(k, cut, 1e6) - whole) < 1e-9 && whole <= 1 + 1e-9
+        return (
+          Math.abs(sizeProbability(k, 0.001, cut) + sizeProbability(k, cut, 1e6) - whole) < 1e-9 && whole <= 1 + 1e-9
+        )
       }),
     )
   })

@@ -7,12 +7,15 @@ describe('specimens as manuals and the trade describe them', () => {
     const result = name(s.looks, s.context)
     const order = result.candidates.map((c) => c.plant)
     if (s.is === 'not-in-book') {
-      expect(result.notInBook, `${order[0]} ${result.candidates[0]!.probability}`).toBeGreaterThan(result.candidates[0]!.probability)
+      expect(result.notInBook, `${order[0]} ${result.candidates[0]!.probability}`).toBeGreaterThan(
+        result.candidates[0]!.probability,
+      )
       return
     }
     if (s.by === 'three') expect(order.slice(0, 3)).toContain(s.is)
     else expect(order[0], result.verdict.text).toBe(s.is)
-    if (s.by === 'named') expect(result.verdict, result.harmfulOpen.map((h) => h.plant).join()).toMatchObject({ kind: 'named' })
+    if (s.by === 'named')
+      expect(result.verdict, result.harmfulOpen.map((h) => h.plant).join()).toMatchObject({ kind: 'named' })
   })
 
   it('every plant of the book is described at least once', () => {

@@ -48,10 +48,10 @@ describe('intervals of a clustered share, against R svyciprop', () => {
 })
 
 describe('several species of one round, against R svyratio', () => {
-  const c = cases<
-    { points: number[]; species: string[]; hits: number[][] },
-    { estimate: number[]; se: number[] }
-  >('cluster', 'clusterComposition')[0]!
+  const c = cases<{ points: number[]; species: string[]; hits: number[][] }, { estimate: number[]; se: number[] }>(
+    'cluster',
+    'clusterComposition',
+  )[0]!
   it.each(c.input.species.map((s, j) => [s, j] as const))('%s', (_name, j) => {
     const got = clusterRatio(c.input.points.map((points, i) => ({ points, hits: c.input.hits[i]![j]! })))
     expectNear(got.estimate, c.expected.estimate[j]!, c.tol)

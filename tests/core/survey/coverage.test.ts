@@ -1,4 +1,4 @@
-import { randomBinomial, randomGamma, randomLcg } from 'd3-random'
+import { randomGamma, randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { clusterRatio, kornGraubard } from '@/core/survey/clusterRatio.ts'
 import { wilson } from '@/core/survey/proportionIntervals.ts'
@@ -6,17 +6,21 @@ import { wilson } from '@/core/survey/proportionIntervals.ts'
 /** Made stops of a patchy sward: the share at each stop is drawn from a beta, then points from that share. */
 function madeRound(truth: number, evenness: number, stops: number, random: () => number) {
   const gamma = randomGamma.source(random)
-  const binomial = randomBinomial.source(random)
   return Array.from({ length: stops }, () => {
-    const a = gamma(truth * evenness, 1)()
-    const b = gamma((1 - truth) * evenness, 1)()
-    return { points: 20, hits: binomial(20, a / (a + b))() }
+    const a = gamma(truth * evenness)()
+    const b = gamma((1 - truth) * evenness)()
+    const share = a / (a + b)
+    return { points: 20, hits: Array.from({ length: 20 }, random).filter((u) => u < share).length }
   })
 }
 
 const rounds = 600
 
-function held(truth: number, evenness: number, interval: (round: ReturnType<typeof madeRound>) => [number, number] | undefined) {
+function held(
+  truth: number,
+  evenness: number,
+  interval: (round: ReturnType<typeof madeRound>) => [number, number] | undefined,
+) {
   const random = randomLcg(0.42)
   let inside = 0
   let judged = 0

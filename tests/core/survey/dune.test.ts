@@ -49,7 +49,8 @@ describe('the dune table as a round of cover plots', () => {
   })
 
   it('finds each species in as many plots as R does', () => {
-    const { frequency_count } = cases<unknown, { frequency_count: number[] }>('composition-dune', 'speciesSummary')[0]!.expected
+    const { frequency_count } = cases<unknown, { frequency_count: number[] }>('composition-dune', 'speciesSummary')[0]!
+      .expected
     table.species.forEach((s, j) => {
       expect(round.taxa.find((t) => t.taxon === `latin:${s.name}`)!.stopsWith, s.name).toBe(frequency_count[j])
     })

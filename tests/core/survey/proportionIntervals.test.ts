@@ -37,7 +37,8 @@ describe('intervals of a proportion, against base R', () => {
 
 describe('none found', () => {
   for (const c of cases<{ n: number; conf: number }, { upper: number }>('proportions', 'noneFoundUpperBound'))
-    it(`${c.id}: upper bound against R`, () => expectNear(noneFoundUpperBound(c.input.n, c.input.conf), c.expected.upper, c.tol))
+    it(`${c.id}: upper bound against R`, () =>
+      expectNear(noneFoundUpperBound(c.input.n, c.input.conf), c.expected.upper, c.tol))
 
   it('is about three over n (Hanley & Lippman-Hand 1983)', () => {
     for (const n of [30, 100, 600, 3000]) expect(noneFoundUpperBound(n) / (3 / n)).toBeCloseTo(1, n >= 100 ? 1 : 0)

@@ -40,7 +40,12 @@ describe('more stops of a round', () => {
     seq,
     hits: Array.from({ length: 20 }, (_, i) => ({ taxon: i < grass ? 'timothy' : 'bare', amount: 1 })),
   })
-  const made = (grass: number[]) => composition(grass.map((g, i) => stop(i + 1, g)), {}, new Map())!
+  const made = (grass: number[]) =>
+    composition(
+      grass.map((g, i) => stop(i + 1, g)),
+      {},
+      new Map(),
+    )!
 
   it('says nothing before the third stop', () => expect(moreStopsFor(made([10, 12]), 0.05)).toBeUndefined())
 

@@ -1,0 +1,151 @@
+import { expect, test, type Page } from '@playwright/test'
+
+const verdict = (page: Page) => page.getByTestId('verdict')
+
+async function open(page: Page) {
+  await page.goto('/bench')
+  await expect(verdict(page)).toHaveText('Nothing seen yet')
+}
+
+async function look(page: Page, what: string) {
+  await page.keyboard.press('/')
+  await page.getByRole('textbox', { name: 'Find a plant or a character' }).fill(what)
+  await page.keyboard.press('Enter')
+}
+
+test('by touch: drawn answers lead to a name, and the name can be written down', async ({ page }) => {
+  await open(page)
+  await page.getByRole('button', { name: 'clover or kin', exact: false }).click()
+  await expect(page.getByRole('button', { name: /Change Kind of plant/ })).toBeVisible()
+  await page.getByRole('button', { name: /^Leaflets: not looked at yet/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('How many leaflets and how set?')
+  await page.getByRole('button', { name: 'five', exact: false }).click()
+  await page.getByRole('button', { name: /^Leaflet teeth/ }).click()
+  await page.getByRole('button', { name: 'entire', exact: false }).click()
+  await expect(verdict(page)).toContainText('Birdsfoot trefoil')
+  await page.getByRole('button', { name: /Write down/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'Birdsfoot trefoil was written down.' })).toBeVisible()
+  await page.getByRole('button', { name: 'New plant' }).click()
+  await expect(page.getByText('Written down last')).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Birdsfoot trefoil' })).toBeVisible()
+})
+
+test('by keyboard: numbers answer, z takes back, s says how sure, ? cannot tell, n follows the tool', async ({
+  page,
+}) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await expect(page.getByRole('button', { name: 'Change Kind of plant: grass' })).toBeVisible()
+  await look(page, 'newest leaf')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText(
+    'Is the youngest leaf rolled or folded in the shoot?',
+  )
+  await page.keyboard.press('2')
+  await expect(page.getByRole('button', { name: 'Change Newest leaf: folded' })).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(page.getByRole('button', { name: /Change Newest leaf/ })).toHaveCount(0)
+  await look(page, 'newest leaf')
+  await page.keyboard.press('s')
+  await expect(page.getByRole('radio', { name: 'likely' })).toBeChecked()
+  await page.keyboard.press('?')
+  await expect(page.getByRole('button', { name: "Change Newest leaf: can't tell" })).toBeVisible()
+  await look(page, 'Auricles')
+  await page.keyboard.press('n')
+  await expect(page.getByRole('heading', { level: 1 })).not.toHaveText('Claws at the leaf joint?')
+})
+
+test('Shift and a number say "either of these"', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await look(page, 'ligule')
+  await page.keyboard.press('Shift+Digit1')
+  await expect(page.getByText('either membrane')).toBeVisible()
+  await page.keyboard.press('2')
+  await expect(page.getByRole('button', { name: 'Change Ligule: membrane or fringed membrane' })).toBeVisible()
+})
+
+test('a size is read off the ruler strip or typed, and a wrong one is said in words', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await look(page, 'blade width')
+  const field = page.getByLabel('Size in millimetres')
+  await field.fill('900')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('alert').filter({ hasText: 'between 0 and 120 mm' })).toBeVisible()
+  await expect(field).toHaveValue('900')
+  await field.fill('8,5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('button', { name: 'Change Blade width: 8.5 mm' })).toBeVisible()
+})
+
+test('wild carrot is not named while poison hemlock is open; its deciding check settles it', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('5')
+  await look(page, 'leaf outline')
+  await page.getByRole('button', { name: 'feathery', exact: false }).click()
+  await look(page, 'smell')
+  await page.getByRole('button', { name: 'carroty', exact: false }).click()
+  await expect(verdict(page)).toHaveText('Looks like wild carrot, but poison hemlock is not excluded yet.')
+  const harm = page.getByRole('region', { name: 'Harmful, and not excluded' })
+  await expect(harm).toContainText('Poison hemlock')
+  await expect(harm).toContainText('call a veterinarian')
+  await harm.getByRole('button', { name: 'decide: hairs on the stem' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hairs on the stem or runner?')
+  await page.keyboard.press('5')
+  await expect(verdict(page)).toContainText('Wild carrot: right about')
+  await expect(page.getByRole('region', { name: 'Harmful plants' })).toContainText('That is not the same as none')
+})
+
+test('what splits the first two is drawn side by side, with the reason', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await look(page, 'newest leaf')
+  await page.keyboard.press('1')
+  await look(page, 'auricles')
+  await page.keyboard.press('2')
+  await look(page, 'shine')
+  await page.keyboard.press('2')
+  const split = page.getByRole('region', { name: 'What splits the first two' })
+  await expect(split).toContainText('Tall fescue')
+  await expect(split).toContainText('Meadow fescue')
+  await expect(split).toContainText(/hairs fringe the auricle/)
+  await split.getByRole('button', { name: /Look: Auricle edge/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Hairs on the auricle or its stub?')
+})
+
+test('an answer can be changed at its node, taken away, and nothing is lost by a reload', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('4')
+  await look(page, 'leaflets')
+  await page.keyboard.press('1')
+  await page.getByRole('button', { name: /Change Leaflets: three palmate/ }).click()
+  await page.getByRole('button', { name: 'three pinnate', exact: false }).click()
+  await expect(page.getByRole('button', { name: /Change Leaflets: three pinnate/ })).toBeVisible()
+  await page.reload()
+  await page.getByRole('button', { name: /Change Leaflets: three pinnate/ }).click()
+  await page.getByRole('button', { name: 'Take this answer away' }).click()
+  await expect(page.getByRole('button', { name: /Change Leaflets/ })).toHaveCount(0)
+})
+
+test('the month and the stage can be set and change what is asked', async ({ page }) => {
+  await open(page)
+  await page.getByText('vegetative, anywhere').click()
+  await page.getByLabel('Stage').selectOption('mown')
+  await page.getByLabel('Month').selectOption('April')
+  await page.keyboard.press('Escape')
+  await expect(page.getByText('mown, April')).toBeVisible()
+})
+
+test('on a phone the halves fold over each other under the thumb', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page).catch(() => undefined)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await page.getByRole('button', { name: 'grass', exact: false }).first().click()
+  await page.getByRole('button', { name: /turn to\s*What follows/ }).click()
+  await expect(verdict(page)).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toBeHidden()
+  await page.getByRole('button', { name: /turn to\s*What was seen/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+})

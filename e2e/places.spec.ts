@@ -1,0 +1,137 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+
+const idOf = async (page: Page, title: string) => {
+  const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
+  return list.find((r) => r.title === title)!.id
+}
+
+async function expectAccessible(page: Page, where: string) {
+  await page.locator('h1').first().waitFor({ state: 'attached' })
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  expect(violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
+}
+
+for (const mode of ['day', 'sun', 'dusk'] as const) {
+  test(`axe finds nothing on the main screens by ${mode}`, async ({ page }) => {
+    test.setTimeout(90_000)
+    await page.addInitScript(
+      (m) => localStorage.setItem('fold-sprig-mode', JSON.stringify({ state: { mode: m }, version: 0 })),
+      mode,
+    )
+    await page.goto('/rounds')
+    await expectAccessible(page, 'rounds')
+    await page.goto('/bench')
+    await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
+    await expectAccessible(page, 'bench')
+    await page.keyboard.press('5')
+    await expect(page.getByRole('region', { name: 'Harmful, and not excluded' })).toBeVisible()
+    await expectAccessible(page, 'bench with answers')
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}`)
+    await expectAccessible(page, 'count')
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
+    await expectAccessible(page, 'weigh-up')
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`)
+    await expectAccessible(page, 'hand-over')
+    await page.goto('/plants')
+    await expectAccessible(page, 'plant book')
+    await page.goto('/plants/poison-hemlock')
+    await expectAccessible(page, 'plant')
+  })
+}
+
+test('a found poison, an unnamed plant and a client page for the livery yard', async ({ page }) => {
+  const id = await idOf(page, 'Harm walk and count')
+  await page.goto(`/rounds/${id}/weigh-up`)
+  const harm = page.getByRole('region', { name: 'What could harm' })
+  await expect(harm).toContainText(/Found: Tansy ragwort, [\d.]+\s%/)
+  await expect(harm).toContainText('liver')
+  await expect(harm).toContainText('Not found is not the same as not there')
+  await expect(harm).toContainText('unknown A')
+  await harm.getByText('Cautions with the feed plants').click()
+  await expect(harm).toContainText('horses')
+  await page.getByRole('radio', { name: 'Gone to stem' }).click()
+  await expect(page.getByText(/Cut for hay at this stage it would make/)).toBeVisible()
+  await expect(page.getByText('Rohweder, Barnes & Jorgensen 1978', { exact: false })).toBeVisible()
+  await expect(page.getByRole('link', { name: /Next.*Name unknown A/ })).toBeVisible()
+  await page.goto(`/rounds/${id}/hand-over`)
+  const sheet = page.getByRole('article', { name: 'Page for the client' })
+  await expect(sheet).toContainText('Found: tansy ragwort (Jacobaea vulgaris)')
+  expect(await sheet.innerText()).not.toMatch(/\bsafe\b/i)
+})
+
+test('the files can be taken along', async ({ page }) => {
+  await page.goto(`/rounds/${await idOf(page, 'Hay worth')}/hand-over`)
+  const download = page.waitForEvent('download')
+  await page.getByRole('link', { name: /composition\.csv/ }).click()
+  expect((await download).suggestedFilename()).toBe('composition.csv')
+})
+
+test('a paddock from a GeoJSON file, a round laid into it, and clear words for a bad file', async ({ page }) => {
+  await page.goto('/rounds')
+  await page.getByText('Plan a round', { exact: true }).last().click()
+  const file = (name: string, text: string) => ({ name, mimeType: 'application/geo+json', buffer: Buffer.from(text) })
+  await page.getByLabel('Name of the paddock').fill('Hill Piece')
+  await page.getByLabel('Boundary (GeoJSON file)').setInputFiles(file('bad.geojson', 'not json at all'))
+  await page.getByRole('button', { name: 'Add the paddock' }).click()
+  await expect(page.getByText('bad.geojson is not GeoJSON')).toBeVisible()
+  await expect(page.getByLabel('Name of the paddock')).toHaveValue('Hill Piece')
+  await page
+    .getByLabel('Boundary (GeoJSON file)')
+    .setInputFiles(file('point.geojson', '{"type":"Point","coordinates":[0,0]}'))
+  await page.getByRole('button', { name: 'Add the paddock' }).click()
+  await expect(page.getByText('A boundary must be a Polygon')).toBeVisible()
+  const ring = [
+    [-29.41, 45.61],
+    [-29.408, 45.61],
+    [-29.408, 45.612],
+    [-29.41, 45.612],
+  ]
+  await page
+    .getByLabel('Boundary (GeoJSON file)')
+    .setInputFiles(file('hill.geojson', JSON.stringify({ type: 'Polygon', coordinates: [ring] })))
+  await page.getByRole('button', { name: 'Add the paddock' }).click()
+  const paddock = page.getByLabel('Paddock', { exact: true })
+  await expect(paddock.locator('option', { hasText: 'Hill Piece' })).toHaveCount(1)
+  await paddock.selectOption({ label: (await paddock.locator('option', { hasText: 'Hill Piece' }).textContent())! })
+  await page.getByLabel('Title').fill('First look')
+  await page.getByLabel('Stops', { exact: true }).fill('15')
+  await page.getByRole('button', { name: 'Lay the route' }).click()
+  await expect(page.getByRole('heading', { name: 'Hill Piece' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Map of Hill Piece with 15 stops on a W' })).toBeVisible()
+  await expect(page.getByText('Step points, first hit, 15 stops of 20 points')).toBeVisible()
+})
+
+test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {
+  await page.goto('/rounds')
+  await page.getByRole('button', { name: 'Load the open dune-meadow table' }).click()
+  await expect(page.getByText('20 plots of 30 species are here')).toBeVisible()
+  await page.getByRole('link', { name: 'Weigh-up' }).click()
+  // R vegan 2.6-4: diversity(colMeans(dune)) = 3.08197, "simpson" 0.945244.
+  await expect(page.getByTestId('diversity')).toContainText('30 plants; Shannon 3.082, Simpson 0.945')
+  await expect(page.getByText('GPL-2', { exact: false }).first()).toBeVisible()
+  const ryegrass = page.getByRole('row', { name: /Perennial ryegrass/ })
+  await expect(ryegrass).toContainText('12 of 20')
+})
+
+test('the plant book finds by any name and tells the deciding check', async ({ page }) => {
+  await page.goto('/plants')
+  await page.getByRole('textbox', { name: 'Find a plant by any of its names' }).fill('cocksfoot')
+  await page.getByRole('link', { name: /Orchardgrass/ }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Orchardgrass')
+  await expect(page.getByText('decide by: shoot across').first()).toBeVisible()
+  await page.goto('/plants/moss')
+  await expect(page.getByRole('heading', { name: 'This screen could not be opened' })).toBeVisible()
+  await page.getByRole('link', { name: 'Back to the rounds' }).click()
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rounds')
+})
+
+test('an address that is none says so, and the light can be changed', async ({ page }) => {
+  await page.goto('/nowhere')
+  await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
+  await page.goto('/rounds')
+  await page.getByRole('button', { name: /Light: day/ }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'sun')
+  await page.reload()
+  await expect(page.locator('html')).toHaveAttribute('data-mode', 'sun')
+})

@@ -1,0 +1,66 @@
+import { spawnSync } from 'node:child_process'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { afterAll, describe, expect, it } from 'vitest'
+import { projectRoot } from '@/server/projectRoot.ts'
+
+const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-cli-'))
+afterAll(() => rmSync(folder, { recursive: true, force: true }))
+
+const run = (script: string, args: string[], input = '', env: Record<string, string> = {}) =>
+  spawnSync(process.execPath, ['--import', 'tsx', `server/cli/${script}.ts`, ...args], {
+    cwd: projectRoot,
+    input,
+    encoding: 'utf8',
+    env: { ...process.env, ...env },
+  })
+
+const body = {
+  observations: [
+    { character: 'ligule.type', states: ['absent'] },
+    { character: 'life.form', states: ['grass'] },
+  ],
+}
+
+describe('identify from the command line', () => {
+  it('a body on standard input gives an answer', () => {
+    const { status, stdout } = run('identify', ['-'], JSON.stringify(body))
+    expect(status).toBe(0)
+    expect((JSON.parse(stdout) as { candidates: { plant: string }[] }).candidates[0]!.plant).toBe('barnyardgrass')
+  })
+
+  it('a file with several bodies gives as many answers, a bad one its error in place', () => {
+    const file = join(folder, 'bodies.json')
+    writeFileSync(file, JSON.stringify([body, { context: { month: 99 } }]))
+    const { status, stdout } = run('identify', [file])
+    const answers = JSON.parse(stdout) as [{ candidates: unknown[] }, { error: { field: string } }]
+    expect(status).toBe(1)
+    expect(answers[0].candidates.length).toBeGreaterThan(30)
+    expect(answers[1].error.field).toBe('context.month')
+  })
+
+  it('says what to do when no file is named or the file is not JSON', () => {
+    expect(run('identify', []).stderr).toMatch(/npm run -s identify -- file\.json/)
+    const { status, stderr } = run('identify', ['-'], 'not json')
+    expect(status).toBe(2)
+    expect(stderr).toMatch(/Could not read/)
+  })
+})
+
+describe('checking the flora from the command line', () => {
+  it('names plants, characters and cells of a good book', () => {
+    const { status, stdout } = run('checkFlora', [])
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/\d+ plants, \d+ characters, \d+ cells: nothing to mend/)
+  })
+})
+
+describe('importing from the command line', () => {
+  it('loads the dune table into the data folder, and says which table there is otherwise', () => {
+    const { status, stdout } = run('import', ['dune'], '', { DATA_DIR: join(folder, 'data') })
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/20 plots of 30 species/)
+    expect(run('import', ['heath']).stderr).toMatch(/npm run import -- dune/)
+  })
+})

@@ -1,0 +1,29 @@
+import type { Express } from 'express'
+import request from 'supertest'
+import { afterAll, beforeAll } from 'vitest'
+import { makeApp } from '@/server/app.ts'
+import { openDb, type Db } from '@/server/db/db.ts'
+import { migrate } from '@/server/db/migrate.ts'
+import { book } from './book.ts'
+
+/** The whole API on a database in memory, opened once for a test file. */
+export function apiForFile() {
+  const parts: { app?: Express; db?: Db; logged: unknown[] } = { logged: [] }
+  beforeAll(async () => {
+    parts.db = await openDb({ dataDir: 'memory://' })
+    await migrate(parts.db)
+    parts.app = makeApp({ db: parts.db, compiled: book, log: (error) => parts.logged.push(error) })
+  })
+  afterAll(() => parts.db?.close())
+  return {
+    get db() {
+      return parts.db!
+    },
+    /** What the server would have written to its log: empty unless something inside went wrong. */
+    logged: parts.logged,
+    get: (url: string) => request(parts.app!).get(url),
+    post: (url: string, body: object) => request(parts.app!).post(url).send(body),
+    put: (url: string, body: object) => request(parts.app!).put(url).send(body),
+    raw: () => request(parts.app!),
+  }
+}

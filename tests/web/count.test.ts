@@ -1,0 +1,145 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type { Round, Stop } from '@/core/records/round.ts'
+import { flora } from '@/tests/support/book.ts'
+import { assignKeys, expectedPlants, letters } from '@/web/rounds/countKeys.ts'
+import { countReducer, startCount, stopAt, type CountAction, type CountState } from '@/web/rounds/countReducer.ts'
+
+const stops = (n: number): Stop[] =>
+  Array.from({ length: n }, (_, i) => ({ id: `s${i + 1}`, seq: i + 1, position: null, hits: [], doneAt: null }))
+
+const begin = (n = 3, pointsPerStop = 4) => startCount({ pointsPerStop, stops: stops(n) })
+const after = (state: CountState, ...actions: CountAction[]) => actions.reduce(countReducer, state)
+const hit = (taxon: string): CountAction => ({ kind: 'hit', taxon })
+const next: CountAction = { kind: 'next', at: '2027-04-02T09:00:00.000Z' }
+const undo: CountAction = { kind: 'undo' }
+const taxaOf = (state: CountState, seq = state.current) => stopAt(state, seq)!.hits.map((h) => h.taxon)
+
+describe('counting by keys', () => {
+  it('each key is a point, in the order it fell', () => {
+    expect(taxaOf(after(begin(), hit('timothy'), hit('bare'), hit('timothy')))).toEqual(['timothy', 'bare', 'timothy'])
+  })
+
+  it('space counts the same plant again, and nothing before the first', () => {
+    expect(taxaOf(after(begin(), { kind: 'same' }))).toEqual([])
+    expect(taxaOf(after(begin(), hit('bare'), { kind: 'same' }))).toEqual(['bare', 'bare'])
+  })
+
+  it('a full stop takes no more points', () => {
+    const full = after(begin(), ...Array.from({ length: 9 }, () => hit('timothy')))
+    expect(taxaOf(full)).toHaveLength(4)
+  })
+
+  it('enter closes a full stop and goes on', () => {
+    const state = after(begin(), hit('a'), hit('b'), hit('c'), hit('d'), next)
+    expect(state.current).toBe(2)
+    expect(stopAt(state, 1)!.doneAt).toBe('2027-04-02T09:00:00.000Z')
+  })
+
+  it('a short stop is closed only when asked twice', () => {
+    const once = after(begin(), hit('a'), next)
+    expect(once).toMatchObject({ current: 1, shortWarned: true })
+    expect(after(once, hit('b')).shortWarned).toBe(false)
+    expect(after(once, next)).toMatchObject({ current: 2, shortWarned: false })
+  })
+
+  it('a stop left without a point stays open', () => {
+    const state = after(begin(), next, next)
+    expect(state.current).toBe(2)
+    expect(stopAt(state, 1)!.doneAt).toBeNull()
+  })
+
+  it('undo goes back point by point, then into the stop before', () => {
+    let state = after(begin(), hit('a'), hit('b'), hit('c'), hit('d'), next, hit('e'))
+    state = after(state, undo)
+    expect(taxaOf(state)).toEqual([])
+    state = after(state, undo)
+    expect(state.current).toBe(1)
+    state = after(state, undo)
+    expect(taxaOf(state)).toEqual(['a', 'b', 'c'])
+    expect(stopAt(state, 1)!.doneAt).toBeNull()
+  })
+
+  it('undo at the very beginning changes nothing', () => {
+    const start = begin()
+    expect(after(start, undo)).toEqual(start)
+  })
+
+  it('the last stop is the end of the walk', () => {
+    const state = after(begin(1), hit('a'), hit('b'), hit('c'), hit('d'), next)
+    expect(state.current).toBe(1)
+    expect(stopAt(state)!.doneAt).not.toBeNull()
+  })
+
+  it('begins at the first stop that is still open', () => {
+    const list = stops(3)
+    list[0] = { ...list[0]!, doneAt: '2027-04-02T09:00:00.000Z' }
+    expect(startCount({ pointsPerStop: 4, stops: list }).current).toBe(2)
+  })
+
+  it('whatever is pressed, no stop holds more points than planned and as many undos lead back to nothing', () => {
+    const action = fc.oneof(fc.constantFrom(hit('a'), hit('b'), next, undo), fc.constant<CountAction>({ kind: 'same' }))
+    fc.assert(
+      fc.property(fc.array(action, { maxLength: 60 }), (actions) => {
+        let state = after(begin(5), ...actions)
+        if (!state.stops.every((s) => s.hits.length <= 4)) return false
+        state = after(state, { kind: 'go', seq: 5 }, ...Array.from({ length: 40 }, () => undo))
+        return state.stops.every((s) => s.hits.length === 0)
+      }),
+    )
+  })
+})
+
+const round = (over: Partial<Round> = {}): Round => ({
+  id: 'r',
+  paddockId: 'p',
+  holding: '',
+  client: '',
+  title: '',
+  method: 'step-points',
+  purpose: '',
+  plannedOn: '2027-04-02',
+  pointsPerStop: 4,
+  source: '',
+  paddock: {
+    id: 'p',
+    holdingId: 'h',
+    name: '',
+    boundary: null,
+    region: 'cool-humid',
+    outlook: 'grazing',
+    sown: ['timothy', 'red-clover'],
+  },
+  route: null,
+  stops: stops(2),
+  unknowns: [],
+  ...over,
+})
+
+describe('keys of a round', () => {
+  it('what was sown comes first, then what was met, then what is common here', () => {
+    const met = stops(1)
+    met[0]!.hits = ['velvetgrass', 'velvetgrass', 'bare'].map((taxon) => ({ taxon, amount: 1 }))
+    const list = expectedPlants(round({ stops: met }), flora.plants, [])
+    expect(list.slice(0, 3)).toEqual(['timothy', 'red-clover', 'velvetgrass'])
+    expect(list.length).toBeGreaterThanOrEqual(10)
+    expect(list.some((id) => flora.plants.find((p) => p.id === id)!.form === 'forb')).toBe(true)
+  })
+
+  it('every key is used once, and none that means something else', () => {
+    const keys = assignKeys(expectedPlants(round(), flora.plants, []), 'A').map((k) => k.key)
+    expect(new Set(keys).size).toBe(keys.length)
+    for (const reserved of ['z', 'x', 'n', ' ', '/']) expect(keys).not.toContain(reserved)
+    expect(keys).toEqual(expect.arrayContaining(['b', 'v', 'u']))
+  })
+
+  it('the next unknown takes the next free letter', () => {
+    expect(letters(round())).toEqual({ used: [], free: 'A' })
+    const counted = stops(1)
+    counted[0]!.hits = [{ taxon: 'unknown:A', amount: 1 }]
+    expect(letters(round({ stops: counted, unknowns: [{ letter: 'B', namedAs: null }] }))).toEqual({
+      used: ['A', 'B'],
+      free: 'C',
+    })
+  })
+})

@@ -28,7 +28,7 @@ export const groupNames: Record<Group, string> = {
   forb: 'Broad-leaved herb',
   'sedge-rush': 'Sedge or rush',
   shrub: 'Shrub',
-  unknown: 'Not in the book',
+  unknown: 'Unnamed or outside the book',
   ground: 'Bare ground and litter',
 }
 

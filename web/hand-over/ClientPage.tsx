@@ -10,6 +10,8 @@ import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
 const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
 
 /** The first thing said: what the sward mostly is, in a sentence. */
@@ -63,7 +65,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
         value 95 times in 100.
       </p>
       <div className="mt-3 break-inside-avoid">
-        <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
+        <ShareChart rows={rows} fixedWidth={740} label="Shares of the main plants with their intervals" />
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
       <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
@@ -76,7 +78,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
               <p>
                 <b>Found: {plant.commonName.toLowerCase()}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
                 {withInterval(f.share)}, at {f.stopsWith} of {made.stops} stops.{' '}
-                {f.notes.map((n) => `${n.kind}: ${n.note}`).join(' ')}
+                {f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' ')}
               </p>
             </div>
           )
@@ -108,7 +110,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             line={round.route.line}
             stops={round.stops}
             label={`Map of ${round.paddock.name} with the stops`}
-            className="w-56 shrink-0"
+            className="w-44 shrink-0"
           />
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">

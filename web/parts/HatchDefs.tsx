@@ -10,10 +10,10 @@ export function HatchDefs() {
       <defs>
         {(Object.keys(groupHatch) as (Group | 'harm')[]).map((g) => (
           <pattern key={g} id={`hatch-${g}`} width="8" height="8" patternUnits="userSpaceOnUse">
-            <rect width="8" height="8" fill={groupColour[g]} fillOpacity="0.22" />
+            <rect width="8" height="8" fill={groupColour(g)} fillOpacity="0.22" />
             <path
               d={groupHatch[g]}
-              stroke={groupColour[g]}
+              stroke={groupColour(g)}
               strokeWidth={dotted.has(g) ? 3 : 1.7}
               strokeLinecap={dotted.has(g) ? 'round' : 'butt'}
               fill="none"
@@ -35,7 +35,7 @@ export function GroupMark({ group, className = 'size-5' }: { group: Group | 'har
         height="18"
         rx="4"
         fill={`url(#hatch-${group})`}
-        stroke={groupColour[group]}
+        stroke={groupColour(group)}
         strokeWidth="1.6"
       />
     </svg>

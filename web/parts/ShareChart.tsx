@@ -17,9 +17,17 @@ export interface ShareRow {
 const ROW = 34
 const AXIS = 26
 
+interface Props {
+  rows: ShareRow[]
+  label: string
+  /** A width of its own where the page is printed, and so laid out without a chance to measure. */
+  fixedWidth?: number
+}
+
 /** Shares with their intervals: a hatched bar to the estimate, a whisker over the 95 % interval, the figures beside. */
-export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string }) {
-  const { ref, width } = useWidth<HTMLDivElement>(520)
+export function ShareChart({ rows, label, fixedWidth }: Props) {
+  const { ref, width: measured } = useWidth<HTMLDivElement>(520)
+  const width = fixedWidth ?? measured
   const nameWidth = Math.min(216, width * 0.4)
   const figures = Math.min(150, width * 0.3)
   const top = Math.max(0.1, max(rows, (r) => r.share.interval?.[1] ?? r.share.estimate) ?? 0)
@@ -27,7 +35,7 @@ export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string })
   const height = AXIS + rows.length * ROW
   return (
     <div ref={ref} className="w-full">
-      <svg width={width} height={height} role="img" aria-label={label} className="block max-w-full">
+      <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} className="block max-w-full">
         {x.ticks(4).map((t) => (
           <g key={t}>
             <path d={`M${x(t)} ${AXIS - 4}V${height}`} stroke="var(--rule)" />
@@ -58,7 +66,7 @@ export function ShareChart({ rows, label }: { rows: ShareRow[]; label: string })
                 width={Math.max(1, x(row.share.estimate) - x(0))}
                 height={18}
                 fill={`url(#hatch-${mark})`}
-                stroke={groupColour[mark]}
+                stroke={groupColour(mark)}
                 strokeWidth="1.2"
               />
               {interval ? (

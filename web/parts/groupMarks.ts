@@ -1,17 +1,7 @@
 import type { Group } from '@/core/survey/taxon.ts'
 
 /** Each group has a colour and a hatch of its own; told apart in grey and by colour-blind eyes by the hatch. */
-export const groupColour: Record<Group | 'harm', string> = {
-  'cool-grass': '#1f6a6d',
-  'warm-grass': '#a8641a',
-  legume: '#3c7a22',
-  forb: '#63458a',
-  'sedge-rush': '#35506b',
-  shrub: '#76563a',
-  unknown: '#5d635c',
-  ground: '#8b8170',
-  harm: '#7a1f4a',
-}
+export const groupColour = (group: Group | 'harm'): string => `var(--group-${group})`
 
 /** Strokes of each hatch in a square of 8 by 8. */
 export const groupHatch: Record<Group | 'harm', string> = {

@@ -95,7 +95,7 @@ function midrib(kind: string | undefined, half: number): Drawing {
 export function collarPortrait(plant: Plant, stage: Stage): Drawing | undefined {
   const width = middle(plant, 'blade.width', stage)
   if (plant.form !== 'grass' || width === undefined) return undefined
-  const half = Math.min(34, Math.max(3.2, (width * PER_MM) / 2))
+  const half = Math.min(34, Math.max(1.4, (width * PER_MM) / 2))
   const tall = Math.min(46, Math.max(1.6, (middle(plant, 'ligule.height', stage) ?? 0) * PER_MM))
   const narrow = half * 0.74
   const sheath = closed(

@@ -1,15 +1,15 @@
 import {
   cellAt,
   lifeForms,
-  stages,
   type Character,
   type Flora,
   type LifeForm,
   type Plant,
+  type PlantGroup,
   type Stage,
 } from './flora.ts'
 import { stateShares } from './frequency.ts'
-import { confusionMatrix } from './observerError.ts'
+import { confusionMatrix, mixesUpMoreAt } from './observerError.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
 
 export const CODED = 0
@@ -17,7 +17,7 @@ export const NOT_CODED = 1
 export const NO_SUCH_PART = 2
 
 /** Outcomes a measurement is sorted into when its worth is weighed before it is taken. */
-export const SIZE_BINS = 8
+export const SIZE_BINS = 16
 
 /** States by which an observer says that a part is not there: true of a plant that has no such part. */
 const absenceStates = new Set(['none', 'absent', 'plain', 'none-distinct', 'not-found'])
@@ -31,14 +31,16 @@ export interface CharacterTable {
   character: Character
   /** States, or size bins. */
   outcomes: number
-  /** rows x outcomes: probability of what is truly there. */
-  truth: Float64Array
-  /** rows x outcomes: probability of each answer of a careful observer. */
-  answers: Float64Array
+  /** rows x outcomes: probability of what is truly there. Single precision: a book of thousands must fit a phone. */
+  truth: Float32Array
+  /** outcomes x outcomes: chance of each answer of a careful observer, given what is there. */
+  confusion: number[][]
+  /** Bits of doubt left in a careful observer's answer when the plant is known, per row. */
+  doubt: Float32Array
   status: Uint8Array
   /** Size characters: what the coded ranges mean, per plant row. */
   knots: (SizeKnots | undefined)[]
-  /** Edges of the size bins in mm, outcomes + 1 of them. */
+  /** Edges of the size bins in mm, outcomes + 1 of them; none for states. */
   edges: number[]
 }
 
@@ -50,7 +52,10 @@ export interface CompiledFlora {
   rows: number
   characterIndex: Map<string, number>
   plantIndex: Map<string, number>
-  tables: Record<Stage, CharacterTable[]>
+  /** Group of each plant that is named together with others. */
+  groupOf: Map<string, PlantGroup>
+  /** Tables of a stage, in the order of the characters; made when first asked for. */
+  tablesAt: (stage: Stage) => CharacterTable[]
 }
 
 function alwaysShows(plant: Plant, what: { character: string; state: string }, stage: Stage): boolean {
@@ -80,104 +85,106 @@ function sizeEdges(character: Character): number[] {
   return [0, ...inner, high * 10]
 }
 
-/** Mean of the coded rows of the wanted life form; of all coded rows when fewer than three are of that form. */
-function meanOfCoded(table: CharacterTable, plants: Plant[], form: LifeForm | undefined): number[] {
-  const { outcomes, truth, status } = table
-  const rows = plants.map((_, i) => i).filter((i) => status[i] === CODED)
-  const same = rows.filter((i) => plants[i]!.form === form)
-  const use = same.length >= 3 ? same : rows
-  if (use.length === 0) return Array.from({ length: outcomes }, () => 1 / outcomes)
-  return Array.from({ length: outcomes }, (_, s) => {
-    let sum = 0
-    for (const r of use) sum += truth[r * outcomes + s]!
-    return sum / use.length
-  })
+const codedRows = ({ status }: CharacterTable, plants: Plant[]): number[] =>
+  plants.map((_, i) => i).filter((i) => status[i] === CODED)
+
+function meanOfRows({ outcomes, truth }: CharacterTable, rows: number[]): number[] {
+  if (rows.length === 0) return Array.from({ length: outcomes }, () => 1 / outcomes)
+  const sums = Array.from({ length: outcomes }, () => 0)
+  for (const r of rows) for (let s = 0; s < outcomes; s++) sums[s]! += truth[r * outcomes + s]!
+  return sums.map((s) => s / rows.length)
 }
 
-function compileCharacter(character: Character, plants: Plant[], stage: Stage): CharacterTable {
+/** Mean of the coded rows of the wanted life form; of all coded rows when fewer than three are of that form. */
+function meanOfCoded(table: CharacterTable, plants: Plant[], form: LifeForm): number[] {
+  const rows = codedRows(table, plants)
+  const same = rows.filter((i) => plants[i]!.form === form)
+  return meanOfRows(table, same.length >= 3 ? same : rows)
+}
+
+const noConfusion = (n: number): number[][] =>
+  Array.from({ length: n }, (_, t) => Array.from({ length: n }, (_, s) => (s === t ? 1 : 0)))
+
+function emptyTable(character: Character, plantCount: number, stage: Stage): CharacterTable {
   const outcomes = character.states?.length ?? SIZE_BINS
-  const rows = plants.length + lifeForms.length
-  const table: CharacterTable = {
+  const rows = plantCount + lifeForms.length
+  return {
     character,
     outcomes,
-    truth: new Float64Array(rows * outcomes),
-    answers: new Float64Array(rows * outcomes),
+    truth: new Float32Array(rows * outcomes),
+    confusion: character.states ? confusionMatrix(character, 'sure', stage) : noConfusion(outcomes),
+    doubt: new Float32Array(rows),
     status: new Uint8Array(rows),
-    knots: plants.map(() => undefined),
+    knots: [],
     edges: character.states ? [] : sizeEdges(character),
   }
+}
+
+function fillPlants(table: CharacterTable, plants: Plant[], stage: Stage): void {
+  const { character, outcomes, truth, status, edges } = table
   const none = noSuchPart(character)
   plants.forEach((plant, row) => {
     const cell = cellAt(plant, character.id, stage)
-    if (cell?.kind === 'states') table.truth.set(stateShares(cell, character.states ?? []), row * outcomes)
+    if (cell?.kind === 'states') truth.set(stateShares(cell, character.states ?? []), row * outcomes)
     else if (cell?.kind === 'range') {
       const knots = sizeKnots(cell)
       table.knots[row] = knots
-      const bins = table.edges.slice(1).map((to, b) => sizeProbability(knots, table.edges[b]!, to))
-      table.truth.set(
+      const bins = edges.slice(1).map((to, b) => sizeProbability(knots, edges[b]!, to))
+      truth.set(
         bins.map((p) => p * 0.98 + 0.02 / outcomes),
         row * outcomes,
       )
     } else if (!hasPart(plant, character, stage)) {
-      table.status[row] = NO_SUCH_PART
-      table.truth.set(none, row * outcomes)
-    } else table.status[row] = NOT_CODED
+      status[row] = NO_SUCH_PART
+      truth.set(none, row * outcomes)
+    } else status[row] = NOT_CODED
   })
+}
+
+function fillStrangers(table: CharacterTable, plants: Plant[]): void {
+  const { character, outcomes, truth, status } = table
   const means = new Map(lifeForms.map((form) => [form, meanOfCoded(table, plants, form)]))
   plants.forEach((plant, row) => {
-    if (table.status[row] === NOT_CODED) table.truth.set(means.get(plant.form)!, row * outcomes)
+    if (status[row] === NOT_CODED) truth.set(means.get(plant.form)!, row * outcomes)
   })
   lifeForms.forEach((form, i) => {
     const row = plants.length + i
     if (!character.forms.includes(form)) {
-      table.status[row] = NO_SUCH_PART
-      table.truth.set(none, row * outcomes)
+      status[row] = NO_SUCH_PART
+      truth.set(noSuchPart(character), row * outcomes)
     } else if (character.id === 'life.form') {
-      table.truth.set(
+      truth.set(
         (character.states ?? []).map((s) => (s === form ? 0.95 : 0.01)),
         row * outcomes,
       )
     } else {
       // Half what its kind in the book looks like, half anything: a stranger may be odd.
-      table.truth.set(
+      truth.set(
         means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes),
         row * outcomes,
       )
     }
   })
-  table.answers = character.states ? carefulAnswers(table, stage) : table.truth
-  return table
 }
 
-function carefulAnswers({ character, outcomes: n, truth, status }: CharacterTable, stage: Stage): Float64Array {
-  const confusion = confusionMatrix(character, 'sure', stage)
-  const answers = new Float64Array(truth.length)
-  for (let r = 0; r < status.length; r++)
-    for (let t = 0; t < n; t++)
-      for (let s = 0; s < n; s++) answers[r * n + s] = answers[r * n + s]! + truth[r * n + t]! * confusion[t]![s]!
-  return answers
-}
-
-/**
- * Turn the flora into typed arrays, a table per stage and character.
- *
- * Cost grows with plants x characters x states. Rows after the plants are "not in this book", one per life form.
- */
-export function compileFlora(flora: Flora): CompiledFlora {
-  const { characters, plants } = flora
-  const described = withLifeForm(plants)
-  const tables = Object.fromEntries(
-    stages.map((stage) => [stage, characters.map((c) => compileCharacter(c, described, stage))]),
-  ) as Record<Stage, CharacterTable[]>
-  return {
-    flora,
-    plants,
-    strangers: [...lifeForms],
-    rows: plants.length + lifeForms.length,
-    characterIndex: new Map(characters.map((c, i) => [c.id, i])),
-    plantIndex: new Map(plants.map((p, i) => [p.id, i])),
-    tables,
+function fillDoubt({ outcomes: n, truth, confusion, doubt }: CharacterTable): void {
+  for (let r = 0; r < doubt.length; r++) {
+    let bits = 0
+    for (let s = 0; s < n; s++) {
+      let p = 0
+      for (let t = 0; t < n; t++) p += truth[r * n + t]! * confusion[t]![s]!
+      if (p > 0) bits -= p * Math.log2(p)
+    }
+    doubt[r] = bits
   }
+}
+
+function compileCharacter(character: Character, plants: Plant[], stage: Stage): CharacterTable {
+  const table = emptyTable(character, plants.length, stage)
+  fillPlants(table, plants, stage)
+  fillStrangers(table, plants)
+  fillDoubt(table)
+  return table
 }
 
 /** The life form stands once in each file; as a character it is what the plant always is. */
@@ -186,4 +193,41 @@ function withLifeForm(plants: Plant[]): Plant[] {
     ...p,
     characters: { ...p.characters, 'life.form': { kind: 'states', words: { [p.form]: 'always' } } },
   }))
+}
+
+/** True where some plant is coded apart for the stage, or eyes err more at it. */
+function differsAt(character: Character, plants: Plant[], stage: Stage): boolean {
+  const ids = [character.id, ...(character.noneWhere ? [character.noneWhere.character] : [])]
+  return mixesUpMoreAt(character.id, stage) || plants.some((p) => ids.some((id) => p.stages[stage]?.[id] !== undefined))
+}
+
+/**
+ * Turn the flora into typed arrays, a table per character, shared between the stages at which nothing differs.
+ *
+ * Cost and memory grow with plants x characters x states. Rows after the plants are "not in this book", one per life form.
+ */
+export function compileFlora(flora: Flora): CompiledFlora {
+  const { characters, plants } = flora
+  const described = withLifeForm(plants)
+  const made = new Map<Stage, CharacterTable[]>()
+  const general = characters.map((c) => compileCharacter(c, described, 'vegetative'))
+  made.set('vegetative', general)
+  const tablesAt = (stage: Stage): CharacterTable[] => {
+    const known = made.get(stage)
+    if (known) return known
+    const different = (c: Character) => differsAt(c, described, stage) || differsAt(c, described, 'vegetative')
+    const tables = characters.map((c, i) => (different(c) ? compileCharacter(c, described, stage) : general[i]!))
+    made.set(stage, tables)
+    return tables
+  }
+  return {
+    flora,
+    plants,
+    strangers: [...lifeForms],
+    rows: plants.length + lifeForms.length,
+    characterIndex: new Map(characters.map((c, i) => [c.id, i])),
+    plantIndex: new Map(plants.map((p, i) => [p.id, i])),
+    groupOf: new Map(flora.groups.flatMap((g) => g.plants.map((p) => [p, g] as const))),
+    tablesAt,
+  }
 }

@@ -98,9 +98,20 @@ export interface Plant {
   speciesDefault: boolean
 }
 
+/** Plants a vegetative eye cannot split for certain, named together. */
+export interface PlantGroup {
+  id: string
+  name: string
+  plants: string[]
+  /** The stage at which they can be told apart, where there is one. */
+  until?: Stage
+  why: string
+}
+
 export interface Flora {
   characters: Character[]
   plants: Plant[]
+  groups: PlantGroup[]
 }
 
 /** The cell of a plant for a character at a stage, or undefined where nothing is coded. */

@@ -13,8 +13,8 @@ export const shareOfWord: Record<FrequencyWord, number> = {
   never: 0.001,
 }
 
-/** What an unlisted state keeps: "nothing is fixed in nature", so no state is ever quite impossible. */
-const UNLISTED_SHARE = 0.002
+/** What all unlisted states keep together: "nothing is fixed in nature", so no state is ever quite impossible. */
+const UNLISTED_TOGETHER = 0.006
 
 /**
  * Shares of each state of a character in a plant.
@@ -24,9 +24,10 @@ const UNLISTED_SHARE = 0.002
  * @returns one share per state, in the same order, above 0, summing to 1
  */
 export function stateShares(cell: StateCell, states: readonly string[]): number[] {
+  const unlisted = states.filter((s) => cell.words[s] === undefined).length
   const raw = states.map((s) => {
     const word = cell.words[s]
-    return word === undefined ? UNLISTED_SHARE : shareOfWord[word]
+    return word === undefined ? UNLISTED_TOGETHER / unlisted : shareOfWord[word]
   })
   const total = raw.reduce((a, b) => a + b, 0)
   return raw.map((x) => x / total)

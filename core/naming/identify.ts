@@ -1,19 +1,15 @@
 import { believe, type Beliefs } from './beliefs.ts'
-import { naturalFrequency } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
+import { explain, type Explanation } from './explain.ts'
 import type { Plant } from './flora.ts'
 import { nextChecks, type NextCheck } from './nextChecks.ts'
 import type { Context, Observation } from './observation.ts'
+import { standing, verdictOf, type Verdict } from './verdict.ts'
 
 export interface Candidate {
   plant: string
   probability: number
   evidence: { character: string; bits: number }[]
-}
-
-export interface Verdict {
-  kind: 'named' | 'narrowed' | 'open'
-  text: string
 }
 
 export interface Identification {
@@ -22,26 +18,36 @@ export interface Identification {
   harmfulOpen: { plant: string; probability: number; check?: string }[]
   next: NextCheck[]
   verdict: Verdict
+  explanation: Explanation
 }
 
-/** A name is written when it would be right about 19 times in 20. */
-export const NAMED_FROM = 0.95
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001
 /** Bits by which one sure look at the deciding check must speak for the leading plant to settle the matter (32 to 1). */
 const DECISIVE_BITS = 5
+/** The same for any other sure look, which only lifts the extra caution (128 to 1). */
+const PLAIN_BITS = 7
 
 /** The deciding check between two plants as the book names it, from either plant's page. */
 export function decidingCheck(a: Plant, b: Plant): { check: string; why: string } | undefined {
   return a.lookalikes.find((l) => l.plant === b.id) ?? b.lookalikes.find((l) => l.plant === a.id)
 }
 
-function decisivelyExcluded(compiled: CompiledFlora, beliefs: Beliefs, lead: Plant, harmful: Plant): boolean {
-  const check = decidingCheck(lead, harmful)?.check
+/** True where one sure look speaks for the leading plant against a harmful one by at least so many bits. */
+function spokenAgainst(
+  compiled: CompiledFlora,
+  { weighed }: Beliefs,
+  lead: Plant,
+  harmful: Plant,
+  least: number,
+  check?: string,
+): boolean {
   const [forLead, forHarm] = [compiled.plantIndex.get(lead.id)!, compiled.plantIndex.get(harmful.id)!]
-  return beliefs.weighed.some(
+  return weighed.some(
     ({ observation: o, bits }) =>
-      o.character === check && (o.sureness ?? 'sure') === 'sure' && bits[forLead]! - bits[forHarm]! >= DECISIVE_BITS,
+      (check === undefined || o.character === check) &&
+      (o.sureness ?? 'sure') === 'sure' &&
+      bits[forLead]! - bits[forHarm]! >= least,
   )
 }
 
@@ -55,7 +61,7 @@ function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate
     .sort((a, b) => b.probability - a.probability || (a.plant < b.plant ? -1 : 1))
 }
 
-/** A harmless name is never the verdict while a harmful plant is open; the check that decides then comes first. */
+/** The check that decides between the leading plant and a harmful one that is open comes first. */
 function decidingFirst(
   next: NextCheck[],
   compiled: CompiledFlora,
@@ -63,80 +69,71 @@ function decidingFirst(
   open: Plant[],
   observed: Set<string>,
 ): NextCheck[] {
-  const row = open.find((h) => h.id !== lead.id)
-  const named = row && decidingCheck(lead, row)
-  if (!row || !named || observed.has(named.check)) return next
-  const known = next.find((n) => n.character === named.check)
-  const effort = compiled.flora.characters[compiled.characterIndex.get(named.check)!]!.effort
-  const first: NextCheck = { ...(known ?? { character: named.check, bits: 0, effort }), decides: row.id }
-  return [first, ...next.filter((n) => n.character !== named.check)]
+  for (const harmful of open) {
+    const named = harmful.id === lead.id ? undefined : decidingCheck(lead, harmful)
+    if (!named || observed.has(named.check)) continue
+    const known = next.find((n) => n.character === named.check)
+    const effort = compiled.flora.characters[compiled.characterIndex.get(named.check)!]!.effort
+    const first: NextCheck = { ...(known ?? { character: named.check, bits: 0, effort }), decides: harmful.id }
+    return [first, ...next.filter((n) => n.character !== named.check)]
+  }
+  return next
 }
 
-function verdictOf(compiled: CompiledFlora, candidates: Candidate[], notInBook: number, open: Plant[]): Verdict {
-  const name = (id: string) => compiled.plants[compiled.plantIndex.get(id)!]!.commonName
-  const [first] = candidates
-  const said = (c: Candidate) => `${name(c.plant)}, ${naturalFrequency(c.probability)}`
-  if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
-  if (!first) return { kind: 'open', text: 'The book is empty.' }
-  const others = open.filter((h) => h.id !== first.plant)
-  const leadIsHarmful = compiled.plants[compiled.plantIndex.get(first.plant)!]!.role === 'toxic'
-  if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0))
-    return {
-      kind: 'named',
-      text: `${name(first.plant)}: right about ${naturalFrequency(first.probability)} times.`,
-    }
-  if (first.probability >= NAMED_FROM) {
-    const which = others.map((h) => h.commonName.toLowerCase()).join(' and ')
-    return {
-      kind: 'narrowed',
-      text: `Looks like ${name(first.plant).toLowerCase()}, but ${which} is not excluded yet.`,
-    }
+/** Probability of a harmful plant, read cautiously: never less than the plain one. */
+function harmProbability(compiled: CompiledFlora, beliefs: Beliefs, plant: Plant): number {
+  const row = compiled.plantIndex.get(plant.id)!
+  return Math.max(beliefs.posterior[row]!, beliefs.cautious[row]!)
+}
+
+/**
+ * Harmful plants not yet excluded: those at 1 in 1,000 or more, unless the check that decides between it and the leading
+ * plant was looked at and settles it; and those that come to it on a cautious reading, unless some sure look is plainly
+ * against them.
+ */
+function harmfulOpen(compiled: CompiledFlora, beliefs: Beliefs, lead: Plant): Plant[] {
+  const p = (plant: Plant) => harmProbability(compiled, beliefs, plant)
+  const isOpen = (plant: Plant): boolean => {
+    if (plant.role !== 'toxic' || p(plant) < HARM_OPEN_FROM) return false
+    const check = decidingCheck(lead, plant)?.check
+    if (check && spokenAgainst(compiled, beliefs, lead, plant, DECISIVE_BITS, check)) return false
+    const plainly = beliefs.posterior[compiled.plantIndex.get(plant.id)!]! >= HARM_OPEN_FROM
+    return plainly || !spokenAgainst(compiled, beliefs, lead, plant, PLAIN_BITS)
   }
-  let sum = 0
-  const few = candidates.filter((c) => {
-    const needed = sum < 0.9 * (1 - notInBook)
-    sum += c.probability
-    return needed
-  })
-  if (few.length <= 4) return { kind: 'narrowed', text: `${few.map(said).join('; or ')}.` }
-  return { kind: 'open', text: `Still open: ${few.length} plants would have to be set aside.` }
+  return compiled.plants.filter(isOpen).sort((a, b) => p(b) - p(a))
 }
 
 /**
  * Name a plant from what was seen of it.
  *
  * Probabilities of all plants and of "not in this book" sum to 1. Evidence is in bits (Good 1950) against the average
- * of the book: plus speaks for a plant, minus against it.
- *
- * @throws nothing for observations whose ids and states were checked against the flora before
+ * of the book: plus speaks for a plant, minus against it. Ids and states must have been checked against the flora.
  */
 export function identify(compiled: CompiledFlora, context: Context, observations: Observation[]): Identification {
   const beliefs = believe(compiled, context, observations)
   const candidates = orderedCandidates(compiled, beliefs)
-  let notInBook = 0
-  for (let r = compiled.plants.length; r < compiled.rows; r++) notInBook += beliefs.posterior[r]!
+  const notInBook = beliefs.posterior.slice(compiled.plants.length).reduce((a, b) => a + b, 0)
   const lead = compiled.plants[compiled.plantIndex.get(candidates[0]!.plant)!]!
-  const open = compiled.plants
-    .filter((p, r) => p.role === 'toxic' && beliefs.posterior[r]! >= HARM_OPEN_FROM)
-    .filter((p) => !decisivelyExcluded(compiled, beliefs, lead, p))
-    .sort(
-      (a, b) => beliefs.posterior[compiled.plantIndex.get(b.id)!]! - beliefs.posterior[compiled.plantIndex.get(a.id)!]!,
-    )
+  const open = harmfulOpen(compiled, beliefs, lead)
   const observed = new Set(observations.map((o) => o.character))
-  const ranked = nextChecks(compiled, beliefs, observed)
+  const ranked = nextChecks(compiled, beliefs, observed, context.lacking ?? [])
   const leading = candidates[0]!.probability >= 0.5 && lead.role !== 'toxic'
+  const next = leading ? decidingFirst(ranked, compiled, lead, open, observed) : ranked
   return {
     candidates,
     notInBook,
-    harmfulOpen: open.map((p) => {
-      const check = p.id === lead.id ? undefined : decidingCheck(lead, p)?.check
-      return {
-        plant: p.id,
-        probability: beliefs.posterior[compiled.plantIndex.get(p.id)!]!,
-        ...(check ? { check } : {}),
-      }
+    harmfulOpen: open.map((plant) => {
+      const check = plant.id === lead.id ? undefined : decidingCheck(lead, plant)?.check
+      const probability = harmProbability(compiled, beliefs, plant)
+      return { plant: plant.id, probability, ...(check ? { check } : {}) }
     }),
-    next: leading ? decidingFirst(ranked, compiled, lead, open, observed) : ranked,
-    verdict: verdictOf(compiled, candidates, notInBook, open),
+    next,
+    verdict: verdictOf(
+      standing(compiled, beliefs.stage, (r) => beliefs.posterior[r]!),
+      notInBook,
+      open,
+      lead.role === 'toxic',
+    ),
+    explanation: explain(compiled, beliefs, next),
   }
 }

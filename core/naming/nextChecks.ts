@@ -12,110 +12,183 @@ export interface NextCheck {
 }
 
 /** What a look costs against a glance, and how much dearer one that is often misread is: colour comes last. Conventions of this project. */
-const COST: Record<Effort, number> = { glance: 1, hand: 1.2, lens: 1.6, dig: 2.5 }
+const COST: Record<Effort, number> = { glance: 1, hand: 1.1, lens: 1.25, dig: 1.6 }
 const OFTEN_MISREAD = 0.15
-const MISREAD_COST = 1.8
+const MISREAD_COST = 1.5
 const LEAST_BITS = 0.005
 
 const costOf = (c: Character): number => COST[c.effort] * (c.mistake >= OFTEN_MISREAD ? MISREAD_COST : 1)
 
-/**
- * Expected information of a look, in bits (Lindley 1956): mutual information of the answer and the plant.
- *
- * @param belief probability of each row, summing to 1
- */
-export function expectedBits(chances: Float64Array, outcomes: number, belief: Float64Array): number {
-  let bits = 0
-  for (let s = 0; s < outcomes; s++) {
+/** Shannon's measure of doubt in bits; shares need not sum to 1 (the rest is "can't tell"). */
+function doubtBits(shares: number[]): number {
+  return shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
+}
+
+/** What one pass over the rows gathers: belief in each outcome among harmful plants and the rest, and doubt left. */
+interface Gathered {
+  harm: Float64Array
+  rest: Float64Array
+  /** Doubt left in the answer when the plant is known. */
+  left: number
+  /** Belief in plants that have the part. */
+  fits: number
+}
+
+function gather(table: CharacterTable, rows: ArrayLike<number>, belief: Float64Array, toxic: Uint8Array): Gathered {
+  const { outcomes: n, truth, doubt, status } = table
+  const harm = new Float64Array(n)
+  const rest = new Float64Array(n)
+  let left = 0
+  let fits = 0
+  for (let i = 0; i < rows.length; i++) {
+    const r = rows[i]!
+    const b = belief[r]!
+    const into = toxic[r] === 1 ? harm : rest
+    for (let t = 0, at = r * n; t < n; t++, at++) into[t] = into[t]! + b * truth[at]!
+    left += b * doubt[r]!
+    if (status[r] !== NO_SUCH_PART) fits += b
+  }
+  return { harm, rest, left, fits }
+}
+
+/** Chance of each answer of a careful observer, from what is there. */
+const answered = ({ confusion }: CharacterTable, there: ArrayLike<number>): number[] =>
+  confusion.map((_, s) => {
     let p = 0
-    for (let r = 0; r < belief.length; r++) p += belief[r]! * chances[r * outcomes + s]!
-    if (p <= 0) continue
-    for (let r = 0; r < belief.length; r++) {
-      const joint = belief[r]! * chances[r * outcomes + s]!
-      if (joint > 1e-12) bits += joint * Math.log2(chances[r * outcomes + s]! / p)
-    }
-  }
-  return Math.max(0, bits)
+    for (let t = 0; t < there.length; t++) p += there[t]! * confusion[t]![s]!
+    return p
+  })
+
+const added = (a: ArrayLike<number>, b: ArrayLike<number>): number[] => Array.from(a, (x, i) => x + b[i]!)
+
+function gain(table: CharacterTable, { harm, rest, left }: Gathered): number {
+  return Math.max(0, doubtBits(answered(table, added(harm, rest))) - left)
 }
 
-function shareWithPart(table: CharacterTable, belief: Float64Array): number {
-  let share = 0
-  for (let r = 0; r < belief.length; r++) if (table.status[r] !== NO_SUCH_PART) share += belief[r]!
-  return share
+/**
+ * Expected information of a careful look, in bits (Lindley 1956): the doubt in its answer now, less the doubt that is
+ * left when the plant is known.
+ *
+ * @param rows rows that still hold belief
+ * @param belief probability of each row
+ */
+export function expectedBits(table: CharacterTable, rows: ArrayLike<number>, belief: Float64Array): number {
+  return gain(table, gather(table, rows, belief, new Uint8Array(belief.length)))
 }
 
-/** Belief folded to "harmful or not", keeping the rows: what a look says of harm alone. */
-function harmBits(compiled: CompiledFlora, chances: Float64Array, outcomes: number, belief: Float64Array): number {
-  let bits = 0
-  const toxic = compiled.plants.map((p) => p.role === 'toxic')
-  let prob = 0
-  for (let r = 0; r < compiled.plants.length; r++) if (toxic[r]) prob += belief[r]!
-  if (prob < 1e-6 || prob > 1 - 1e-6) return 0
-  for (let s = 0; s < outcomes; s++) {
-    let all = 0
-    let harm = 0
-    for (let r = 0; r < belief.length; r++) {
-      const joint = belief[r]! * chances[r * outcomes + s]!
-      all += joint
-      if (toxic[r]) harm += joint
-    }
-    if (harm > 0) bits += harm * Math.log2(harm / all / prob)
-    if (all - harm > 1e-15) bits += (all - harm) * Math.log2((all - harm) / all / (1 - prob))
+/** Expected bits about "harmful or not" alone. */
+function harmBits(table: CharacterTable, { harm, rest }: Gathered): number {
+  const [inHarm, inRest] = [answered(table, harm), answered(table, rest)]
+  const within = (shares: number[]) => {
+    const total = shares.reduce((a, b) => a + b, 0)
+    return total > 0 ? total * doubtBits(shares.map((p) => p / total)) : 0
   }
-  return Math.max(0, bits)
+  return Math.max(0, within(added(inHarm, inRest)) - within(inHarm) - within(inRest))
 }
+
+/** Rows below this belief cannot change what is worth asking. */
+const LEAST_BELIEF = 1e-6
 
 /**
  * Looks still worth making, best gain per effort first. What tells harmful from harmless counts double. A part that
  * most of the remaining plants lack, or that is not there at this stage, is not asked for.
  *
  * @param observed ids of characters already answered (can't tell included)
+ * @param lacking kit that is not there
  */
-export function nextChecks(compiled: CompiledFlora, beliefs: Beliefs, observed: Set<string>, limit = 10): NextCheck[] {
+export function nextChecks(
+  compiled: CompiledFlora,
+  beliefs: Beliefs,
+  observed: Set<string>,
+  lacking: readonly ('lens' | 'spade')[] = [],
+): NextCheck[] {
   const groupsSeen = new Map<string, number>()
   for (const { observation } of beliefs.weighed) {
     const group = compiled.flora.characters[compiled.characterIndex.get(observation.character)!]!.group
     if (group) groupsSeen.set(group, (groupsSeen.get(group) ?? 0) + 1)
   }
+  const missing = new Set<Effort>(lacking.map((k) => (k === 'lens' ? 'lens' : 'dig')))
   const belief = beliefs.posterior
-  const ranked = compiled.tables[beliefs.stage]
+  const rows: number[] = []
+  for (let r = 0; r < belief.length; r++) if (belief[r]! >= LEAST_BELIEF) rows.push(r)
+  const toxic = Uint8Array.from({ length: compiled.rows }, (_, r) => (compiled.plants[r]?.role === 'toxic' ? 1 : 0))
+  const anyToxic = rows.some((r) => toxic[r] === 1)
+  const ranked = compiled
+    .tablesAt(beliefs.stage)
     .filter((t) => !observed.has(t.character.id) && !t.character.lacksAt.includes(beliefs.stage))
-    .map((table) => {
-      const { character, outcomes, answers: chances } = table
-      const damp = 1 / (1 + (character.group ? (groupsSeen.get(character.group) ?? 0) : 0))
-      const fits = shareWithPart(table, belief)
-      const bits = damp * fits * expectedBits(chances, outcomes, belief)
-      const harm = damp * fits * harmBits(compiled, chances, outcomes, belief)
-      return {
-        character: character.id,
-        bits,
-        effort: character.effort,
-        worth: (bits + harm) / costOf(character),
-      }
+    .filter((t) => !missing.has(t.character.effort))
+    .map((table): Ranked => {
+      const { character } = table
+      const seen = gather(table, rows, belief, toxic)
+      const damp = seen.fits / (1 + 0.35 * (character.group ? (groupsSeen.get(character.group) ?? 0) : 0))
+      const bits = damp * gain(table, seen)
+      const harm = anyToxic ? damp * harmBits(table, seen) : 0
+      return { character: character.id, bits, effort: character.effort, worth: (bits + harm) / costOf(character) }
     })
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((a, b) => b.worth - a.worth)
-  return ranked.slice(0, limit).map(({ character, bits, effort }) => ({ character, bits, effort }))
+  const order = rows.length <= TWO_STEP_ROWS ? lookTwice(ranked, compiled, beliefs, rows) : ranked
+  return order.slice(0, SHOWN).map(({ character, bits, effort }) => ({ character, bits, effort }))
 }
 
-/** Belief that only two plants are left, equally likely. */
-export function beliefInTwo(compiled: CompiledFlora, a: string, b: string): Float64Array {
-  const belief = new Float64Array(compiled.rows)
-  belief[compiled.plantIndex.get(a)!] = 0.5
-  belief[compiled.plantIndex.get(b)!] = 0.5
-  return belief
+interface Ranked extends NextCheck {
+  worth: number
+}
+
+/** Looking two steps ahead pays where few plants are left, and costs too much where many are. */
+const TWO_STEP_ROWS = 40
+const TWO_STEP_CHECKS = 4
+const SHOWN = 10
+
+/** Belief after an answer, for the rows given; the rest keeps nothing. */
+function after({ outcomes: n, truth, confusion }: CharacterTable, s: number, rows: number[], belief: Float64Array) {
+  const out = new Float64Array(belief.length)
+  let chance = 0
+  for (const r of rows) {
+    let p = 0
+    for (let t = 0; t < n; t++) p += truth[r * n + t]! * confusion[t]![s]!
+    out[r] = belief[r]! * p
+    chance += out[r]!
+  }
+  if (chance > 0) for (const r of rows) out[r] = out[r]! / chance
+  return { chance, belief: out }
+}
+
+/** Order the best few checks by what they and the best check after them give together, per effort of both. */
+function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, rows: number[]): Ranked[] {
+  const tables = compiled.tablesAt(beliefs.stage)
+  const tableOf = (id: string) => tables[compiled.characterIndex.get(id)!]!
+  const worthOfTwo = ranked.slice(0, TWO_STEP_CHECKS).map((first) => {
+    const table = tableOf(first.character)
+    const cost = costOf(table.character)
+    const others = ranked.slice(0, 2 * TWO_STEP_CHECKS).filter((o) => o.character !== first.character)
+    let gained = first.worth * cost
+    let spent = cost
+    for (let s = 0; s < table.outcomes; s++) {
+      const then = after(table, s, rows, beliefs.posterior)
+      if (then.chance < 0.02) continue
+      const best = others
+        .map((o) => tableOf(o.character))
+        .map((t) => ({ bits: expectedBits(t, rows, then.belief), cost: costOf(t.character) }))
+        .reduce((a, b) => (b.bits / b.cost > a.bits / a.cost ? b : a), { bits: 0, cost: 1 })
+      gained += then.chance * best.bits
+      spent += then.chance * (best.bits > 0 ? best.cost : 0)
+    }
+    return { first, worth: gained / spent }
+  })
+  worthOfTwo.sort((a, b) => b.worth - a.worth)
+  return [...worthOfTwo.map((w) => w.first), ...ranked.slice(TWO_STEP_CHECKS)]
 }
 
 /** Expected bits (0 to 1) of each look at a stage for telling two plants apart, the best first. */
 export function splitPair(compiled: CompiledFlora, a: string, b: string, stage: Stage): NextCheck[] {
-  const belief = beliefInTwo(compiled, a, b)
-  return compiled.tables[stage]
-    .filter((t) => !t.character.lacksAt.includes(stage) && shareWithPart(t, belief) > 0.99)
-    .map((t) => ({
-      character: t.character.id,
-      bits: expectedBits(t.answers, t.outcomes, belief),
-      effort: t.character.effort,
-    }))
+  const rows = [compiled.plantIndex.get(a)!, compiled.plantIndex.get(b)!]
+  const belief = new Float64Array(compiled.rows)
+  for (const r of rows) belief[r] = 0.5
+  return compiled
+    .tablesAt(stage)
+    .filter((t) => !t.character.lacksAt.includes(stage) && rows.every((r) => t.status[r] !== NO_SUCH_PART))
+    .map((t) => ({ character: t.character.id, bits: expectedBits(t, rows, belief), effort: t.character.effort }))
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((x, y) => y.bits - x.bits)
 }

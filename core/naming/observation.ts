@@ -1,5 +1,5 @@
 import { NO_SUCH_PART, NOT_CODED, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
-import type { Region, Stage } from './flora.ts'
+import { lifeForms, type Region, type Stage } from './flora.ts'
 import { confusionMatrix, measuringError, type Sureness } from './observerError.ts'
 import { sizeDensity } from './sizeDistribution.ts'
 
@@ -10,19 +10,36 @@ export interface Context {
   region?: Region
   /** Plant ids of the sown list. */
   sown?: string[]
+  /** Plant ids that the last round found here. */
+  found?: string[]
+  /** Plant ids met in the same paddock today. */
+  neighbours?: string[]
+  /** What the ground is like: wet, dry, shade, compacted, fertile, disturbed. */
+  ground?: string[]
+  /** Kit that was left at home: looks that need it are not suggested. */
+  lacking?: ('lens' | 'spade')[]
 }
 
-/** One look. Several states mean "either of these". */
+/**
+ * One look. Several states mean "either of these". Counts and values are of several plants of one kind pulled:
+ * "two of five had purple bases". A plant that lacks the part is simply not counted.
+ */
 export type Observation = { character: string; sureness?: Sureness } & (
-  { states: string[] } | { value: number; unit?: 'mm' }
+  | { states: string[] }
+  | { counts: Record<string, number> }
+  | { value: number; unit?: 'mm' }
+  | { values: number[]; unit?: 'mm' }
 )
+
+/** How alike plants pulled side by side are: they may be one clone. n of them tell as much as n / (1 + (n - 1) x this). */
+const ALIKE = 0.2
 
 /** Answer that carries no evidence. */
 export const CANT_TELL = 'cant-tell'
 
 /** True where an observation says something. */
 export function isEvidence(o: Observation): boolean {
-  return 'value' in o || !o.states.includes(CANT_TELL)
+  return !('states' in o) || !o.states.includes(CANT_TELL)
 }
 
 /**
@@ -30,11 +47,23 @@ export function isEvidence(o: Observation): boolean {
  * A plant with nothing coded gets the mean of the coded ones, so that the look says nothing for or against it.
  */
 export function likelihoods(compiled: CompiledFlora, stage: Stage, o: Observation): Float64Array {
-  const table = compiled.tables[stage][compiled.characterIndex.get(o.character)!]!
+  const table = compiled.tablesAt(stage)[compiled.characterIndex.get(o.character)!]!
   const sureness = o.sureness ?? 'sure'
-  return 'value' in o
-    ? sizeLikelihoods(table, compiled, o.value, sureness)
-    : stateLikelihoods(table, o.states, sureness, stage)
+  if ('states' in o) return stateLikelihoods(table, o.states, sureness, stage)
+  if ('value' in o) return sizeLikelihoods(table, compiled, o.value, sureness)
+  const each =
+    'counts' in o
+      ? Object.entries(o.counts).map(([s, n]) => ({ n, of: stateLikelihoods(table, [s], sureness, stage) }))
+      : o.values.map((v) => ({ n: 1, of: sizeLikelihoods(table, compiled, v, sureness) }))
+  return together(each)
+}
+
+/** Several plants of one kind, damped for being alike. */
+function together(each: { n: number; of: Float64Array }[]): Float64Array {
+  const n = each.reduce((sum, e) => sum + e.n, 0)
+  const worth = n > 0 ? 1 / (1 + (n - 1) * ALIKE) : 0
+  const first = each[0]?.of ?? new Float64Array()
+  return first.map((_, r) => Math.exp(worth * each.reduce((sum, e) => sum + e.n * Math.log(e.of[r]!), 0)))
 }
 
 function stateLikelihoods(table: CharacterTable, answered: string[], sureness: Sureness, stage: Stage): Float64Array {
@@ -65,16 +94,18 @@ function sizeLikelihoods(table: CharacterTable, compiled: CompiledFlora, mm: num
     out[r] = (1 - blunder) * sizeDensity(knots, mm, widen) + blunder * anySize
     coded.push(r)
   }
-  const meanOf = (form: string) => {
-    const same = coded.filter((r) => compiled.plants[r]!.form === form)
-    const use = same.length >= 3 ? same : coded
-    return use.length === 0 ? anySize : use.reduce((s, r) => s + out[r]!, 0) / use.length
-  }
+  const means = new Map(
+    lifeForms.map((form) => {
+      const same = coded.filter((r) => compiled.plants[r]!.form === form)
+      const use = same.length >= 3 ? same : coded
+      return [form, use.length === 0 ? anySize : use.reduce((sum, r) => sum + out[r]!, 0) / use.length] as const
+    }),
+  )
   for (let r = 0; r < rows; r++) {
     const stranger = compiled.strangers[r - compiled.plants.length]
     if (table.status[r] === NO_SUCH_PART) out[r] = 0.02 * anySize
-    else if (stranger) out[r] = 0.5 * meanOf(stranger) + 0.5 * anySize
-    else if (table.status[r] === NOT_CODED) out[r] = meanOf(compiled.plants[r]!.form)
+    else if (stranger) out[r] = 0.5 * means.get(stranger)! + 0.5 * anySize
+    else if (table.status[r] === NOT_CODED) out[r] = means.get(compiled.plants[r]!.form)!
   }
   return out
 }

@@ -43,6 +43,10 @@ const mixedUp: Record<string, Mixed[]> = {
   'blade.ribs': [{ states: ['fine-veins', 'deep-ribs'], share: 0.06 }],
 }
 
+/** True where a character is mixed up more at one stage than at others. */
+export const mixesUpMoreAt = (character: string, stage: Stage): boolean =>
+  (mixedUp[character] ?? []).some((m) => m.stage === stage)
+
 /**
  * Probability of each answer given what is truly there.
  *
@@ -77,7 +81,7 @@ export function confusionMatrix(character: Character, sureness: Sureness, stage:
 
 /** How far a measured size spreads beyond the plant's own range, and how often it is read off quite wrongly. */
 export function measuringError(sureness: Sureness): { widen: number; blunder: number } {
-  if (sureness === 'sure') return { widen: 0.95, blunder: 0.03 }
-  if (sureness === 'likely') return { widen: 0.85, blunder: 0.08 }
-  return { widen: 0.65, blunder: 0.25 }
+  if (sureness === 'sure') return { widen: 0.95, blunder: 0.01 }
+  if (sureness === 'likely') return { widen: 0.85, blunder: 0.05 }
+  return { widen: 0.65, blunder: 0.2 }
 }

@@ -15,6 +15,9 @@ const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
 const NOT_OF_REGION = 0.08
 const OUT_OF_SEASON = 0.4
 const SOWN_TIMES = 8
+const FOUND_TIMES = 4
+const NEIGHBOUR_TIMES = 3
+const OTHER_GROUND = 0.5
 /** Share of unknown plants, met in a paddock, that this book does not hold; split over the life forms. */
 export const NOT_IN_BOOK_PRIOR = 0.05
 const STRANGER_SHARE: Record<LifeForm, number> = {
@@ -36,16 +39,34 @@ function regionWeight(plant: Plant, context: Context): number {
   return Math.max(...words.map((w) => ABUNDANCE_WEIGHT[w]))
 }
 
+export interface PriorFactor {
+  why: 'region' | 'month' | 'sown' | 'found' | 'neighbours' | 'ground'
+  times: number
+}
+
+/** What the prior of a plant is made of, each factor only where the context names it: all visible, each switched off by leaving it out. */
+export function priorFactors(plant: Plant, context: Context): PriorFactor[] {
+  const factors: PriorFactor[] = []
+  if (context.region) factors.push({ why: 'region', times: regionWeight(plant, context) })
+  if (context.month !== undefined)
+    factors.push({ why: 'month', times: plant.months.includes(context.month) ? 1 : OUT_OF_SEASON })
+  if (context.sown?.includes(plant.id)) factors.push({ why: 'sown', times: SOWN_TIMES })
+  if (context.found?.includes(plant.id)) factors.push({ why: 'found', times: FOUND_TIMES })
+  if (context.neighbours?.includes(plant.id)) factors.push({ why: 'neighbours', times: NEIGHBOUR_TIMES })
+  if (context.ground && context.ground.length > 0)
+    factors.push({ why: 'ground', times: plant.ground.some((g) => context.ground!.includes(g)) ? 1 : OTHER_GROUND })
+  return factors
+}
+
 /**
  * Probability of each row (plants, then strangers) before the plant is looked at.
  *
  * @returns probabilities above 0 that sum to 1; the strangers together hold NOT_IN_BOOK_PRIOR
  */
 export function prior(compiled: CompiledFlora, context: Context): Float64Array {
-  const sown = new Set(context.sown ?? [])
   const weights = compiled.plants.map((plant) => {
-    const month = context.month === undefined || plant.months.includes(context.month) ? 1 : OUT_OF_SEASON
-    return regionWeight(plant, context) * month * (sown.has(plant.id) ? SOWN_TIMES : 1)
+    const anywhere = context.region ? 1 : regionWeight(plant, context)
+    return priorFactors(plant, context).reduce((w, f) => w * f.times, anywhere)
   })
   const total = weights.reduce((a, b) => a + b, 0)
   const out = new Float64Array(compiled.rows)

@@ -41,3 +41,10 @@ export function sizeProbability(knots: SizeKnots, fromMm: number, toMm: number):
   const at = (mm: number) => cdf(normalScore(knots, Math.log(Math.max(mm, SMALLEST_MM))).z, 0, 1)
   return Math.max(0, at(toMm) - at(fromMm))
 }
+
+/** The size in mm that lies at a standard normal score. */
+export function sizeAtScore(knots: SizeKnots, z: number): number {
+  const i = z < Z_KNOTS[1] ? 0 : z < Z_KNOTS[2] ? 1 : 2
+  const slope = (knots[i + 1]! - knots[i]!) / (Z_KNOTS[i + 1]! - Z_KNOTS[i]!)
+  return Math.exp(knots[i]! + (z - Z_KNOTS[i]!) * slope)
+}

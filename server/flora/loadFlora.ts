@@ -7,6 +7,7 @@ import { projectRoot } from '../projectRoot.ts'
 import { contentHash, kept } from './keepRead.ts'
 import { nearest } from './problem.ts'
 import { readCharacters } from './readCharacters.ts'
+import { readGroups } from './readGroups.ts'
 import { readPlant } from './readPlant.ts'
 
 interface TaxonRow {
@@ -75,8 +76,10 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
           line: 1,
           message: `look-alike "${l.plant}" has no file; nearest: ${nearest(l.plant, [...ids]).join(', ')}`,
         })
+  const read = readGroups('groups.yaml', readFileSync(join(folder, 'groups.yaml'), 'utf8'), plants)
+  problems.push(...read.problems)
   plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
-  return { flora: { characters, plants }, problems }
+  return { flora: { characters, plants, groups: read.groups }, problems }
 }
 
 export const floraFolder = join(projectRoot, 'flora')

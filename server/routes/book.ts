@@ -23,5 +23,6 @@ export function bookRoutes(compiled: CompiledFlora): Router {
       res.json(plant)
     })
     .get('/characters', (_req, res) => void res.json(flora.characters))
+    .get('/groups', (_req, res) => void res.json(flora.groups))
     .post('/identify', (req, res) => void res.json(identifyBody(compiled, req.body)))
 }

@@ -7,29 +7,51 @@ import {
   IsIn,
   IsInt,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   Max,
   Min,
   ValidateNested,
 } from 'class-validator'
-import { regions, stages, type Flora, type Region, type Stage } from '@/core/naming/flora.ts'
+import { regions, stages, type Character, type Flora, type Region, type Stage } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Context, type Observation } from '@/core/naming/observation.ts'
 import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
 import { nearest } from '../flora/problem.ts'
 import { badRequest } from '../http/httpError.ts'
+
+const grounds = ['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed']
 
 export class ContextInput {
   @IsOptional() @IsInt() @Min(1) @Max(12) month?: number
   @IsOptional() @IsIn(stages, { message: `stage must be one of ${stages.join(', ')}` }) stage?: Stage
   @IsOptional() @IsIn(regions, { message: `region must be one of ${regions.join(', ')}` }) region?: Region
   @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) sown?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) found?: string[]
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) neighbours?: string[]
+  @IsOptional()
+  @IsArray()
+  @IsIn(grounds, { each: true, message: `ground must be of ${grounds.join(', ')}` })
+  ground?: string[]
+  @IsOptional()
+  @IsArray()
+  @IsIn(['lens', 'spade'], { each: true, message: 'lacking must be of lens, spade' })
+  lacking?: ('lens' | 'spade')[]
 }
 
 export class ObservationInput {
   @IsString() character!: string
   @IsOptional() @IsArray() @ArrayMinSize(1) @ArrayMaxSize(30) @IsString({ each: true }) states?: string[]
   @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) value?: number
+  /** Several plants pulled: how many showed each state. */
+  @IsOptional() @IsObject() counts?: Record<string, number>
+  /** Several plants measured. */
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(50)
+  @IsNumber({ allowNaN: false, allowInfinity: false }, { each: true })
+  values?: number[]
   @IsOptional() @IsIn(['mm'], { message: 'unit must be mm' }) unit?: 'mm'
   @IsOptional()
   @IsIn(surenesses, { message: `sureness must be one of ${surenesses.join(', ')}` })
@@ -52,18 +74,80 @@ export function readContext(input: ContextInput | undefined, flora: Flora): Cont
   if (input?.month != null) context.month = input.month
   if (input?.stage != null) context.stage = input.stage
   if (input?.region != null) context.region = input.region
-  if (input?.sown != null) {
-    const ids = flora.plants.map((p) => p.id)
-    input.sown.forEach((id, i) => {
+  const ids = flora.plants.map((p) => p.id)
+  for (const key of ['sown', 'found', 'neighbours'] as const) {
+    const list = input?.[key]
+    if (list == null) continue
+    list.forEach((id, i) => {
       if (!ids.includes(id))
         throw badRequest(
           `There is no plant "${id}" in the book. Nearest: ${nearest(id, ids).join(', ')}.`,
-          `context.sown[${i}]`,
+          `context.${key}[${i}]`,
         )
     })
-    context.sown = input.sown
+    context[key] = list
   }
+  if (input?.ground != null) context.ground = input.ground
+  if (input?.lacking != null) context.lacking = input.lacking
   return context
+}
+
+function checkStates(character: Character, states: string[], field: (i: number) => string): void {
+  states.forEach((s, i) => {
+    if (!character.states!.includes(s))
+      throw badRequest(
+        `${character.id} has no state "${s}". Nearest: ${nearest(s, character.states!).join(', ')}.`,
+        field(i),
+      )
+  })
+}
+
+function readStates(input: ObservationInput, field: string, character: Character): Observation {
+  const sureness = input.sureness ?? 'sure'
+  if (input.states != null) {
+    if (input.states.length === 1 && input.states[0] === CANT_TELL)
+      return { character: character.id, states: [CANT_TELL], sureness }
+    checkStates(character, input.states, (i) => `${field}.states[${i}]`)
+    return { character: character.id, states: [...new Set(input.states)], sureness }
+  }
+  if (input.counts == null)
+    throw badRequest(
+      `${character.id} is answered by states: ${character.states!.join(', ')}.`,
+      `${field}.${input.value != null ? 'value' : 'values'}`,
+    )
+  const counts = Object.entries(input.counts)
+  checkStates(
+    character,
+    counts.map(([s]) => s),
+    (i) => `${field}.counts.${counts[i]![0]}`,
+  )
+  if (
+    counts.length === 0 ||
+    !counts.every(([, n]) => Number.isInteger(n) && n >= 0 && n <= 100) ||
+    !counts.some(([, n]) => n > 0)
+  )
+    throw badRequest('Counts are whole numbers of plants from 0 to 100, at least one above 0.', `${field}.counts`)
+  return { character: character.id, counts: Object.fromEntries(counts.filter(([, n]) => n > 0)), sureness }
+}
+
+function readSizes(input: ObservationInput, field: string, character: Character): Observation {
+  const sureness = input.sureness ?? 'sure'
+  const [low, high] = character.range ?? [0, Infinity]
+  if (input.states != null && input.states.length === 1 && input.states[0] === CANT_TELL)
+    return { character: character.id, states: [CANT_TELL], sureness }
+  const sizes = input.values ?? (input.value != null ? [input.value] : undefined)
+  if (!sizes)
+    throw badRequest(
+      `${character.id} is measured: give a value in mm.`,
+      `${field}.${input.states != null ? 'states' : 'counts'}`,
+    )
+  if (sizes.some((x) => x < low || x > high))
+    throw badRequest(
+      `${character.id} must lie between ${low} and ${high} mm.`,
+      `${field}.${input.values ? 'values' : 'value'}`,
+    )
+  if (input.values) return { character: character.id, values: sizes, unit: 'mm', sureness }
+  return { character: character.id, value: sizes[0]!, unit: 'mm', sureness }
 }
 
 function readObservation(input: ObservationInput, field: string, flora: Flora): Observation {
@@ -75,28 +159,10 @@ function readObservation(input: ObservationInput, field: string, flora: Flora): 
       `${field}.character`,
     )
   }
-  const sureness = input.sureness ?? 'sure'
-  const hasStates = input.states != null
-  const hasValue = input.value != null
-  if (hasStates === hasValue) throw badRequest('Give either states or a value.', field)
-  if (hasStates && input.states!.length === 1 && input.states![0] === CANT_TELL)
-    return { character: character.id, states: [CANT_TELL], sureness }
-  if (character.states) {
-    if (!hasStates)
-      throw badRequest(`${character.id} is answered by states: ${character.states.join(', ')}.`, `${field}.value`)
-    for (const [i, s] of input.states!.entries())
-      if (!character.states.includes(s))
-        throw badRequest(
-          `${character.id} has no state "${s}". Nearest: ${nearest(s, character.states).join(', ')}.`,
-          `${field}.states[${i}]`,
-        )
-    return { character: character.id, states: [...new Set(input.states)], sureness }
-  }
-  const [low, high] = character.range ?? [0, Infinity]
-  if (!hasValue) throw badRequest(`${character.id} is measured: give a value in mm.`, `${field}.states`)
-  if (input.value! < low || input.value! > high)
-    throw badRequest(`${character.id} must lie between ${low} and ${high} mm.`, `${field}.value`)
-  return { character: character.id, value: input.value!, unit: 'mm', sureness }
+  const given = [input.states, input.counts, input.value, input.values].filter((x) => x != null)
+  if (given.length !== 1)
+    throw badRequest('Give either states or a value (or counts or values of several plants).', field)
+  return character.states ? readStates(input, field, character) : readSizes(input, field, character)
 }
 
 /**

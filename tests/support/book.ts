@@ -1,5 +1,5 @@
-import { compileFlora } from '@/core/naming/compileFlora.ts'
-import type { Cell, Character, Flora, FrequencyWord, Plant } from '@/core/naming/flora.ts'
+import { compileFlora, type CharacterTable } from '@/core/naming/compileFlora.ts'
+import type { Cell, Character, FrequencyWord, Plant } from '@/core/naming/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import { loadFlora } from '@/server/flora/loadFlora.ts'
@@ -68,4 +68,23 @@ export function madePlant(id: string, characters: Record<string, Cell>, rest: Pa
   }
 }
 
-export const madeBook = (flora: Flora) => compileFlora(flora)
+export const madeBook = (characters: Character[], plants: Plant[]) => compileFlora({ characters, plants, groups: [] })
+
+/** A table of answers that are never mistaken: a row per plant, a share per state. */
+export function madeTable(shares: number[][]): CharacterTable {
+  const n = shares[0]!.length
+  const doubt = shares.map((row) => row.reduce((h, p) => (p > 0 ? h - p * Math.log2(p) : h), 0))
+  return {
+    character: madeCharacter(
+      'made',
+      Array.from({ length: n }, (_, i) => `s${i}`),
+    ),
+    outcomes: n,
+    truth: new Float32Array(shares.flat()),
+    confusion: shares[0]!.map((_, t) => shares[0]!.map((_x, s) => (s === t ? 1 : 0))),
+    doubt: new Float32Array(doubt),
+    status: new Uint8Array(shares.length),
+    knots: [],
+    edges: [],
+  }
+}

@@ -1,4 +1,4 @@
-import type { Character, Plant } from '@/core/naming/flora.ts'
+import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary } from '@/core/records/round.ts'
 
 /** What the server said was wrong, or that it could not be reached (status 0). */
@@ -30,6 +30,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?
 
 export const getPlants = () => send<Plant[]>('GET', '/api/plants')
 export const getCharacters = () => send<Character[]>('GET', '/api/characters')
+export const getGroups = () => send<PlantGroup[]>('GET', '/api/groups')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')

@@ -20,7 +20,13 @@ const spoken: Record<string, string> = {
 export const stateWords = (state: string): string => spoken[state] ?? state.replaceAll('-', ' ')
 
 export function answerWords(o: Observation): string {
-  return 'value' in o ? `${o.value} mm` : o.states.map(stateWords).join(' or ')
+  if ('value' in o) return `${o.value} mm`
+  if ('values' in o) return `${o.values.join(', ')} mm`
+  if ('counts' in o)
+    return Object.entries(o.counts)
+      .map(([s, n]) => `${n} ${stateWords(s)}`)
+      .join(', ')
+  return o.states.map(stateWords).join(' or ')
 }
 
 export const effortWords: Record<Effort, string> = {

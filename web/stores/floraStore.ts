@@ -1,10 +1,11 @@
 import { create } from 'zustand'
-import type { Character, Flora, Plant } from '@/core/naming/flora.ts'
-import { getCharacters, getPlants } from '../api/client.ts'
+import type { Character, Flora, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import { getCharacters, getGroups, getPlants } from '../api/client.ts'
 
 interface FloraState {
   characters: Character[]
   plants: Plant[]
+  groups: PlantGroup[]
   byId: Map<string, Plant>
   load: () => Promise<void>
 }
@@ -13,17 +14,18 @@ interface FloraState {
 export const useFlora = create<FloraState>()((set, get) => ({
   characters: [],
   plants: [],
+  groups: [],
   byId: new Map(),
   load: async () => {
     if (get().plants.length > 0) return
-    const [characters, plants] = await Promise.all([getCharacters(), getPlants()])
-    set({ characters, plants, byId: new Map(plants.map((p) => [p.id, p])) })
+    const [characters, plants, groups] = await Promise.all([getCharacters(), getPlants(), getGroups()])
+    set({ characters, plants, groups, byId: new Map(plants.map((p) => [p.id, p])) })
   },
 }))
 
 export const flora = (): Flora => {
-  const { characters, plants } = useFlora.getState()
-  return { characters, plants }
+  const { characters, plants, groups } = useFlora.getState()
+  return { characters, plants, groups }
 }
 
 export const characterOf = (id: string): Character | undefined =>

@@ -46,11 +46,9 @@ describe('drawings of states', () => {
       for (const mark of drawing!) {
         const { numbers, known } = readPath(mark.d)
         expect(known, `${state}: ${mark.d.slice(0, 40)}`).toBe(true)
-        for (const n of numbers) {
-          expect(Number.isFinite(n)).toBe(true)
-          expect(n).toBeGreaterThan(-12)
-          expect(n).toBeLessThan(112)
-        }
+        expect(numbers.every(Number.isFinite)).toBe(true)
+        expect(Math.min(...numbers), state).toBeGreaterThan(-12)
+        expect(Math.max(...numbers), state).toBeLessThan(112)
       }
       const key = JSON.stringify(drawing)
       expect(seen.get(key), `${state} is drawn like ${seen.get(key)}`).toBeUndefined()
@@ -98,11 +96,7 @@ describe('portrait of the leaf joint', () => {
 
   it.each(grasses.map((p) => [p.id, p] as const))('%s has one, inside the box', (_id, plant) => {
     const portrait = collarPortrait(plant, 'vegetative')!
-    for (const mark of portrait)
-      for (const n of readPath(mark.d).numbers) {
-        expect(n).toBeGreaterThan(-3)
-        expect(n).toBeLessThan(103)
-      }
+    for (const mark of portrait) expect(readPath(mark.d).numbers.every((n) => n > -3 && n < 103)).toBe(true)
   })
 
   it('other plants have none', () => {

@@ -1,0 +1,127 @@
+import { naturalFrequency } from './certainty.ts'
+import type { CompiledFlora } from './compileFlora.ts'
+import type { Stage } from './flora.ts'
+import { identify } from './identify.ts'
+import type { Context, Observation } from './observation.ts'
+import { simulateSpecimen } from './simulateSpecimen.ts'
+import { standing } from './verdict.ts'
+
+export interface AuditedSpecimen {
+  plant: string
+  /** Names in the order the engine gave them, each the plants it stands for. */
+  first: { plants: string[]; probability: number }
+  right: boolean
+  rightInThree: boolean
+  /** Said "named", and how many checks it took. */
+  named: boolean
+  checks: number
+  /** A harmful plant called by a harmless name. */
+  missedHarm: boolean
+}
+
+const MOST_CHECKS = 10
+
+/** One specimen, the engine choosing the checks. */
+export function auditSpecimen(
+  compiled: CompiledFlora,
+  plantId: string,
+  stage: Stage,
+  random: () => number,
+  pulled: number,
+): AuditedSpecimen {
+  const plant = compiled.plants[compiled.plantIndex.get(plantId)!]!
+  const specimen = simulateSpecimen(compiled, plant, stage, random, pulled)
+  const context: Context = { stage }
+  const looks: Observation[] = []
+  let result = identify(compiled, context, looks)
+  while (looks.length < MOST_CHECKS && result.verdict.kind !== 'named' && result.next[0]) {
+    const character = compiled.flora.characters[compiled.characterIndex.get(result.next[0].character)!]!
+    looks.push(specimen.answer(character))
+    result = identify(compiled, context, looks)
+  }
+  const p = new Map(result.candidates.map((c) => [c.plant, c.probability]))
+  const names = standing(compiled, stage, (r) => p.get(compiled.plants[r]!.id)!)
+  const [first] = names
+  const harmless = first!.plants.every((id) => compiled.plants[compiled.plantIndex.get(id)!]!.role !== 'toxic')
+  const named = result.verdict.kind === 'named'
+  return {
+    plant: plantId,
+    first: { plants: first!.plants, probability: first!.probability },
+    right: first!.plants.includes(plantId),
+    rightInThree: names.slice(0, 3).some((n) => n.plants.includes(plantId)),
+    named,
+    checks: looks.length,
+    missedHarm: named && plant.role === 'toxic' && harmless,
+  }
+}
+
+export interface Audit {
+  specimens: number
+  firstRight: number
+  threeRight: number
+  named: number
+  medianChecks: number
+  /** When it said "19 in 20": how often it was right. */
+  saidNineteen: { times: number; right: number }
+  reliability: { from: number; to: number; times: number; said: number; right: number }[]
+  brier: number
+  logScoreBits: number
+  harmfulSpecimens: number
+  missedHarm: number
+  confusions: { plant: string; taken: string; times: number }[]
+  /** Plants named right least often. */
+  weakest: { plant: string; right: number }[]
+}
+
+const share = (list: AuditedSpecimen[], is: (s: AuditedSpecimen) => boolean) => list.filter(is).length / list.length
+
+function reliabilityOf(all: AuditedSpecimen[]): Audit['reliability'] {
+  const edges = [0, 0.2, 0.4, 0.6, 0.8, 0.9, 0.95, 0.98, 0.995, 1.0001]
+  return edges.slice(1).flatMap((to, i) => {
+    const here = all.filter((s) => s.first.probability >= edges[i]! && s.first.probability < to)
+    if (here.length === 0) return []
+    const said = here.reduce((sum, s) => sum + s.first.probability, 0) / here.length
+    return [{ from: edges[i]!, to: Math.min(1, to), times: here.length, said, right: share(here, (s) => s.right) }]
+  })
+}
+
+function confusionsOf(all: AuditedSpecimen[]): Audit['confusions'] {
+  const counts = new Map<string, number>()
+  for (const s of all)
+    if (!s.right)
+      counts.set(`${s.plant} ${s.first.plants[0]!}`, (counts.get(`${s.plant} ${s.first.plants[0]!}`) ?? 0) + 1)
+  return [...counts]
+    .map(([pair, times]) => ({ plant: pair.split(' ')[0]!, taken: pair.split(' ')[1]!, times }))
+    .sort((a, b) => b.times - a.times)
+}
+
+/** Sum up audited specimens: accuracy, calibration, harm, and what is taken for what. */
+export function summarise(compiled: CompiledFlora, all: AuditedSpecimen[]): Audit {
+  const said = all.filter((s) => naturalFrequency(s.first.probability) === '19 in 20')
+  const harmful = all.filter((s) => compiled.plants[compiled.plantIndex.get(s.plant)!]!.role === 'toxic')
+  const named = all.filter((s) => s.named)
+  const checks = named.map((s) => s.checks).sort((a, b) => a - b)
+  const byPlant = new Map<string, AuditedSpecimen[]>()
+  for (const s of all) byPlant.set(s.plant, [...(byPlant.get(s.plant) ?? []), s])
+  return {
+    specimens: all.length,
+    firstRight: share(all, (s) => s.right),
+    threeRight: share(all, (s) => s.rightInThree),
+    named: named.length / all.length,
+    medianChecks: checks[Math.floor(checks.length / 2)] ?? MOST_CHECKS,
+    saidNineteen: { times: said.length, right: said.length > 0 ? share(said, (s) => s.right) : 0 },
+    reliability: reliabilityOf(all),
+    brier: all.reduce((sum, s) => sum + (s.first.probability - (s.right ? 1 : 0)) ** 2, 0) / all.length,
+    logScoreBits:
+      all.reduce(
+        (sum, s) => sum - Math.log2(Math.max(1e-9, s.right ? s.first.probability : 1 - s.first.probability)),
+        0,
+      ) / all.length,
+    harmfulSpecimens: harmful.length,
+    missedHarm: harmful.filter((s) => s.missedHarm).length,
+    confusions: confusionsOf(all),
+    weakest: [...byPlant]
+      .map(([plant, list]) => ({ plant, right: share(list, (s) => s.right) }))
+      .sort((a, b) => a.right - b.right),
+  }
+}

@@ -1,0 +1,92 @@
+import { naturalFrequency } from './certainty.ts'
+import type { CompiledFlora } from './compileFlora.ts'
+import type { Plant, PlantGroup, Stage } from './flora.ts'
+
+export interface Verdict {
+  kind: 'named' | 'narrowed' | 'open'
+  text: string
+}
+
+/** A name is written when it would be right about 19 times in 20. */
+export const NAMED_FROM = 0.95
+/** Together with "not in this book", the few still standing hold at least this much. */
+const FEW_HOLD = 0.9
+const FEW = 4
+
+/** A name that can be given: one plant, or a group that no vegetative eye can split. */
+export interface Standing {
+  name: string
+  probability: number
+  plants: string[]
+  group?: PlantGroup
+}
+
+const stageOrder: Stage[] = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering']
+
+/** True where the members of a group can be told apart at this stage. */
+const canSplit = (group: PlantGroup, stage: Stage): boolean =>
+  group.until !== undefined && stageOrder.indexOf(stage) >= stageOrder.indexOf(group.until)
+
+/** Candidates as names, members of a group that cannot be split at this stage taken together; the likeliest first. */
+export function standing(compiled: CompiledFlora, stage: Stage, probabilityOf: (row: number) => number): Standing[] {
+  const names = new Map<string, Standing>()
+  compiled.plants.forEach((plant, row) => {
+    const group = compiled.groupOf.get(plant.id)
+    const together = group && !canSplit(group, stage) ? group : undefined
+    const key = together ? `group:${together.id}` : plant.id
+    const known = names.get(key)
+    if (known) {
+      known.probability += probabilityOf(row)
+      known.plants.push(plant.id)
+    } else
+      names.set(key, {
+        name: together?.name ?? plant.commonName,
+        probability: probabilityOf(row),
+        plants: [plant.id],
+        ...(together ? { group: together } : {}),
+      })
+  })
+  return [...names.values()].sort((a, b) => b.probability - a.probability || (a.name < b.name ? -1 : 1))
+}
+
+const list = (names: string[]): string =>
+  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
+
+/** A plant name inside a sentence: only names that come from a place or person keep their capital. */
+export const inSentence = (name: string): string =>
+  /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|St |Canada|Sedges of)/.test(name)
+    ? name
+    : name.charAt(0).toLowerCase() + name.slice(1)
+
+/**
+ * What can be said. A harmless name is not given while a harmful plant is open, whatever the figures.
+ *
+ * @param open harmful plants not yet excluded
+ */
+export function verdictOf(names: Standing[], notInBook: number, open: Plant[], leadIsHarmful: boolean): Verdict {
+  const [first] = names
+  if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
+  if (!first) return { kind: 'open', text: 'The book is empty.' }
+  const others = open.filter((h) => !first.plants.includes(h.id))
+  if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
+    const why = first.group ? ` ${first.group.why}` : ''
+    return { kind: 'named', text: `${first.name}: right about ${naturalFrequency(first.probability)} times.${why}` }
+  }
+  if (first.probability >= NAMED_FROM) {
+    const said = others.slice(0, 3).map((h) => inSentence(h.commonName))
+    const more = others.length > 3 ? [`${others.length - 3} more harmful plants`] : []
+    const are = others.length > 1 ? 'are' : 'is'
+    return {
+      kind: 'narrowed',
+      text: `Looks like ${inSentence(first.name)}, but ${list([...said, ...more])} ${are} not excluded yet.`,
+    }
+  }
+  let sum = 0
+  const few = names.filter((n) => {
+    const needed = sum < FEW_HOLD * (1 - notInBook)
+    sum += n.probability
+    return needed
+  })
+  if (few.length > FEW) return { kind: 'open', text: `Still open: ${few.length} plants would have to be set aside.` }
+  return { kind: 'narrowed', text: `${few.map((n) => `${n.name}, ${naturalFrequency(n.probability)}`).join('; or ')}.` }
+}

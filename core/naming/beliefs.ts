@@ -17,7 +17,7 @@ export interface Beliefs {
   stage: Stage
   prior: Float64Array
   posterior: Float64Array
-  /** The same with the evidence taken at three quarters: what harm is judged by. */
+  /** The same with the evidence taken at two thirds: what harm is judged by. */
   cautious: Float64Array
   weighed: WeighedObservation[]
 }
@@ -31,7 +31,7 @@ function variance(logs: Float64Array, weights: Float64Array): number {
 }
 
 /** Evidence may be less independent than it looks, and a poison missed costs more than a check too many. */
-const CAUTION = 0.75
+const CAUTION = 2 / 3
 
 function weighedUp(before: Float64Array, weighed: WeighedObservation[], share: number): Float64Array {
   const logs = before.map(Math.log2)

@@ -31,7 +31,11 @@ export interface CharacterTable {
   character: Character
   /** States, or size bins. */
   outcomes: number
-  /** rows x outcomes: probability of what is truly there. Single precision: a book of thousands must fit a phone. */
+  rows: number
+  /**
+   * Probability of what is truly there, outcome by outcome: that of row r and outcome t is at t * rows + r, so that a sum
+   * over the plants runs along the memory. Single precision: a book of thousands must fit a phone.
+   */
   truth: Float32Array
   /** outcomes x outcomes: chance of each answer of a careful observer, given what is there. */
   confusion: number[][]
@@ -85,14 +89,17 @@ function sizeEdges(character: Character): number[] {
   return [0, ...inner, high * 10]
 }
 
+/** Write what is there in one row. */
+function setRow({ truth, rows }: CharacterTable, row: number, shares: readonly number[]): void {
+  for (let t = 0; t < shares.length; t++) truth[t * rows + row] = shares[t]!
+}
+
 const codedRows = ({ status }: CharacterTable, plants: Plant[]): number[] =>
   plants.map((_, i) => i).filter((i) => status[i] === CODED)
 
-function meanOfRows({ outcomes, truth }: CharacterTable, rows: number[]): number[] {
+function meanOfRows({ outcomes, truth, rows: all }: CharacterTable, rows: number[]): number[] {
   if (rows.length === 0) return Array.from({ length: outcomes }, () => 1 / outcomes)
-  const sums = Array.from({ length: outcomes }, () => 0)
-  for (const r of rows) for (let s = 0; s < outcomes; s++) sums[s]! += truth[r * outcomes + s]!
-  return sums.map((s) => s / rows.length)
+  return Array.from({ length: outcomes }, (_, t) => rows.reduce((sum, r) => sum + truth[t * all + r]!, 0) / rows.length)
 }
 
 /** Mean of the coded rows of the wanted life form; of all coded rows when fewer than three are of that form. */
@@ -111,6 +118,7 @@ function emptyTable(character: Character, plantCount: number, stage: Stage): Cha
   return {
     character,
     outcomes,
+    rows,
     truth: new Float32Array(rows * outcomes),
     confusion: character.states ? confusionMatrix(character, 'sure', stage) : noConfusion(outcomes),
     doubt: new Float32Array(rows),
@@ -121,61 +129,74 @@ function emptyTable(character: Character, plantCount: number, stage: Stage): Cha
 }
 
 function fillPlants(table: CharacterTable, plants: Plant[], stage: Stage): void {
-  const { character, outcomes, truth, status, edges } = table
+  const { character, outcomes, status, edges } = table
   const none = noSuchPart(character)
   plants.forEach((plant, row) => {
     const cell = cellAt(plant, character.id, stage)
-    if (cell?.kind === 'states') truth.set(stateShares(cell, character.states ?? []), row * outcomes)
+    if (cell?.kind === 'states') setRow(table, row, stateShares(cell, character.states ?? []))
     else if (cell?.kind === 'range') {
       const knots = sizeKnots(cell)
       table.knots[row] = knots
       const bins = edges.slice(1).map((to, b) => sizeProbability(knots, edges[b]!, to))
-      truth.set(
+      setRow(
+        table,
+        row,
         bins.map((p) => p * 0.98 + 0.02 / outcomes),
-        row * outcomes,
       )
     } else if (!hasPart(plant, character, stage)) {
       status[row] = NO_SUCH_PART
-      truth.set(none, row * outcomes)
+      setRow(table, row, none)
     } else status[row] = NOT_CODED
   })
 }
 
 function fillStrangers(table: CharacterTable, plants: Plant[]): void {
-  const { character, outcomes, truth, status } = table
+  const { character, outcomes, status } = table
   const means = new Map(lifeForms.map((form) => [form, meanOfCoded(table, plants, form)]))
   plants.forEach((plant, row) => {
-    if (status[row] === NOT_CODED) truth.set(means.get(plant.form)!, row * outcomes)
+    if (status[row] === NOT_CODED) setRow(table, row, means.get(plant.form)!)
   })
   lifeForms.forEach((form, i) => {
     const row = plants.length + i
     if (!character.forms.includes(form)) {
       status[row] = NO_SUCH_PART
-      truth.set(noSuchPart(character), row * outcomes)
+      setRow(table, row, noSuchPart(character))
     } else if (character.id === 'life.form') {
-      truth.set(
+      setRow(
+        table,
+        row,
         (character.states ?? []).map((s) => (s === form ? 0.95 : 0.01)),
-        row * outcomes,
       )
     } else {
       // Half what its kind in the book looks like, half anything: a stranger may be odd.
-      truth.set(
+      setRow(
+        table,
+        row,
         means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes),
-        row * outcomes,
       )
     }
   })
 }
 
-function fillDoubt({ outcomes: n, truth, confusion, doubt }: CharacterTable): void {
-  for (let r = 0; r < doubt.length; r++) {
+/** Chance of an answer of a careful observer at a row. */
+export function answerChance(
+  { outcomes, rows, truth, confusion }: CharacterTable,
+  row: number,
+  answer: number,
+): number {
+  let p = 0
+  for (let t = 0; t < outcomes; t++) p += truth[t * rows + row]! * confusion[t]![answer]!
+  return p
+}
+
+function fillDoubt(table: CharacterTable): void {
+  for (let r = 0; r < table.rows; r++) {
     let bits = 0
-    for (let s = 0; s < n; s++) {
-      let p = 0
-      for (let t = 0; t < n; t++) p += truth[r * n + t]! * confusion[t]![s]!
+    for (let s = 0; s < table.outcomes; s++) {
+      const p = answerChance(table, r, s)
       if (p > 0) bits -= p * Math.log2(p)
     }
-    doubt[r] = bits
+    table.doubt[r] = bits
   }
 }
 

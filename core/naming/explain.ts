@@ -1,5 +1,5 @@
 import type { Beliefs } from './beliefs.ts'
-import type { CompiledFlora } from './compileFlora.ts'
+import { answerChance, type CompiledFlora } from './compileFlora.ts'
 import type { NextCheck } from './nextChecks.ts'
 
 export interface Explanation {
@@ -13,6 +13,9 @@ export interface Explanation {
 
 /** Bits against the leading plant from which a look is called out. */
 const CONTRADICTS_FROM = -2
+
+/** Rows below this cannot be put first by one look. */
+const STANDING_FROM = 1e-4
 
 function bestRow(scores: Float64Array, plants: number): number {
   let best = 0
@@ -51,21 +54,22 @@ function changedBy(
   lead: number,
 ): Explanation['wouldChange'] {
   let best: (Explanation['wouldChange'] & { chance: number }) | undefined
+  const rows = [...posterior.keys()].filter((r) => posterior[r]! >= STANDING_FROM)
   for (const { character } of next.slice(0, 5)) {
     const table = compiled.tablesAt(stage)[compiled.characterIndex.get(character)!]!
     const states = table.character.states
     if (!states) continue
     states.forEach((state, s) => {
       let chance = 0
-      const after = posterior.map((p, r) => {
-        let answer = 0
-        for (let t = 0; t < states.length; t++) answer += table.truth[r * states.length + t]! * table.confusion[t]![s]!
-        chance += p * answer
-        return p * answer
-      })
-      const row = bestRow(after, compiled.plants.length)
-      if (row !== lead && (!best || chance > best.chance))
-        best = { character, state, plant: compiled.plants[row]!.id, chance }
+      let first = rows[0]!
+      let most = -1
+      for (const r of rows) {
+        const joint = posterior[r]! * answerChance(table, r, s)
+        chance += joint
+        if (joint > most && r < compiled.plants.length) [first, most] = [r, joint]
+      }
+      if (first !== lead && (!best || chance > best.chance))
+        best = { character, state, plant: compiled.plants[first]!.id, chance }
     })
   }
   return best && { character: best.character, state: best.state, plant: best.plant }

@@ -1,5 +1,5 @@
 import type { Beliefs } from './beliefs.ts'
-import { NO_SUCH_PART, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { answerChance, NO_SUCH_PART, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
 import type { Character, Effort, Stage } from './flora.ts'
 
 export interface NextCheck {
@@ -34,19 +34,40 @@ interface Gathered {
   fits: number
 }
 
-function gather(table: CharacterTable, rows: ArrayLike<number>, belief: Float64Array, toxic: Uint8Array): Gathered {
-  const { outcomes: n, truth, doubt, status } = table
-  const harm = new Float64Array(n)
-  const rest = new Float64Array(n)
+/** Sum of belief times what is there, over rows; over all of them along the memory where most rows are meant. */
+function sumOver(
+  { rows: all, truth }: CharacterTable,
+  t: number,
+  rows: ArrayLike<number>,
+  belief: Float64Array,
+): number {
+  const from = t * all
+  let sum = 0
+  if (rows.length * 2 > all) for (let r = 0; r < all; r++) sum += belief[r]! * truth[from + r]!
+  else for (let i = 0; i < rows.length; i++) sum += belief[rows[i]!]! * truth[from + rows[i]!]!
+  return sum
+}
+
+function gather(
+  table: CharacterTable,
+  rows: ArrayLike<number>,
+  belief: Float64Array,
+  toxic: ArrayLike<number>,
+): Gathered {
+  const { outcomes, doubt, status } = table
+  const harm = new Float64Array(outcomes)
+  const rest = new Float64Array(outcomes)
+  for (let t = 0; t < outcomes; t++) {
+    const all = sumOver(table, t, rows, belief)
+    harm[t] = toxic.length > 0 ? sumOver(table, t, toxic, belief) : 0
+    rest[t] = Math.max(0, all - harm[t]!)
+  }
   let left = 0
   let fits = 0
   for (let i = 0; i < rows.length; i++) {
     const r = rows[i]!
-    const b = belief[r]!
-    const into = toxic[r] === 1 ? harm : rest
-    for (let t = 0, at = r * n; t < n; t++, at++) into[t] = into[t]! + b * truth[at]!
-    left += b * doubt[r]!
-    if (status[r] !== NO_SUCH_PART) fits += b
+    left += belief[r]! * doubt[r]!
+    if (status[r] !== NO_SUCH_PART) fits += belief[r]!
   }
   return { harm, rest, left, fits }
 }
@@ -73,7 +94,7 @@ function gain(table: CharacterTable, { harm, rest, left }: Gathered): number {
  * @param belief probability of each row
  */
 export function expectedBits(table: CharacterTable, rows: ArrayLike<number>, belief: Float64Array): number {
-  return gain(table, gather(table, rows, belief, new Uint8Array(belief.length)))
+  return gain(table, gather(table, rows, belief, []))
 }
 
 /** Expected bits about "harmful or not" alone. */
@@ -109,10 +130,8 @@ export function nextChecks(
   }
   const missing = new Set<Effort>(lacking.map((k) => (k === 'lens' ? 'lens' : 'dig')))
   const belief = beliefs.posterior
-  const rows: number[] = []
-  for (let r = 0; r < belief.length; r++) if (belief[r]! >= LEAST_BELIEF) rows.push(r)
-  const toxic = Uint8Array.from({ length: compiled.rows }, (_, r) => (compiled.plants[r]?.role === 'toxic' ? 1 : 0))
-  const anyToxic = rows.some((r) => toxic[r] === 1)
+  const rows = Int32Array.from([...belief.keys()].filter((r) => belief[r]! >= LEAST_BELIEF))
+  const toxic = Int32Array.from(rows.filter((r) => compiled.plants[r]?.role === 'toxic'))
   const ranked = compiled
     .tablesAt(beliefs.stage)
     .filter((t) => !observed.has(t.character.id) && !t.character.lacksAt.includes(beliefs.stage))
@@ -122,7 +141,7 @@ export function nextChecks(
       const seen = gather(table, rows, belief, toxic)
       const damp = seen.fits / (1 + 0.35 * (character.group ? (groupsSeen.get(character.group) ?? 0) : 0))
       const bits = damp * gain(table, seen)
-      const harm = anyToxic ? damp * harmBits(table, seen) : 0
+      const harm = toxic.length > 0 ? damp * harmBits(table, seen) : 0
       return { character: character.id, bits, effort: character.effort, worth: (bits + harm) / costOf(character) }
     })
     .filter((c) => c.bits >= LEAST_BITS)
@@ -141,13 +160,11 @@ const TWO_STEP_CHECKS = 4
 const SHOWN = 10
 
 /** Belief after an answer, for the rows given; the rest keeps nothing. */
-function after({ outcomes: n, truth, confusion }: CharacterTable, s: number, rows: number[], belief: Float64Array) {
+function after(table: CharacterTable, s: number, rows: Int32Array, belief: Float64Array) {
   const out = new Float64Array(belief.length)
   let chance = 0
   for (const r of rows) {
-    let p = 0
-    for (let t = 0; t < n; t++) p += truth[r * n + t]! * confusion[t]![s]!
-    out[r] = belief[r]! * p
+    out[r] = belief[r]! * answerChance(table, r, s)
     chance += out[r]!
   }
   if (chance > 0) for (const r of rows) out[r] = out[r]! / chance
@@ -155,7 +172,7 @@ function after({ outcomes: n, truth, confusion }: CharacterTable, s: number, row
 }
 
 /** Order the best few checks by what they and the best check after them give together, per effort of both. */
-function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, rows: number[]): Ranked[] {
+function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, rows: Int32Array): Ranked[] {
   const tables = compiled.tablesAt(beliefs.stage)
   const tableOf = (id: string) => tables[compiled.characterIndex.get(id)!]!
   const worthOfTwo = ranked.slice(0, TWO_STEP_CHECKS).map((first) => {

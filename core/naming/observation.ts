@@ -31,8 +31,10 @@ export type Observation = { character: string; sureness?: Sureness } & (
   | { values: number[]; unit?: 'mm' }
 )
 
-/** How alike plants pulled side by side are: they may be one clone. n of them tell as much as n / (1 + (n - 1) x this). */
-const ALIKE = 0.2
+/** Chance that plants pulled side by side are one clone and show the same. Convention of this project. */
+const CLONE = 0.3
+/** Sizes of plants pulled side by side: n of them tell as much as n / (1 + (n - 1) x this). */
+const SIZES_ALIKE = 0.2
 
 /** Answer that carries no evidence. */
 export const CANT_TELL = 'cant-tell'
@@ -51,19 +53,39 @@ export function likelihoods(compiled: CompiledFlora, stage: Stage, o: Observatio
   const sureness = o.sureness ?? 'sure'
   if ('states' in o) return stateLikelihoods(table, o.states, sureness, stage)
   if ('value' in o) return sizeLikelihoods(table, compiled, o.value, sureness)
-  const each =
-    'counts' in o
-      ? Object.entries(o.counts).map(([s, n]) => ({ n, of: stateLikelihoods(table, [s], sureness, stage) }))
-      : o.values.map((v) => ({ n: 1, of: sizeLikelihoods(table, compiled, v, sureness) }))
-  return together(each)
+  if ('counts' in o) return countLikelihoods(table, o.counts, sureness, stage)
+  const each = o.values.map((v) => sizeLikelihoods(table, compiled, v, sureness))
+  const worth = 1 / (1 + (each.length - 1) * SIZES_ALIKE)
+  return each[0]!.map((_, r) => Math.exp(worth * each.reduce((sum, of) => sum + Math.log(of[r]!), 0)))
 }
 
-/** Several plants of one kind, damped for being alike. */
-function together(each: { n: number; of: Float64Array }[]): Float64Array {
-  const n = each.reduce((sum, e) => sum + e.n, 0)
-  const worth = n > 0 ? 1 / (1 + (n - 1) * ALIKE) : 0
-  const first = each[0]?.of ?? new Float64Array()
-  return first.map((_, r) => Math.exp(worth * each.reduce((sum, e) => sum + e.n * Math.log(e.of[r]!), 0)))
+/**
+ * Several plants pulled, so many of each answer. Either they are one clone, and one truth stands behind all answers; or
+ * each plant is a draw of its own. Without the first, three odd plants of one clone would speak three times.
+ */
+function countLikelihoods(
+  table: CharacterTable,
+  counts: Record<string, number>,
+  sureness: Sureness,
+  stage: Stage,
+): Float64Array {
+  const states = table.character.states ?? []
+  const confusion = confusionMatrix(table.character, sureness, stage)
+  const seen = states.flatMap((s, i) => (counts[s] ? [{ i, n: counts[s] }] : []))
+  const ofClone = confusion.map((row) => seen.reduce((p, { i, n }) => p * row[i]! ** n, 1))
+  const out = new Float64Array(table.rows)
+  for (let r = 0; r < table.rows; r++) {
+    let clone = 0
+    for (let t = 0; t < states.length; t++) clone += table.truth[t * table.rows + r]! * ofClone[t]!
+    let apart = 1
+    for (const { i, n } of seen) {
+      let p = 0
+      for (let t = 0; t < states.length; t++) p += table.truth[t * table.rows + r]! * confusion[t]![i]!
+      apart *= p ** n
+    }
+    out[r] = CLONE * clone + (1 - CLONE) * apart
+  }
+  return out
 }
 
 function stateLikelihoods(table: CharacterTable, answered: string[], sureness: Sureness, stage: Stage): Float64Array {
@@ -75,7 +97,7 @@ function stateLikelihoods(table: CharacterTable, answered: string[], sureness: S
   const out = new Float64Array(rows)
   for (let r = 0; r < rows; r++) {
     let p = 0
-    for (let t = 0; t < states.length; t++) p += table.truth[r * table.outcomes + t]! * given[t]!
+    for (let t = 0; t < states.length; t++) p += table.truth[t * table.rows + r]! * given[t]!
     out[r] = p
   }
   return out

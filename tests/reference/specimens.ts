@@ -86,7 +86,7 @@ export const specimens: Specimen[] = [
     looks: [['leaf.plan', 'three-palmate'], ['leaflet.mark', 'none'], ['stem.hairs', 'none'], ['habit', 'single-crown'], ['leaflet.margin', 'fine-all-round']] },
   { what: 'creeping clover with thick side veins and a hairy leaf stalk', source: stace, is: 'strawberry-clover', by: 'first',
     looks: [['leaf.plan', 'three-palmate'], ['habit', 'stolon'], ['leaflet.veins', 'strong-parallel'], ['stem.hairs', 'sparse']] },
-  { what: 'heart leaflets, hairy beneath, flecks, runners that do not root', source: practice, is: 'subterranean-clover', by: 'named',
+  { what: 'heart leaflets, hairy beneath, flecks, runners that do not root', source: practice, is: 'subterranean-clover', by: 'first',
     looks: [['leaflet.shape', 'heart'], ['hairs.lower', 'long'], ['leaflet.mark', 'pale-v-and-flecks'], ['habit', 'runner-not-rooting']] },
   { what: 'middle leaflet stalked, teeth on the end third, upright from a crown', source: stace, is: 'alfalfa', by: 'first',
     looks: [['leaf.plan', 'three-pinnate'], ['leaflet.margin', 'tip-third-only'], ['posture', 'upright'], ['leaflet.length', 22]] },

@@ -26,13 +26,12 @@ export function StartPanel() {
       () => undefined,
     )
   }, [])
-  const harmful = plants.filter((p) => p.role === 'toxic')
+  const harmful = plants.filter((p) => p.role === 'toxic').length
   return (
     <>
       <p className="mt-2 text-lg">
-        All {plants.length} plants of the book are open, {harmful.length} of them poisonous:{' '}
-        {harmful.map((p) => p.commonName.toLowerCase()).join(', ')}. Any part may be looked at first; touch it on the
-        plant.
+        All {plants.length} plants of the book are open, {harmful} of them poisonous. Any part may be looked at first;
+        touch it on the plant.
       </p>
       {last.length > 0 ? (
         <section className="mt-5">

@@ -4,7 +4,7 @@ import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import type { Stage } from '@/core/naming/flora.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
-import { characterTitle, lowerFirst } from '../parts/words.ts'
+import { characterTitle, lowerFirst, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
@@ -39,6 +39,40 @@ function Evidence({ candidate }: { candidate: Candidate }) {
   )
 }
 
+/** What turned the verdict, what speaks against it, and what would upset it. */
+function Why({
+  explanation,
+  onAsk,
+}: {
+  explanation: Identification['explanation']
+  onAsk: (character: string) => void
+}) {
+  const { characters, byId } = useFlora()
+  const { turned, contradicts, wouldChange } = explanation
+  const look = (id: string) => (
+    <button type="button" onClick={() => onAsk(id)} className="min-h-8 font-semibold underline">
+      {lowerFirst(characterTitle(characters, id))}
+    </button>
+  )
+  return (
+    <ul className="mt-2 space-y-0.5">
+      {turned ? <li>What turned it: {look(turned)}.</li> : null}
+      {contradicts ? (
+        <li className="text-harm">
+          Worth a second look: {look(contradicts.character)} speaks against it by{' '}
+          {Math.abs(contradicts.bits).toFixed(1)} bits.
+        </li>
+      ) : null}
+      {wouldChange ? (
+        <li>
+          It would change if {look(wouldChange.character)} were {stateWords(wouldChange.state)}: then{' '}
+          {lowerFirst(byId.get(wouldChange.plant)?.commonName ?? '')} would lead.
+        </li>
+      ) : null}
+    </ul>
+  )
+}
+
 function CandidateRow({ candidate, first, children }: { candidate: Candidate; first: boolean; children?: ReactNode }) {
   const plant = useFlora((s) => s.byId.get(candidate.plant))
   if (!plant) return null
@@ -68,6 +102,8 @@ function CandidateRow({ candidate, first, children }: { candidate: Candidate; fi
   )
 }
 
+const HARM_SHOWN = 5
+
 function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 'observed'>) {
   const { byId, characters } = useFlora()
   if (result.harmfulOpen.length === 0)
@@ -78,7 +114,7 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
     )
   return (
     <ul className="mt-2 space-y-1.5">
-      {result.harmfulOpen.map((h) => (
+      {result.harmfulOpen.slice(0, HARM_SHOWN).map((h) => (
         <li key={h.plant} className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <span className="font-semibold">{byId.get(h.plant)?.commonName}</span>
           <span>{naturalFrequency(h.probability)}</span>
@@ -93,13 +129,20 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
           ) : null}
         </li>
       ))}
+      {result.harmfulOpen.length > HARM_SHOWN ? (
+        <li>and {result.harmfulOpen.length - HARM_SHOWN} more, each less likely.</li>
+      ) : null}
     </ul>
   )
 }
 
 /** What follows from what was seen. */
 export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite, writeLabel }: Props) {
-  const [first, second] = result.candidates
+  const [first] = result.candidates
+  const groups = useFlora((s) => s.groups)
+  const groupOf = (plant: string) => groups.find((g) => g.plants.includes(plant) && stage !== g.until)?.id ?? plant
+  // Two that no eye can split are one name: the check is against the next name.
+  const second = first && result.candidates.find((c) => groupOf(c.plant) !== groupOf(first.plant))
   const shown = result.candidates.filter((c, i) => i === 0 || (i < 5 && c.probability >= 0.01))
   const started = observed.size > 0
   return (
@@ -124,6 +167,7 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
           </li>
         </ol>
       ) : null}
+      {started ? <Why explanation={result.explanation} onAsk={onAsk} /> : null}
       {started && first ? (
         <button
           type="button"

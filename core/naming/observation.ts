@@ -32,7 +32,7 @@ export type Observation = { character: string; sureness?: Sureness } & (
 )
 
 /** Chance that plants pulled side by side are one clone and show the same. Convention of this project. */
-const CLONE = 0.3
+const CLONE = 0.2
 /** Sizes of plants pulled side by side: n of them tell as much as n / (1 + (n - 1) x this). */
 const SIZES_ALIKE = 0.2
 

@@ -1,4 +1,5 @@
 import { Router } from 'express'
+import { deltaTable, writeDelta } from '@/core/formats/delta.ts'
 import type { CompiledFlora } from '@/core/naming/compileFlora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { notFound } from '../http/httpError.ts'
@@ -23,6 +24,12 @@ export function bookRoutes(compiled: CompiledFlora): Router {
       res.json(plant)
     })
     .get('/characters', (_req, res) => void res.json(flora.characters))
+    .get('/files/characters.delta', (_req, res) => {
+      res
+        .attachment('characters.delta')
+        .type('text/plain')
+        .send(writeDelta(deltaTable(flora)))
+    })
     .get('/groups', (_req, res) => void res.json(flora.groups))
     .post('/identify', (req, res) => void res.json(identifyBody(compiled, req.body)))
 }

@@ -84,6 +84,39 @@ describe('POST /api/identify', () => {
   })
 })
 
+describe('several plants, kit and place', () => {
+  it('counts and values of several plants are taken', async () => {
+    const got = await identify({
+      context: { found: ['tall-fescue'], neighbours: ['timothy'], ground: ['wet'], lacking: ['spade'] },
+      observations: [
+        { character: 'base.colour', counts: { 'purple-red': 2, 'green-or-white': 3 } },
+        { character: 'blade.width', values: [7, 8, 9] },
+      ],
+    })
+    expect(got.candidates[0]!.evidence).toHaveLength(2)
+    expect(got.next.every((n) => n.effort !== 'dig')).toBe(true)
+  })
+
+  it.each([
+    ['half a plant', { character: 'vernation', counts: { rolled: 0.5 } }, 'observations[0].counts'],
+    ['no plant', { character: 'vernation', counts: { rolled: 0 } }, 'observations[0].counts'],
+    ['a state that is none', { character: 'vernation', counts: { roled: 2 } }, 'observations[0].counts.roled'],
+    ['counts of a size', { character: 'blade.width', counts: { wide: 2 } }, 'observations[0].counts'],
+    ['sizes out of range', { character: 'blade.width', values: [5, 5000] }, 'observations[0].values'],
+    ['sizes of a state', { character: 'vernation', values: [5] }, 'observations[0].values'],
+  ])('%s is refused with its field', async (_what, observation, field) => {
+    const { body } = await api.post('/api/identify', { observations: [observation] }).expect(400)
+    expect(body.error.field).toBe(field)
+  })
+
+  it('the character table is handed out as DELTA text, the groups as JSON', async () => {
+    const delta = await api.get('/api/files/characters.delta').expect(200)
+    expect(delta.text).toMatch(/^\*SHOW Fold Sprig/)
+    const { body } = await api.get('/api/groups').expect(200)
+    expect((body as { id: string }[]).map((g) => g.id)).toContain('sweetclovers')
+  })
+})
+
 describe('bad input is answered with 400, the field, and the nearest valid ids', () => {
   it.each([
     [

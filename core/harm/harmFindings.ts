@@ -1,4 +1,4 @@
-import type { HarmNote, Plant } from '../naming/flora.ts'
+import type { HarmNote, Plant, Region } from '../naming/flora.ts'
 import type { Composition, Share } from '../survey/composition.ts'
 import { noneFoundUpperBound } from '../survey/proportionIntervals.ts'
 import { letterOf } from '../survey/taxon.ts'
@@ -21,8 +21,10 @@ export interface NoneFound {
 
 export interface HarmFindings {
   found: HarmFound[]
-  /** Harmful plants of the book that were not met: nothing found is never "none there". */
+  /** Harmful plants at home in this region that were not met: nothing found is never "none there". */
   notFound: string[]
+  /** The other harmful plants of the book, rarer here; not met either. */
+  rarerHere: string[]
   bound: NoneFound
   /** Forage or turf plants that were met and carry a caution of their own. */
   cautions: { plant: string; notes: HarmNote[] }[]
@@ -39,9 +41,12 @@ export function harmFindings(
   round: Composition,
   plants: Map<string, Plant>,
   counted: 'points' | 'cover',
+  region: Region,
 ): HarmFindings {
   const met = new Map(round.taxa.map((t) => [t.taxon, t]))
   const toxic = [...plants.values()].filter((p) => p.role === 'toxic')
+  const notMet = toxic.filter((p) => !met.has(p.id))
+  const atHome = (p: Plant) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
   return {
     found: toxic
       .filter((p) => met.has(p.id))
@@ -49,7 +54,8 @@ export function harmFindings(
         const { taxon, stopsWith, ...share } = met.get(p.id)!
         return { plant: taxon, share, stopsWith, notes: p.harm }
       }),
-    notFound: toxic.filter((p) => !met.has(p.id)).map((p) => p.id),
+    notFound: notMet.filter(atHome).map((p) => p.id),
+    rarerHere: notMet.filter((p) => !atHome(p)).map((p) => p.id),
     bound: {
       ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
       ofStops: noneFoundUpperBound(round.stops),

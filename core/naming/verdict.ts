@@ -54,7 +54,7 @@ const list = (names: string[]): string =>
 
 /** A plant name inside a sentence: only names that come from a place or person keep their capital. */
 export const inSentence = (name: string): string =>
-  /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|St |Canada|Sedges of)/.test(name)
+  /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|Ladino|St )/.test(name)
     ? name
     : name.charAt(0).toLowerCase() + name.slice(1)
 

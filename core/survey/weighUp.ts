@@ -29,7 +29,7 @@ export function weighUp(round: Round, plants: Map<string, Plant>, random: () => 
   const feed = (growth: Growth) => mixtureFeed(round.stops, named, plants, growth, random())
   return {
     composition: made,
-    harm: harmFindings(made, plants, round.method === 'step-points' ? 'points' : 'cover'),
+    harm: harmFindings(made, plants, round.method === 'step-points' ? 'points' : 'cover', round.paddock.region),
     feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
   }
 }

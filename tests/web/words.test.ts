@@ -1,7 +1,8 @@
+import { inSentence } from '@/core/naming/verdict.ts'
 import { describe, expect, it } from 'vitest'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { usualState, usualWords } from '@/web/bench/usualState.ts'
-import { answerWords, lowerFirst, percent, percentRange, stateWords } from '@/web/parts/words.ts'
+import { answerWords, percent, percentRange, stateWords } from '@/web/parts/words.ts'
 
 const plain = (text: string) => text.replaceAll('\u00a0', ' ')
 
@@ -35,8 +36,8 @@ describe('words', () => {
   })
 
   it('names of places keep their capital inside a sentence', () => {
-    expect(lowerFirst('Wild carrot')).toBe('wild carrot')
-    expect(lowerFirst('Kentucky bluegrass')).toBe('Kentucky bluegrass')
+    expect(inSentence('Wild carrot')).toBe('wild carrot')
+    expect(inSentence('Kentucky bluegrass')).toBe('Kentucky bluegrass')
   })
 
   it('the usual state is the most frequent one', () => {

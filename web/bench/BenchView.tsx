@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/naming/verdict.ts'
 import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
@@ -5,7 +6,7 @@ import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
-import { answerWords, characterTitle, effortWords, lowerFirst } from '../parts/words.ts'
+import { answerWords, characterTitle, effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { emptySheet, useBench } from './benchStore.ts'
@@ -117,7 +118,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       : suggested
         ? {
             label: characterTitle(characters, suggested.character),
-            detail: `${suggested.decides ? `settles ${lowerFirst(byId.get(suggested.decides)?.commonName ?? '')}: ` : ''}${effortWords[suggested.effort]}`,
+            detail: `${suggested.decides ? `settles ${inSentence(byId.get(suggested.decides)?.commonName ?? '')}: ` : ''}${effortWords[suggested.effort]}`,
             hotkey: 'n',
             onPress: () => ask(null),
           }
@@ -190,7 +191,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         compare={compare}
         onAsk={ask}
         onWrite={write}
-        writeLabel={held ? `Write down "perhaps ${lowerFirst(name ?? '')}"` : `Write down ${lowerFirst(name ?? '')}`}
+        writeLabel={held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`}
       />
     </>
   ) : (

@@ -1,10 +1,11 @@
+import { inSentence } from '@/core/naming/verdict.ts'
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import type { Stage } from '@/core/naming/flora.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
-import { characterTitle, lowerFirst, stateWords } from '../parts/words.ts'
+import { characterTitle, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
@@ -51,7 +52,7 @@ function Why({
   const { turned, contradicts, wouldChange } = explanation
   const look = (id: string) => (
     <button type="button" onClick={() => onAsk(id)} className="min-h-8 font-semibold underline">
-      {lowerFirst(characterTitle(characters, id))}
+      {inSentence(characterTitle(characters, id))}
     </button>
   )
   return (
@@ -66,7 +67,7 @@ function Why({
       {wouldChange ? (
         <li>
           It would change if {look(wouldChange.character)} were {stateWords(wouldChange.state)}: then{' '}
-          {lowerFirst(byId.get(wouldChange.plant)?.commonName ?? '')} would lead.
+          {inSentence(byId.get(wouldChange.plant)?.commonName ?? '')} would lead.
         </li>
       ) : null}
     </ul>
@@ -124,7 +125,7 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
               onClick={() => onAsk(h.check!)}
               className="ml-auto min-h-11 rounded-xl border-2 border-harm px-3 font-semibold text-harm"
             >
-              decide: {lowerFirst(characterTitle(characters, h.check))}
+              decide: {inSentence(characterTitle(characters, h.check))}
             </button>
           ) : null}
         </li>

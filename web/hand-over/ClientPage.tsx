@@ -1,4 +1,5 @@
 import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { inSentence } from '@/core/naming/verdict.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition, Share } from '@/core/survey/composition.ts'
 import { groupNames, taxonName } from '@/core/survey/taxon.ts'
@@ -17,12 +18,7 @@ const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${pe
 /** The first thing said: what the sward mostly is, in a sentence. */
 function opening(made: Composition, byId: ReturnType<typeof useFlora.getState>['byId']): string {
   const plants = made.taxa.filter((t) => t.group !== 'ground').slice(0, 3)
-  const said = plants.map(
-    (t) =>
-      `${taxonName(t.taxon, byId)
-        .replace(/ \(.*\)/, '')
-        .toLowerCase()} ${withInterval(t)}`,
-  )
+  const said = plants.map((t) => `${inSentence(taxonName(t.taxon, byId).replace(/ \(.*\)/, ''))} ${withInterval(t)}`)
   return `Mostly ${said.join(', ')}.`
 }
 
@@ -76,7 +72,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             <div key={f.plant} className="mt-1 flex gap-3">
               <TypicalPart plant={plant} className="size-14 shrink-0" />
               <p>
-                <b>Found: {plant.commonName.toLowerCase()}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
+                <b>Found: {inSentence(plant.commonName)}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
                 {withInterval(f.share)}, at {f.stopsWith} of {made.stops} stops.{' '}
                 {f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' ')}
               </p>
@@ -84,9 +80,9 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
           )
         })}
         <p className="mt-1">
-          <b>Looked for and not found:</b>{' '}
-          {harm.notFound.map((id) => byId.get(id)!.commonName.toLowerCase()).join(', ')}. Each could still be there: up
-          to {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
+          <b>Looked for and not found:</b> {harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},
+          nor any of {harm.rarerHere.length} that are rarer here. Each could still be there: up to{' '}
+          {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
           {percent(harm.bound.ofStops)} of places like a stop.
         </p>
         {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}

@@ -1,4 +1,4 @@
-import type { Character, Effort, Plant } from '@/core/naming/flora.ts'
+import type { Character, Effort } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 
 const spoken: Record<string, string> = {
@@ -53,11 +53,3 @@ export const percentRange = ([low, high]: [number, number]): string => {
   const decimals = high < 0.0995 ? 1 : 0
   return `${(low * 100).toFixed(decimals)}${NBSP}to${NBSP}${(high * 100).toFixed(decimals)}${NBSP}%`
 }
-
-export const plantLabel = (plant: Plant): string => `${plant.commonName} (${plant.scientificName})`
-
-/** A plant name inside a sentence. */
-export const lowerFirst = (text: string): string =>
-  /^(Kentucky|Texas|Ladino|Scotch|Idaho|St |Canada|Italian)/.test(text)
-    ? text
-    : text.charAt(0).toLowerCase() + text.slice(1)

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/naming/verdict.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { methodNames, type Paddock, type Round, type RoundSummary } from '@/core/records/round.ts'
@@ -23,7 +24,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
   }, [summary.id])
   const started = summary.stopsDone > 0
   const finished = summary.stopsDone === summary.stops
-  const sown = (paddock?.sown ?? []).map((id) => byId.get(id)?.commonName.toLowerCase())
+  const sown = (paddock?.sown ?? []).map((id) => inSentence(byId.get(id)?.commonName ?? id))
   return (
     <div>
       <h2 className="text-[1.65rem]">{summary.paddock}</h2>

@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
 import type { HarmFindings } from '@/core/harm/harmFindings.ts'
+import { inSentence } from '@/core/naming/verdict.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
@@ -49,12 +50,11 @@ export function HarmPanel({ harm, stops, points }: Props) {
           ))}
         </div>
       ))}
-      {harm.notFound.length > 0 ? (
-        <p className="mt-2">
-          <b>Not found</b>: {harm.notFound.map((id) => name(id).toLowerCase()).join(', ')}. Not found is not the same as
-          not there: of each, {bound}.
-        </p>
-      ) : null}
+      <p className="mt-2">
+        <b>Not found</b>, though at home in this region: {harm.notFound.map((id) => inSentence(name(id))).join(', ')};
+        nor any of the {harm.rarerHere.length} other harmful plants of the book. Not found is not the same as not there:
+        of each, {bound}.
+      </p>
       {harm.unnamed.length > 0 ? (
         <p className="mt-2">
           <b>Not named yet</b>: unknown {harm.unnamed.join(', ')}. Until named, it could be any of these.

@@ -8,7 +8,7 @@ import { flora, plantsById } from '@/tests/support/book.ts'
 const stops = (list: string[][]): StopTally[] =>
   list.map((taxa, i) => ({ seq: i + 1, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) }))
 const findings = (list: string[][], counted: 'points' | 'cover' = 'points') =>
-  harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted)
+  harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted, 'cool-humid')
 
 const clean = Array.from({ length: 30 }, () => Array.from({ length: 20 }, () => 'timothy'))
 
@@ -26,12 +26,19 @@ describe('harm of a round', () => {
   })
 
   it('every harmful plant of the book is either found or named as not found', () => {
-    const { found, notFound } = findings([...clean, ['tansy-ragwort', 'timothy']])
+    const { found, notFound, rarerHere } = findings([...clean, ['tansy-ragwort', 'timothy']])
     const toxic = flora.plants.filter((p) => p.role === 'toxic').map((p) => p.id)
-    expect([...found.map((f) => f.plant), ...notFound].sort()).toEqual(toxic.sort())
+    expect([...found.map((f) => f.plant), ...notFound, ...rarerHere].sort()).toEqual(toxic.sort())
     expect(found[0]).toMatchObject({ plant: 'tansy-ragwort', stopsWith: 1 })
     expect(found[0]!.notes.length).toBeGreaterThan(0)
     expect(found[0]!.share.interval).toBeDefined()
+  })
+
+  it('those at home in the region are named, the rarer ones counted apart', () => {
+    const { notFound, rarerHere } = findings(clean)
+    expect(notFound).toContain('poison-hemlock')
+    expect(rarerHere).toContain('palmer-amaranth')
+    expect(notFound.length).toBeLessThan(25)
   })
 
   it('an unknown without a name is not passed over', () => {

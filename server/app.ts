@@ -5,8 +5,8 @@ import helmet from 'helmet'
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import type { CompiledFlora } from '@/core/naming/compileFlora.ts'
 import type { Db } from './db/db.ts'
+import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { notFound } from './http/httpError.ts'
 import { bookRoutes } from './routes/book.ts'
@@ -57,13 +57,13 @@ function pages(app: Express, dist: string): void {
 
 export interface AppParts {
   db: Db
-  compiled: CompiledFlora
+  book: Book
   /** Folder of the built pages; left out in tests of the API. */
   dist?: string
   log: (error: unknown) => void
 }
 
-export function makeApp({ db, compiled, dist, log }: AppParts): Express {
+export function makeApp({ db, book, dist, log }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use((req, res, next) => {
@@ -73,13 +73,13 @@ export function makeApp({ db, compiled, dist, log }: AppParts): Express {
   app.use(compression())
   const api = Router()
     .use(express.json({ limit: '1mb' }))
-    .get('/health', (_req, res) => void res.json({ ok: true, plants: compiled.plants.length }))
-    .use(bookRoutes(compiled))
-    .use(placeRoutes(db, compiled.flora))
-    .use(roundRoutes(db, compiled.flora))
-    .use(namingRoutes(db, compiled.flora))
-    .use(fileRoutes(db, compiled.flora))
-    .use(importRoutes(db, compiled.flora))
+    .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
+    .use(bookRoutes(db, book))
+    .use(placeRoutes(db, book))
+    .use(roundRoutes(db, book))
+    .use(namingRoutes(db, book))
+    .use(fileRoutes(db, book))
+    .use(importRoutes(db, book))
     .use(() => {
       throw notFound('address')
     })

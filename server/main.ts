@@ -1,18 +1,27 @@
 import { formatISO } from 'date-fns/formatISO'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
-import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { makeApp } from './app.ts'
-import { openDb } from './db/db.ts'
+import { openDb, type Db } from './db/db.ts'
 import { FolderInUse, lockFolder } from './db/folderLock.ts'
+import { listOwnPlants } from './db/ownPlants.ts'
 import { migrate } from './db/migrate.ts'
 import { loadDemo } from './demo/loadDemo.ts'
-import { loadFlora } from './flora/loadFlora.ts'
+import { Book } from './flora/book.ts'
+import { loadFlora, sayProblem } from './flora/loadFlora.ts'
 import { projectRoot } from './projectRoot.ts'
 
 const port = Number(process.env.PORT ?? 4170)
 const dataDir = process.env.DATA_DIR ?? './data'
 const databaseUrl = process.env.DATABASE_URL
+
+/** A text that no longer fits the vocabulary is left out with a word, not lost: it stays in the database. */
+async function addOwnPlants(db: Db, book: Book): Promise<void> {
+  for (const { id, yaml } of await listOwnPlants(db)) {
+    const added = book.add(yaml)
+    if ('problems' in added) console.error(`Own plant ${id} is left out: ${added.problems.map(sayProblem).join('; ')}`)
+  }
+}
 
 async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
@@ -20,12 +29,13 @@ async function start(): Promise<void> {
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   process.on('exit', unlock)
   const opening = openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
-  const compiled = compileFlora(loadFlora())
+  const book = new Book(loadFlora())
   const db = await opening
   await migrate(db)
   if (process.env.DEMO !== 'off' && (await loadDemo(db, formatISO(new Date(), { representation: 'date' }))))
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')
-  const app = makeApp({ db, compiled, dist: join(projectRoot, 'dist'), log: (error) => console.error(error) })
+  await addOwnPlants(db, book)
+  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), log: (error) => console.error(error) })
   const server = createServer(app)
   const stop = () => {
     server.close(() => void db.close().finally(() => process.exit(0)))

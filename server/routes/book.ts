@@ -2,9 +2,12 @@ import { Router } from 'express'
 import { deltaTable, writeDelta } from '@/core/formats/delta.ts'
 import type { CompiledFlora } from '@/core/naming/compileFlora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
-import { notFound } from '../http/httpError.ts'
+import type { Sql } from '../db/db.ts'
+import { putOwnPlant } from '../db/ownPlants.ts'
+import type { Book } from '../flora/book.ts'
+import { badRequest, notFound } from '../http/httpError.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { IdentifyInput, readContext, readObservations } from './identifyInput.ts'
+import { IdentifyInput, OwnPlantInput, readContext, readObservations } from './identifyInput.ts'
 
 /** Identify from an unchecked body: what the route and the command line share. */
 export function identifyBody(compiled: CompiledFlora, body: unknown): Identification {
@@ -13,23 +16,32 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): Identifica
   return identify(compiled, context, readObservations(input.observations ?? [], compiled.flora))
 }
 
-/** The plant book and the naming. */
-export function bookRoutes(compiled: CompiledFlora): Router {
-  const { flora } = compiled
+/** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */
+export function bookRoutes(db: Sql, book: Book): Router {
   return Router()
-    .get('/plants', (_req, res) => void res.json(flora.plants))
+    .get('/plants', (_req, res) => void res.json(book.flora.plants))
     .get('/plants/:id', (req, res) => {
-      const plant = flora.plants.find((p) => p.id === req.params.id)
+      const plant = book.flora.plants.find((p) => p.id === req.params.id)
       if (!plant) throw notFound('plant')
       res.json(plant)
     })
-    .get('/characters', (_req, res) => void res.json(flora.characters))
+    .post('/plants', async (req, res) => {
+      const { yaml } = parseBody(OwnPlantInput, req.body)
+      const added = book.add(yaml)
+      if ('problems' in added) {
+        const said = added.problems.slice(0, 5).map((p) => `line ${p.line}: ${p.message}`)
+        throw badRequest(`${said.join('; ')}.`, 'yaml')
+      }
+      await putOwnPlant(db, added.plant.id, yaml)
+      res.status(201).json(added.plant)
+    })
+    .get('/characters', (_req, res) => void res.json(book.flora.characters))
     .get('/files/characters.delta', (_req, res) => {
       res
         .attachment('characters.delta')
         .type('text/plain')
-        .send(writeDelta(deltaTable(flora)))
+        .send(writeDelta(deltaTable(book.flora)))
     })
-    .get('/groups', (_req, res) => void res.json(flora.groups))
-    .post('/identify', (req, res) => void res.json(identifyBody(compiled, req.body)))
+    .get('/groups', (_req, res) => void res.json(book.flora.groups))
+    .post('/identify', (req, res) => void res.json(identifyBody(book.compiled, req.body)))
 }

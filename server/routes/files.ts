@@ -4,22 +4,22 @@ import { Router } from 'express'
 import Papa from 'papaparse'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
 import { compositionRows, hitRows } from '@/core/formats/roundRows.ts'
-import type { Flora } from '@/core/naming/flora.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
 import type { Db } from '../db/db.ts'
 import { getRound } from '../db/rounds.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
+import type { Book } from '../flora/book.ts'
 
 /** A spreadsheet must never run a cell: cells that look like a formula are quoted (and stay readable). */
 const toCsv = (rows: object[]) => `${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
 
 /** Files of a round that other programs open. */
-export function fileRoutes(db: Db, flora: Flora): Router {
-  const plants = new Map(flora.plants.map((p) => [p.id, p]))
+export function fileRoutes(db: Db, book: Book): Router {
   return Router().get('/rounds/:id/files/:name', async (req, res) => {
     const round = isUUID(req.params.id) ? await getRound(db, req.params.id) : undefined
     if (!round) throw notFound('round')
     const { name } = req.params
+    const plants = new Map(book.flora.plants.map((p) => [p.id, p]))
     const send = (type: string, text: string) => void res.attachment(name).type(type).send(text)
     if (name === 'stops.geojson') return send('application/geo+json', JSON.stringify(roundGeoJson(round, plants)))
     if (name === 'hits.csv') return send('text/csv', toCsv(hitRows(round, plants)))

@@ -11,6 +11,7 @@ import {
   IsOptional,
   IsString,
   Max,
+  MaxLength,
   Min,
   ValidateNested,
 } from 'class-validator'
@@ -66,6 +67,11 @@ export class IdentifyInput {
   @ValidateNested({ each: true })
   @Type(() => ObservationInput)
   observations?: ObservationInput[]
+}
+
+/** A plant of the reader's own, as its file would write it. */
+export class OwnPlantInput {
+  @IsString() @MaxLength(50_000) yaml!: string
 }
 
 /** Only the fields that were given, so that "missing" has one meaning inside. */

@@ -1,5 +1,4 @@
 import { Router } from 'express'
-import type { Flora } from '@/core/naming/flora.ts'
 import type { Db } from '../db/db.ts'
 import { addNaming, listNamings } from '../db/namings.ts'
 import { putUnknown } from '../db/rounds.ts'
@@ -7,9 +6,10 @@ import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { readContext, readObservations } from './identifyInput.ts'
 import { NamingInput } from './roundInput.ts'
+import type { Book } from '../flora/book.ts'
 
 /** Names written down; one that answers a letter of a round gives that letter its name in the same step. */
-export function namingRoutes(db: Db, flora: Flora): Router {
+export function namingRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/namings', async (_req, res) => void res.json(await listNamings(db)))
     .post('/namings', async (req, res) => {
@@ -18,10 +18,10 @@ export function namingRoutes(db: Db, flora: Flora): Router {
         id: input.id,
         roundId: input.roundId ?? null,
         letter: input.letter ?? null,
-        plant: knownPlant(input.plant, flora, 'plant'),
+        plant: knownPlant(input.plant, book.flora, 'plant'),
         probability: input.probability,
-        context: readContext(input.context, flora),
-        observations: readObservations(input.observations, flora),
+        context: readContext(input.context, book.flora),
+        observations: readObservations(input.observations, book.flora),
         namedAt: input.namedAt,
       }
       await db.transaction(async (tx) => {

@@ -1,5 +1,4 @@
 import { Router } from 'express'
-import type { Flora } from '@/core/naming/flora.ts'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import type { Db } from '../db/db.ts'
 import { addHolding, addPaddock, listHoldings, listPaddocks } from '../db/places.ts'
@@ -7,9 +6,10 @@ import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { HoldingInput, PaddockInput } from './roundInput.ts'
+import type { Book } from '../flora/book.ts'
 
 /** Holdings and their paddocks. */
-export function placeRoutes(db: Db, flora: Flora): Router {
+export function placeRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/places', async (_req, res) => {
       res.json({ holdings: await listHoldings(db), paddocks: await listPaddocks(db) })
@@ -23,7 +23,7 @@ export function placeRoutes(db: Db, flora: Flora): Router {
       const input = parseBody(PaddockInput, req.body)
       const read = readBoundary(input.boundary)
       if ('problem' in read) throw badRequest(read.problem, 'boundary')
-      const sown = (input.sown ?? []).map((id, i) => knownPlant(id, flora, `sown[${i}]`))
+      const sown = (input.sown ?? []).map((id, i) => knownPlant(id, book.flora, `sown[${i}]`))
       await addPaddock(db, { ...input, boundary: read.boundary, sown })
       res.status(201).json({ id: input.id })
     })

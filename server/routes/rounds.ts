@@ -1,6 +1,5 @@
 import { Router } from 'express'
 import { randomUUID } from 'node:crypto'
-import type { Flora } from '@/core/naming/flora.ts'
 import { wRoute } from '@/core/survey/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
@@ -10,6 +9,7 @@ import { knownTaxon } from '../http/knownTaxon.ts'
 import { isUUID } from 'class-validator'
 import { parseBody } from '../http/parseBody.ts'
 import { RoundInput, StopInput, UnknownInput } from './roundInput.ts'
+import type { Book } from '../flora/book.ts'
 
 async function roundAt(db: Db, id: string) {
   const round = isUUID(id) ? await getRound(db, id) : undefined
@@ -48,7 +48,7 @@ function routeInto(boundary: Parameters<typeof wRoute>[0], stops: number) {
   }
 }
 
-export function roundRoutes(db: Db, flora: Flora): Router {
+export function roundRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/rounds', async (_req, res) => void res.json(await listRounds(db)))
     .get('/rounds/:id', async (req, res) => void res.json(await roundAt(db, req.params.id)))
@@ -64,7 +64,7 @@ export function roundRoutes(db: Db, flora: Flora): Router {
       const planned = round.stops.find((s) => s.seq === seq)
       if (!planned) throw notFound('stop')
       const hits = input.hits.map((h, i) => ({
-        taxon: knownTaxon(h.taxon, flora, `hits[${i}].taxon`),
+        taxon: knownTaxon(h.taxon, book.flora, `hits[${i}].taxon`),
         amount: h.amount,
       }))
       await putStop(db, round.id, {
@@ -80,7 +80,7 @@ export function roundRoutes(db: Db, flora: Flora): Router {
       const input = parseBody(UnknownInput, req.body)
       if (!/^[A-Z]$/.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
       const round = await roundAt(db, req.params.id)
-      const namedAs = input.namedAs ? knownTaxon(input.namedAs, flora, 'namedAs') : null
+      const namedAs = input.namedAs ? knownTaxon(input.namedAs, book.flora, 'namedAs') : null
       await putUnknown(db, round.id, req.params.letter, namedAs)
       res.json({ letter: req.params.letter, namedAs })
     })

@@ -4,7 +4,8 @@ import { afterAll, beforeAll } from 'vitest'
 import { makeApp } from '@/server/app.ts'
 import { openDb, type Db } from '@/server/db/db.ts'
 import { migrate } from '@/server/db/migrate.ts'
-import { book } from './book.ts'
+import { Book } from '@/server/flora/book.ts'
+import { flora } from './book.ts'
 
 /** The whole API on a database in memory, opened once for a test file. */
 export function apiForFile() {
@@ -12,7 +13,7 @@ export function apiForFile() {
   beforeAll(async () => {
     parts.db = await openDb({ dataDir: 'memory://' })
     await migrate(parts.db)
-    parts.app = makeApp({ db: parts.db, compiled: book, log: (error) => parts.logged.push(error) })
+    parts.app = makeApp({ db: parts.db, book: new Book(flora), log: (error) => parts.logged.push(error) })
   })
   afterAll(() => parts.db?.close())
   return {

@@ -3,6 +3,7 @@ import { Link } from 'react-router'
 import { groupNames, groupOf, groups } from '@/core/survey/taxon.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { GroupMark } from '../parts/HatchDefs.tsx'
+import { OwnPlant } from './OwnPlant.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
 /** Every plant of the book, by group, found by any of its names. */
@@ -25,6 +26,7 @@ export function Component() {
           className="min-h-12 w-full max-w-sm rounded-xl border-2 border-culm bg-sheet px-3"
         />
       </div>
+      <OwnPlant />
       {shown.length === 0 ? <p className="mt-6">No plant of that name. The book grows by one file a plant.</p> : null}
       {groups.map((group) => {
         const here = shown.filter((p) => groupOf(p.id, byId) === group)

@@ -8,6 +8,8 @@ interface FloraState {
   groups: PlantGroup[]
   byId: Map<string, Plant>
   load: () => Promise<void>
+  /** Read it again, after a plant was added. */
+  reload: () => Promise<void>
 }
 
 /** The plant book, read once and kept for the visit. */
@@ -17,7 +19,9 @@ export const useFlora = create<FloraState>()((set, get) => ({
   groups: [],
   byId: new Map(),
   load: async () => {
-    if (get().plants.length > 0) return
+    if (get().plants.length === 0) await get().reload()
+  },
+  reload: async () => {
     const [characters, plants, groups] = await Promise.all([getCharacters(), getPlants(), getGroups()])
     set({ characters, plants, groups, byId: new Map(plants.map((p) => [p.id, p])) })
   },

@@ -14,3 +14,8 @@ export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   })()
   return opened
 }
+
+/** Open the book anew, after a plant was added. */
+export async function reopenBook(): Promise<void> {
+  if (opened) await (await opened).open(flora())
+}

@@ -64,6 +64,21 @@ test('Shift and a number say "either of these"', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Change Ligule: membrane or fringed membrane' })).toBeVisible()
 })
 
+test('several plants pulled are counted: some had purple bases', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await look(page, 'base colour')
+  await page.keyboard.press('p')
+  for (const key of '22111') await page.keyboard.press(key)
+  await page.getByRole('button', { name: /Take these 5 plants/ }).click()
+  await expect(page.getByRole('button', { name: 'Change Base colour: 2 purple red, 3 green or white' })).toBeVisible()
+  await look(page, 'newest leaf')
+  await page.keyboard.press('2')
+  await look(page, 'shine')
+  await page.keyboard.press('2')
+  await expect(page.getByRole('link', { name: 'Perennial ryegrass' })).toBeVisible()
+})
+
 test('a size is read off the ruler strip or typed, and a wrong one is said in words', async ({ page }) => {
   await open(page)
   await page.keyboard.press('1')

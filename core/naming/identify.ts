@@ -23,10 +23,10 @@ export interface Identification {
 
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001
-/** Bits by which one sure look at the deciding check must speak for the leading plant to settle the matter (64 to 1). */
-const DECISIVE_BITS = 6
-/** The same for any other sure look, which only lifts the extra caution (512 to 1). */
-const PLAIN_BITS = 9
+/** Bits by which one sure look at the deciding check must speak for the leading plant to settle the matter (32 to 1). */
+const DECISIVE_BITS = 5
+/** The same for any other sure look, which only lifts the extra caution (128 to 1). */
+const PLAIN_BITS = 7
 
 /** The deciding check between two plants as the book names it, from either plant's page. */
 export function decidingCheck(a: Plant, b: Plant): { check: string; why: string } | undefined {
@@ -132,7 +132,8 @@ export function identify(compiled: CompiledFlora, context: Context, observations
       standing(compiled, beliefs.stage, (r) => beliefs.posterior[r]!),
       notInBook,
       open,
-      lead.role === 'toxic',
+      lead,
+      beliefs.weighed.length,
     ),
     explanation: explain(compiled, beliefs, next),
   }

@@ -9,6 +9,8 @@ export interface Verdict {
 
 /** A name is written when it would be right about 19 times in 20. */
 export const NAMED_FROM = 0.95
+/** Looks that must speak before a harmless herb or legume is named: its kin can be poisons, and three looks can all be odd. */
+export const LEAST_LOOKS = 4
 /** Together with "not in this book", the few still standing hold at least this much. */
 const FEW_HOLD = 0.9
 const FEW = 4
@@ -62,12 +64,20 @@ export const inSentence = (name: string): string =>
  * What can be said. A harmless name is not given while a harmful plant is open, whatever the figures.
  *
  * @param open harmful plants not yet excluded
+ * @param looks answers that carry evidence
  */
-export function verdictOf(names: Standing[], notInBook: number, open: Plant[], leadIsHarmful: boolean): Verdict {
+export function verdictOf(names: Standing[], notInBook: number, open: Plant[], lead: Plant, looks: number): Verdict {
+  const leadIsHarmful = lead.role === 'toxic'
   const [first] = names
   if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
   if (!first) return { kind: 'open', text: 'The book is empty.' }
   const others = open.filter((h) => !first.plants.includes(h.id))
+  const kinOfPoisons = lead.form === 'forb' || lead.form === 'legume'
+  if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length === 0 && kinOfPoisons && looks < LEAST_LOOKS)
+    return {
+      kind: 'narrowed',
+      text: `Looks like ${inSentence(first.name)}; look once more before it is written, for poisons are among its kin.`,
+    }
   if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
     const why = first.group ? ` ${first.group.why}` : ''
     return { kind: 'named', text: `${first.name}: right about ${naturalFrequency(first.probability)} times.${why}` }

@@ -107,7 +107,7 @@ export const specimens: Specimen[] = [
     looks: [['leaf.outline', 'lobed'], ['sap', 'milky'], ['leaf.set', 'rosette'], ['root.kind', 'taproot']] },
   { what: 'ragged rosette, clear sap, pungent, no spines', source: stace, is: 'tansy-ragwort', by: 'first',
     looks: [['leaf.outline', 'pinnate-cut'], ['sap', 'clear'], ['spines', 'none'], ['smell', 'pungent'], ['leaf.set', 'rosette']] },
-  { what: 'dagger spines and a bristly face in a rosette', source: uva, context: { stage: 'rosette' }, is: 'bull-thistle', by: 'named',
+  { what: 'dagger spines and a bristly face in a rosette', source: uva, context: { stage: 'rosette' }, is: 'bull-thistle', by: 'first',
     looks: [['leaf.margin', 'spiny'], ['spines', 'leaf-edge-long-dagger'], ['hairs.upper', 'stiff']] },
   { what: 'hairless, blotched, mousy, fern leaves on a taproot', source: kingsbury, is: 'poison-hemlock', by: 'named',
     looks: [['stem.marks', 'purple-blotched'], ['smell', 'mousy-rank'], ['leaf.outline', 'fern-like'], ['stem.hairs', 'none']] },

@@ -34,6 +34,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const [asked, setAsked] = useState<string | null>(null)
   const [either, setEither] = useState<string[]>([])
   const [page, setPage] = useState(0)
+  const [counts, setCounts] = useState<Record<string, number> | null>(null)
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
   const [written, setWritten] = useState('')
@@ -52,6 +53,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     setAsked(character)
     setEither([])
     setPage(0)
+    setCounts(null)
   }
   const answer = (o: Observation) => {
     bench.answer(subject, o)
@@ -64,6 +66,11 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   }
   const toggleEither = (state: string) =>
     setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
+  const count = (state: string) => setCounts((c) => ({ ...c, [state]: (c?.[state] ?? 0) + 1 }))
+  const pulled = () => {
+    if (counts && Object.keys(counts).length > 0) answer({ character: current.id, counts, sureness: bench.sureness })
+    else setCounts(counts ? null : {})
+  }
   const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
 
   const write = (candidate: Candidate) => {
@@ -93,6 +100,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
   useBenchKeys({
+    counting: counts !== null,
+    count,
+    pulled,
     settled,
     current,
     page,
@@ -167,6 +177,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         onEither={toggleEither}
         onSureness={bench.setSureness}
         onPage={turnPage}
+        counts={counts}
+        onCount={count}
+        onPulled={pulled}
         onRemove={() => {
           bench.remove(subject, current.id)
           ask(null)

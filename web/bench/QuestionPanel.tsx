@@ -17,6 +17,10 @@ interface Props {
   onSureness: (sureness: Sureness) => void
   onPage: () => void
   onRemove: () => void
+  counts: Record<string, number> | null
+  onCount: (state: string) => void
+  /** Begin to count several plants pulled, or take what was counted. */
+  onPulled: () => void
 }
 
 const ended = (text: string) => (/[.?!]$/.test(text) ? text : `${text}.`)
@@ -33,8 +37,12 @@ export function QuestionPanel({
   onSureness,
   onPage,
   onRemove,
+  counts,
+  onCount,
+  onPulled,
 }: Props) {
   const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
+  const pulled = Object.values(counts ?? {}).reduce((a, b) => a + b, 0)
   return (
     <section aria-labelledby="question">
       <h1 id="question" className="text-[1.65rem]">
@@ -55,6 +63,8 @@ export function QuestionPanel({
           onAnswer={onAnswer}
           onEither={onEither}
           onPage={onPage}
+          counts={counts}
+          onCount={onCount}
         />
       ) : (
         <SizeAnswer key={character.id} character={character} answer={answer} sureness={sureness} onAnswer={onAnswer} />
@@ -84,6 +94,16 @@ export function QuestionPanel({
         >
           Can't tell <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
         </button>
+        {character.states ? (
+          <button
+            type="button"
+            onClick={onPulled}
+            className={`min-h-11 rounded-xl px-4 ${pulled > 0 ? 'bg-culm font-semibold text-on-culm' : 'border border-rule hover:bg-culm/10'}`}
+          >
+            {counts === null ? 'Several plants' : pulled === 0 ? 'Back to one plant' : `Take these ${pulled} plants`}{' '}
+            <kbd className="ml-1 text-sm">p</kbd>
+          </button>
+        ) : null}
         {answer ? (
           <button
             type="button"

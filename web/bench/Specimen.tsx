@@ -85,6 +85,13 @@ const press = (act: () => void) => (e: KeyboardEvent) => {
   act()
 }
 
+/** The state to draw: the one answered, or the one most of several plants showed. */
+function shownState(answer: Observation): string | undefined {
+  if ('states' in answer) return answer.states[0]
+  if ('counts' in answer) return Object.entries(answer.counts).sort((a, b) => b[1] - a[1])[0]?.[0]
+  return undefined
+}
+
 /** Words of a label under each other, the block centred. */
 function Lines({ x, text }: { x: number; text: string }) {
   const words = text.split(' ')
@@ -124,7 +131,7 @@ export function Specimen({ form, answers, asked, onAsk }: Props) {
         const x = right ? 326 : 34
         const y = 34 + row * (244 / Math.max(1, rows - 1))
         const answer = answers.find((a) => a.character === slot.character)
-        const state = answer && 'states' in answer ? answer.states[0] : undefined
+        const state = answer && shownState(answer)
         const drawing = state && state !== CANT_TELL ? drawState(slot.character, state) : undefined
         const title = characterTitle(characters, slot.character)
         const said = state ? stateWords(state) : 'not looked at yet'

@@ -8,6 +8,7 @@ import { useFlora } from '../stores/floraStore.ts'
 const keys = [
   ['1 to 9', 'choose a drawn answer'],
   ['Shift + 1 to 9', 'either of these'],
+  ['p', 'several plants pulled: count what each shows'],
   ['?', "can't tell"],
   ['s', 'how sure'],
   ['n', 'take the suggested check'],

@@ -16,10 +16,24 @@ interface Props {
   onAnswer: (observation: Observation) => void
   onEither: (state: string) => void
   onPage: () => void
+  /** Several plants pulled: how many showed each state so far; null while one plant is looked at. */
+  counts: Record<string, number> | null
+  onCount: (state: string) => void
 }
 
 /** Drawn answers side by side; a number chooses, Shift and a number says "either of these". */
-export function StateAnswers({ character, answer, either, page, sureness, onAnswer, onEither, onPage }: Props) {
+export function StateAnswers({
+  character,
+  answer,
+  either,
+  page,
+  sureness,
+  onAnswer,
+  onEither,
+  onPage,
+  counts,
+  onCount,
+}: Props) {
   const states = character.states ?? []
   const drawn = states.some((s) => drawState(character.id, s))
   const given = answer && 'states' in answer ? answer.states : []
@@ -33,17 +47,18 @@ export function StateAnswers({ character, answer, either, page, sureness, onAnsw
         {states.map((state, i) => {
           const drawing = drawState(character.id, state)
           const key = Math.floor(i / KEYS_A_PAGE) === page ? (i % KEYS_A_PAGE) + 1 : undefined
-          const on = given.includes(state) || either.includes(state)
+          const on = given.includes(state) || either.includes(state) || (counts?.[state] ?? 0) > 0
           return (
             <li key={state}>
               <button
                 type="button"
                 aria-pressed={on}
-                onClick={(e) => (e.shiftKey ? onEither(state) : choose(state))}
+                onClick={(e) => (counts ? onCount(state) : e.shiftKey ? onEither(state) : choose(state))}
                 className={`relative flex h-full min-h-12 w-full flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
               >
                 {drawing ? <DrawingView drawing={drawing} className="size-[4.6rem]" /> : null}
                 <span className="my-auto">{stateWords(state)}</span>
+                {counts?.[state] ? <b className="absolute top-1 right-2 text-lg">{counts[state]}</b> : null}
                 {key ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{key}</kbd> : null}
               </button>
             </li>

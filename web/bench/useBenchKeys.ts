@@ -6,6 +6,10 @@ import { useBench } from './benchStore.ts'
 import { KEYS_A_PAGE } from './StateAnswers.tsx'
 
 interface Acts {
+  /** Several plants are being counted. */
+  counting: boolean
+  count: (state: string) => void
+  pulled: () => void
   settled: boolean
   current: Character
   page: number
@@ -32,13 +36,15 @@ function press(e: KeyboardEvent, acts: Acts): void {
   if (digit && current.states) {
     const state = current.states[acts.page * KEYS_A_PAGE + Number(digit) - 1]
     if (!state) return
-    if (e.shiftKey) acts.toggleEither(state)
+    if (acts.counting) acts.count(state)
+    else if (e.shiftKey) acts.toggleEither(state)
     else acts.answer({ character: current.id, states: [...new Set([...acts.either, state])], sureness })
     return
   }
   if (digit || e.key === '.') return document.querySelector<HTMLInputElement>('[data-autofocus]')?.focus()
   if (e.key === 'Enter' && acts.either.length > 0)
     return acts.answer({ character: current.id, states: acts.either, sureness })
+  if (e.key === 'p' || (e.key === 'Enter' && acts.counting)) return acts.pulled()
   if (e.key === '?') return acts.answer({ character: current.id, states: [CANT_TELL] })
   if (e.key === 's') return setSureness(surenesses[(surenesses.indexOf(sureness) + 1) % surenesses.length]!)
   if (e.key === 'n') return acts.takeSuggested()

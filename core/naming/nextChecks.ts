@@ -34,39 +34,34 @@ interface Gathered {
   fits: number
 }
 
-/** Sum of belief times what is there, over rows; over all of them along the memory where most rows are meant. */
-function sumOver(
-  { rows: all, truth }: CharacterTable,
-  t: number,
-  rows: ArrayLike<number>,
-  belief: Float64Array,
-): number {
-  const from = t * all
+/** Sum of belief times what is there: over all rows along the memory, the fastest way through a large book. */
+function sumOfAll(truth: Float32Array, from: number, belief: Float64Array): number {
   let sum = 0
-  if (rows.length * 2 > all) for (let r = 0; r < all; r++) sum += belief[r]! * truth[from + r]!
-  else for (let i = 0; i < rows.length; i++) sum += belief[rows[i]!]! * truth[from + rows[i]!]!
+  for (let r = 0; r < belief.length; r++) sum += belief[r]! * truth[from + r]!
   return sum
 }
 
-function gather(
-  table: CharacterTable,
-  rows: ArrayLike<number>,
-  belief: Float64Array,
-  toxic: ArrayLike<number>,
-): Gathered {
-  const { outcomes, doubt, status } = table
+function sumOfSome(truth: Float32Array, from: number, rows: Int32Array, belief: Float64Array): number {
+  let sum = 0
+  for (let i = 0; i < rows.length; i++) sum += belief[rows[i]!]! * truth[from + rows[i]!]!
+  return sum
+}
+
+function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, toxic: Int32Array): Gathered {
+  const { outcomes, doubt, status, truth, rows: all } = table
+  const most = rows.length * 2 > all
   const harm = new Float64Array(outcomes)
   const rest = new Float64Array(outcomes)
   for (let t = 0; t < outcomes; t++) {
-    const all = sumOver(table, t, rows, belief)
-    harm[t] = toxic.length > 0 ? sumOver(table, t, toxic, belief) : 0
-    rest[t] = Math.max(0, all - harm[t]!)
+    const sum = most ? sumOfAll(truth, t * all, belief) : sumOfSome(truth, t * all, rows, belief)
+    harm[t] = sumOfSome(truth, t * all, toxic, belief)
+    rest[t] = Math.max(0, sum - harm[t]!)
   }
-  let left = 0
+  let left = most ? sumOfAll(doubt, 0, belief) : 0
   let fits = 0
   for (let i = 0; i < rows.length; i++) {
     const r = rows[i]!
-    left += belief[r]! * doubt[r]!
+    if (!most) left += belief[r]! * doubt[r]!
     if (status[r] !== NO_SUCH_PART) fits += belief[r]!
   }
   return { harm, rest, left, fits }
@@ -93,8 +88,8 @@ function gain(table: CharacterTable, { harm, rest, left }: Gathered): number {
  * @param rows rows that still hold belief
  * @param belief probability of each row
  */
-export function expectedBits(table: CharacterTable, rows: ArrayLike<number>, belief: Float64Array): number {
-  return gain(table, gather(table, rows, belief, []))
+export function expectedBits(table: CharacterTable, rows: Int32Array, belief: Float64Array): number {
+  return gain(table, gather(table, rows, belief, new Int32Array()))
 }
 
 /** Expected bits about "harmful or not" alone. */
@@ -199,7 +194,7 @@ function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, 
 
 /** Expected bits (0 to 1) of each look at a stage for telling two plants apart, the best first. */
 export function splitPair(compiled: CompiledFlora, a: string, b: string, stage: Stage): NextCheck[] {
-  const rows = [compiled.plantIndex.get(a)!, compiled.plantIndex.get(b)!]
+  const rows = Int32Array.of(compiled.plantIndex.get(a)!, compiled.plantIndex.get(b)!)
   const belief = new Float64Array(compiled.rows)
   for (const r of rows) belief[r] = 0.5
   return compiled

@@ -81,7 +81,7 @@ export function QuestionPanel({
             <ToggleGroup.Item
               key={s}
               value={s}
-              className="min-h-11 px-4 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
+              className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
               {s}
             </ToggleGroup.Item>
@@ -90,7 +90,7 @@ export function QuestionPanel({
         <button
           type="button"
           onClick={cantTell}
-          className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10"
+          className="min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10"
         >
           Can't tell <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
         </button>
@@ -98,7 +98,7 @@ export function QuestionPanel({
           <button
             type="button"
             onClick={onPulled}
-            className={`min-h-11 rounded-xl px-4 ${pulled > 0 ? 'bg-culm font-semibold text-on-culm' : 'border border-rule hover:bg-culm/10'}`}
+            className={`min-h-11 rounded-xl px-3 ${pulled > 0 ? 'bg-culm font-semibold text-on-culm' : 'border border-rule hover:bg-culm/10'}`}
           >
             {counts === null ? 'Several plants' : pulled === 0 ? 'Back to one plant' : `Take these ${pulled} plants`}{' '}
             <kbd className="ml-1 text-sm">p</kbd>
@@ -108,7 +108,7 @@ export function QuestionPanel({
           <button
             type="button"
             onClick={onRemove}
-            className="min-h-11 rounded-xl border border-rule px-4 hover:bg-culm/10"
+            className="min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10"
           >
             Take this answer away
           </button>

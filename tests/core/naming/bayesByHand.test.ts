@@ -87,7 +87,7 @@ describe('expected information (Lindley 1956) by hand', () => {
       [ofFirst, 1 - ofFirst],
       [ofSecond, 1 - ofSecond],
     ])
-    return expectedBits(table, [0, 1], new Float64Array([0.5, 0.5]))
+    return expectedBits(table, Int32Array.of(0, 1), new Float64Array([0.5, 0.5]))
   }
 
   it('a look that always tells two equal plants apart is worth one bit', () => expect(worth(1, 0)).toBeCloseTo(1, 6))

@@ -61,7 +61,12 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
         value 95 times in 100.
       </p>
       <div className="mt-3 break-inside-avoid">
-        <ShareChart rows={rows} fixedWidth={740} label="Shares of the main plants with their intervals" />
+        <div className="print:hidden">
+          <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
+        </div>
+        <div className="hidden print:block">
+          <ShareChart rows={rows} fixedWidth={740} label="Shares of the main plants with their intervals" />
+        </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
       <section className="mt-4 break-inside-avoid border-2 border-harm p-3">

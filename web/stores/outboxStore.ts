@@ -19,7 +19,25 @@ interface OutboxState {
   dismiss: () => void
 }
 
-let draining = false
+/** The run under way: whoever asks meanwhile waits for the same one. */
+let running: Promise<void> | undefined
+
+async function sendAll(
+  get: () => OutboxState,
+  set: (change: (s: OutboxState) => Partial<OutboxState>) => void,
+): Promise<void> {
+  for (let first = get().letters[0]; first; first = get().letters[0]) {
+    const sent = first
+    try {
+      await send(sent.method, sent.url, sent.body)
+    } catch (error) {
+      const refused = error instanceof ApiError && error.status >= 400 && error.status < 500
+      if (!refused) return
+      set((s) => ({ refused: [...s.refused, { url: sent.url, message: error.message }] }))
+    }
+    set((s) => ({ letters: s.letters.filter((l) => l !== sent) }))
+  }
+}
 
 /** Writes wait here, in the browser's own store, until the server has them. */
 export const useOutbox = create<OutboxState>()(
@@ -30,28 +48,13 @@ export const useOutbox = create<OutboxState>()(
       post: (letter) => {
         // The first may be on its way: it stays in front, only those behind it are replaced.
         set((s) => ({
-          letters: [...s.letters.filter((l, i) => l.key !== letter.key || (i === 0 && draining)), letter],
+          letters: [...s.letters.filter((l, i) => l.key !== letter.key || (i === 0 && running !== undefined)), letter],
         }))
         void get().drain()
       },
-      drain: async () => {
-        if (draining) return
-        draining = true
-        try {
-          for (let first = get().letters[0]; first; first = get().letters[0]) {
-            const sent = first
-            try {
-              await send(sent.method, sent.url, sent.body)
-            } catch (error) {
-              const refused = error instanceof ApiError && error.status >= 400 && error.status < 500
-              if (!refused) return
-              set((s) => ({ refused: [...s.refused, { url: sent.url, message: error.message }] }))
-            }
-            set((s) => ({ letters: s.letters.filter((l) => l !== sent) }))
-          }
-        } finally {
-          draining = false
-        }
+      drain: () => {
+        running ??= sendAll(get, set).finally(() => (running = undefined))
+        return running
       },
       dismiss: () => set({ refused: [] }),
     }),

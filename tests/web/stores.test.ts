@@ -1,0 +1,120 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { emptySheet, useBench } from '@/web/bench/benchStore.ts'
+import { useOutbox } from '@/web/stores/outboxStore.ts'
+
+describe('a sheet of the bench', () => {
+  const subject = 'loose'
+  const sheet = () => useBench.getState().sheets[subject] ?? emptySheet
+  const { start, answer, remove, undo, clear, setContext } = useBench.getState()
+  const characters = () => sheet().answers.map((a) => a.character)
+
+  beforeEach(() => useBench.setState({ sheets: {} }))
+
+  it('keeps answers in the order they were made, one a character', () => {
+    answer(subject, { character: 'vernation', states: ['rolled'] })
+    answer(subject, { character: 'smell', states: ['none'] })
+    answer(subject, { character: 'vernation', states: ['folded'] })
+    expect(characters()).toEqual(['smell', 'vernation'])
+    expect(sheet().answers.at(-1)).toMatchObject({ states: ['folded'] })
+  })
+
+  it('undo goes back step by step to nothing, and no further', () => {
+    answer(subject, { character: 'vernation', states: ['rolled'] })
+    answer(subject, { character: 'smell', states: ['none'] })
+    remove(subject, 'vernation')
+    clear(subject)
+    expect(characters()).toEqual([])
+    const seen = [1, 2, 3, 4, 5].map(() => {
+      undo(subject)
+      return characters().length
+    })
+    expect(seen).toEqual([1, 2, 1, 0, 0])
+  })
+
+  it('each subject has a sheet of its own', () => {
+    answer(subject, { character: 'vernation', states: ['rolled'] })
+    answer('round/A', { character: 'smell', states: ['none'] })
+    expect(characters()).toEqual(['vernation'])
+  })
+
+  it('a sheet that is there keeps the context its reader chose', () => {
+    start(subject, { month: 4 })
+    setContext(subject, { month: 6, stage: 'mown' })
+    start(subject, { month: 4 })
+    expect(sheet().context).toEqual({ month: 6, stage: 'mown' })
+  })
+})
+
+describe('the outbox', () => {
+  const sent: { url: string; body: unknown }[] = []
+  let answerWith: () => Response | Promise<Response>
+  const ok = () => new Response('{}', { status: 200 })
+  const letter = (key: string, body: unknown) => ({ key, method: 'PUT' as const, url: `/api/${key}`, body })
+  const { post, drain, dismiss } = useOutbox.getState()
+  const waiting = () => useOutbox.getState().letters.map((l) => l.key)
+
+  beforeEach(() => {
+    sent.length = 0
+    answerWith = ok
+    useOutbox.setState({ letters: [], refused: [] })
+    vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
+      const answered = await answerWith()
+      sent.push({ url, body: JSON.parse(init.body) as unknown })
+      return answered
+    })
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('sends in order and is empty afterwards', async () => {
+    post(letter('a', 1))
+    post(letter('b', 2))
+    await vi.waitFor(() => expect(waiting()).toEqual([]))
+    expect(sent.map((s) => s.url)).toEqual(['/api/a', '/api/b'])
+  })
+
+  it('keeps everything while the server does not answer, and sends it once when it is back', async () => {
+    answerWith = () => Promise.reject(new TypeError('no network'))
+    post(letter('a', 1))
+    post(letter('b', 2))
+    await drain()
+    expect(waiting()).toEqual(['a', 'b'])
+    answerWith = ok
+    await drain()
+    expect(waiting()).toEqual([])
+    expect(sent.map((s) => s.body)).toEqual([1, 2])
+  })
+
+  it('a later version takes the place of one that still waits', async () => {
+    answerWith = () => Promise.reject(new TypeError('no network'))
+    post(letter('stop/1', 'first'))
+    await drain()
+    post(letter('stop/1', 'second'))
+    await drain()
+    answerWith = ok
+    await drain()
+    expect(sent.at(-1)).toEqual({ url: '/api/stop/1', body: 'second' })
+  })
+
+  it('a server in trouble (5xx) is not a refusal: the letter stays', async () => {
+    answerWith = () => new Response('{}', { status: 503 })
+    post(letter('a', 1))
+    await drain()
+    expect(waiting()).toEqual(['a'])
+    expect(useOutbox.getState().refused).toEqual([])
+  })
+
+  it('what the server refuses is shown, not dropped in silence, and does not hold up the rest', async () => {
+    let first = true
+    answerWith = () => {
+      if (!first) return ok()
+      first = false
+      return new Response(JSON.stringify({ error: { message: 'There is no plant "moss".' } }), { status: 400 })
+    }
+    post(letter('bad', 1))
+    post(letter('good', 2))
+    await vi.waitFor(() => expect(waiting()).toEqual([]))
+    expect(useOutbox.getState().refused).toEqual([{ url: '/api/bad', message: 'There is no plant "moss".' }])
+    dismiss()
+    expect(useOutbox.getState().refused).toEqual([])
+  })
+})

@@ -65,7 +65,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
           <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
         </div>
         <div className="hidden print:block">
-          <ShareChart rows={rows} fixedWidth={740} label="Shares of the main plants with their intervals" />
+          <ShareChart rows={rows} fixedWidth={820} label="Shares of the main plants with their intervals" />
         </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
@@ -84,7 +84,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             </div>
           )
         })}
-        <p className="mt-1">
+        <p className="mt-1 text-sm leading-snug">
           <b>Looked for and not found:</b> {harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},
           nor any of {harm.rarerHere.length} that are rarer here. Each could still be there: up to{' '}
           {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
@@ -111,7 +111,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
             line={round.route.line}
             stops={round.stops}
             label={`Map of ${round.paddock.name} with the stops`}
-            className="w-44 shrink-0"
+            className="w-36 shrink-0"
           />
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">

@@ -42,6 +42,8 @@ export interface CharacterTable {
   /** Bits of doubt left in a careful observer's answer when the plant is known, per row. */
   doubt: Float32Array
   status: Uint8Array
+  /** Rows of plants that have no such part. */
+  without: Int32Array
   /** Size characters: what the coded ranges mean, per plant row. */
   knots: (SizeKnots | undefined)[]
   /** Edges of the size bins in mm, outcomes + 1 of them; none for states. */
@@ -123,6 +125,7 @@ function emptyTable(character: Character, plantCount: number, stage: Stage): Cha
     confusion: character.states ? confusionMatrix(character, 'sure', stage) : noConfusion(outcomes),
     doubt: new Float32Array(rows),
     status: new Uint8Array(rows),
+    without: new Int32Array(),
     knots: [],
     edges: character.states ? [] : sizeEdges(character),
   }
@@ -205,6 +208,7 @@ function compileCharacter(character: Character, plants: Plant[], stage: Stage): 
   fillPlants(table, plants, stage)
   fillStrangers(table, plants)
   fillDoubt(table)
+  table.without = Int32Array.from([...table.status.keys()].filter((r) => table.status[r] === NO_SUCH_PART))
   return table
 }
 

@@ -25,29 +25,21 @@ export interface Identification {
 export const HARM_OPEN_FROM = 0.001
 /** Bits by which one sure look at the deciding check must speak for the leading plant to settle the matter (32 to 1). */
 const DECISIVE_BITS = 5
-/** The same for any other sure look, which only lifts the extra caution (128 to 1). */
-const PLAIN_BITS = 7
+/** Bits from which a look speaks plainly against a plant (32 to 1). */
+const PLAIN_BITS = 5
 
 /** The deciding check between two plants as the book names it, from either plant's page. */
 export function decidingCheck(a: Plant, b: Plant): { check: string; why: string } | undefined {
   return a.lookalikes.find((l) => l.plant === b.id) ?? b.lookalikes.find((l) => l.plant === a.id)
 }
 
-/** True where one sure look speaks for the leading plant against a harmful one by at least so many bits. */
-function spokenAgainst(
-  compiled: CompiledFlora,
-  { weighed }: Beliefs,
-  lead: Plant,
-  harmful: Plant,
-  least: number,
-  check?: string,
-): boolean {
+/** True where a sure look at the deciding check settles that it is the leading plant and not the harmful one. */
+function settled(compiled: CompiledFlora, { weighed }: Beliefs, lead: Plant, harmful: Plant): boolean {
+  const check = decidingCheck(lead, harmful)?.check
   const [forLead, forHarm] = [compiled.plantIndex.get(lead.id)!, compiled.plantIndex.get(harmful.id)!]
   return weighed.some(
     ({ observation: o, bits }) =>
-      (check === undefined || o.character === check) &&
-      (o.sureness ?? 'sure') === 'sure' &&
-      bits[forLead]! - bits[forHarm]! >= least,
+      o.character === check && (o.sureness ?? 'sure') === 'sure' && bits[forLead]! - bits[forHarm]! >= DECISIVE_BITS,
   )
 }
 
@@ -86,19 +78,25 @@ function harmProbability(compiled: CompiledFlora, beliefs: Beliefs, plant: Plant
   return Math.max(beliefs.posterior[row]!, beliefs.cautious[row]!)
 }
 
+/** True where two sure looks each speak plainly for the leading plant against the harmful one: both are seldom odd. */
+function twiceAgainst(compiled: CompiledFlora, { weighed }: Beliefs, lead: Plant, harmful: Plant): boolean {
+  const [l, h] = [compiled.plantIndex.get(lead.id)!, compiled.plantIndex.get(harmful.id)!]
+  const plain = ({ observation: o, bits }: Beliefs['weighed'][number]) =>
+    (o.sureness ?? 'sure') === 'sure' && bits[l]! - bits[h]! >= PLAIN_BITS
+  return weighed.filter(plain).length >= 2
+}
+
 /**
- * Harmful plants not yet excluded: those at 1 in 1,000 or more, unless the check that decides between it and the leading
- * plant was looked at and settles it; and those that come to it on a cautious reading, unless some sure look is plainly
- * against them.
+ * Harmful plants not yet excluded: those at 1 in 1,000 or more, and those that come to it on the cautious reading unless
+ * two looks speak plainly against them. The check that decides between it and the leading plant may settle it alone; no
+ * other single look excludes a poison, for it can be odd.
  */
 function harmfulOpen(compiled: CompiledFlora, beliefs: Beliefs, lead: Plant): Plant[] {
   const p = (plant: Plant) => harmProbability(compiled, beliefs, plant)
   const isOpen = (plant: Plant): boolean => {
-    if (plant.role !== 'toxic' || p(plant) < HARM_OPEN_FROM) return false
-    const check = decidingCheck(lead, plant)?.check
-    if (check && spokenAgainst(compiled, beliefs, lead, plant, DECISIVE_BITS, check)) return false
+    if (plant.role !== 'toxic' || p(plant) < HARM_OPEN_FROM || settled(compiled, beliefs, lead, plant)) return false
     const plainly = beliefs.posterior[compiled.plantIndex.get(plant.id)!]! >= HARM_OPEN_FROM
-    return plainly || !spokenAgainst(compiled, beliefs, lead, plant, PLAIN_BITS)
+    return plainly || !twiceAgainst(compiled, beliefs, lead, plant)
   }
   return compiled.plants.filter(isOpen).sort((a, b) => p(b) - p(a))
 }

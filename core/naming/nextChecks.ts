@@ -36,9 +36,20 @@ interface Gathered {
 
 /** Sum of belief times what is there: over all rows along the memory, the fastest way through a large book. */
 function sumOfAll(truth: Float32Array, from: number, belief: Float64Array): number {
-  let sum = 0
-  for (let r = 0; r < belief.length; r++) sum += belief[r]! * truth[from + r]!
-  return sum
+  // Four sums side by side: one alone waits for each addition before the next.
+  let a = 0
+  let b = 0
+  let c = 0
+  let d = 0
+  let r = 0
+  for (; r + 3 < belief.length; r += 4) {
+    a += belief[r]! * truth[from + r]!
+    b += belief[r + 1]! * truth[from + r + 1]!
+    c += belief[r + 2]! * truth[from + r + 2]!
+    d += belief[r + 3]! * truth[from + r + 3]!
+  }
+  for (; r < belief.length; r++) a += belief[r]! * truth[from + r]!
+  return a + b + (c + d)
 }
 
 function sumOfSome(truth: Float32Array, from: number, rows: Int32Array, belief: Float64Array): number {
@@ -48,7 +59,7 @@ function sumOfSome(truth: Float32Array, from: number, rows: Int32Array, belief: 
 }
 
 function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, toxic: Int32Array): Gathered {
-  const { outcomes, doubt, status, truth, rows: all } = table
+  const { outcomes, doubt, truth, rows: all, without } = table
   const most = rows.length * 2 > all
   const harm = new Float64Array(outcomes)
   const rest = new Float64Array(outcomes)
@@ -57,14 +68,10 @@ function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, t
     harm[t] = sumOfSome(truth, t * all, toxic, belief)
     rest[t] = Math.max(0, sum - harm[t]!)
   }
-  let left = most ? sumOfAll(doubt, 0, belief) : 0
-  let fits = 0
-  for (let i = 0; i < rows.length; i++) {
-    const r = rows[i]!
-    if (!most) left += belief[r]! * doubt[r]!
-    if (status[r] !== NO_SUCH_PART) fits += belief[r]!
-  }
-  return { harm, rest, left, fits }
+  const left = most ? sumOfAll(doubt, 0, belief) : sumOfSome(doubt, 0, rows, belief)
+  let fits = 1
+  for (let i = 0; i < without.length; i++) fits -= belief[without[i]!]!
+  return { harm, rest, left, fits: Math.max(0, fits) }
 }
 
 /** Chance of each answer of a careful observer, from what is there. */

@@ -31,24 +31,26 @@ const canSplit = (group: PlantGroup, stage: Stage): boolean =>
 
 /** Candidates as names, members of a group that cannot be split at this stage taken together; the likeliest first. */
 export function standing(compiled: CompiledFlora, stage: Stage, probabilityOf: (row: number) => number): Standing[] {
-  const names = new Map<string, Standing>()
+  const names: Standing[] = []
+  const ofGroup = new Map<PlantGroup, Standing>()
   compiled.plants.forEach((plant, row) => {
     const group = compiled.groupOf.get(plant.id)
-    const together = group && !canSplit(group, stage) ? group : undefined
-    const key = together ? `group:${together.id}` : plant.id
-    const known = names.get(key)
+    const probability = probabilityOf(row)
+    if (!group || canSplit(group, stage)) {
+      names.push({ name: plant.commonName, probability, plants: [plant.id] })
+      return
+    }
+    const known = ofGroup.get(group)
     if (known) {
-      known.probability += probabilityOf(row)
+      known.probability += probability
       known.plants.push(plant.id)
-    } else
-      names.set(key, {
-        name: together?.name ?? plant.commonName,
-        probability: probabilityOf(row),
-        plants: [plant.id],
-        ...(together ? { group: together } : {}),
-      })
+    } else {
+      const together = { name: group.name, probability, plants: [plant.id], group }
+      ofGroup.set(group, together)
+      names.push(together)
+    }
   })
-  return [...names.values()].sort((a, b) => b.probability - a.probability || (a.name < b.name ? -1 : 1))
+  return names.sort((a, b) => b.probability - a.probability || (a.name < b.name ? -1 : 1))
 }
 
 const list = (names: string[]): string =>

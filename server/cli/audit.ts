@@ -92,7 +92,7 @@ ${figures(one)}
 
 ## Harm
 
-Of ${harm.specimens} stands of harmful plants, ${harm.missedHarm} were called by a harmless name.
+Of ${harm.specimens} stands of harmful plants, ${harm.missedHarm} called by a harmless name.
 
 ## Taken for one another most often
 

@@ -1,12 +1,14 @@
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Papa from 'papaparse'
+import type { Cultivar } from '@/core/naming/groupKey.ts'
 import type { Flora, Plant } from '@/core/naming/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { projectRoot } from '../projectRoot.ts'
 import { contentHash, kept } from './keepRead.ts'
 import { nearest } from './problem.ts'
 import { readCharacters } from './readCharacters.ts'
+import { readCultivars } from './readCultivars.ts'
 import { readGroups } from './readGroups.ts'
 import { readPlant } from './readPlant.ts'
 
@@ -48,6 +50,12 @@ function checkAgainstList(plant: Plant, file: string, list: Map<string, TaxonRow
     }))
 }
 
+const CULTIVARS = 'subterranean-cultivars.yaml'
+
+/** Cultivars of subterranean clover for the group key. */
+export const loadCultivars = (folder = floraFolder): Cultivar[] =>
+  readCultivars(CULTIVARS, readFileSync(join(folder, CULTIVARS), 'utf8')).cultivars
+
 /** Read and check the whole book. Plants are in the order of taxa.csv. */
 export function readFlora(folder: string): { flora: Flora; problems: FloraProblem[] } {
   const { characters, problems } = readCharacters(
@@ -77,7 +85,7 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
           message: `look-alike "${l.plant}" has no file; nearest: ${nearest(l.plant, [...ids]).join(', ')}`,
         })
   const read = readGroups('groups.yaml', readFileSync(join(folder, 'groups.yaml'), 'utf8'), plants)
-  problems.push(...read.problems)
+  problems.push(...read.problems, ...readCultivars(CULTIVARS, readFileSync(join(folder, CULTIVARS), 'utf8')).problems)
   plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
   return { flora: { characters, plants, groups: read.groups }, problems }
 }

@@ -20,7 +20,7 @@ function pinnae(count: number, length: (t: number) => number, each: (at: Point, 
 function threads(at: Point, degrees: number, long: number, depth: number): Drawing {
   const tip = placed([[long, 0]], at, degrees)[0]!
   const mid = placed([[long * 0.5, long * 0.03]], at, degrees)[0]!
-  const own = brush([at, mid, tip], depth === 0 ? [1, 0.9, 0.5] : [1.5, 1.2, 0.6])
+  const own = brush([at, mid, tip], depth === 0 ? [0.7, 0.6, 0.3] : [1.1, 0.9, 0.4])
   if (depth === 0) return [own]
   const side = [0.25, 0.42, 0.59, 0.76, 0.9].flatMap((t) => {
     const p = placed([[long * t, 0]], at, degrees)[0]!
@@ -85,7 +85,7 @@ export const leafOutlines: Record<string, () => Drawing> = {
   feathery: () => [
     ...stalk(),
     brush([[50, 99], [50, 50], [50, 4]], [2.2, 1.6, 0.5]),
-    ...pinnae(11, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => threads(at, d, long, 1)),
+    ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => threads(at, d, long, 1)),
   ],
   fingered: () => [...stalk(), brush([[50, 99], [50, 80], [50, 62]], [2.4, 2, 1.6]), ...[-196, -160, -125, -90, -55, -20, 16].flatMap((d) => leaf({ length: 50, width: 17, profile: oval(0.6), teeth: { depth: 0.1, count: 9 } }, [50, 60], d))],
   'paired-leaflets': () => [

@@ -1,8 +1,17 @@
+import { baseForm, nodeLook, sap, smell, stemArmour, stemInside, stemRidges } from './stemParts.ts'
+import { bladeBreak, bladeColour, bladeCrease, bladeEdge, bladeFeel, bladeShape, bladeSheen } from './bladeFace.ts'
 import { bladeMidrib, bladeRibs, bladeTip } from './blade.ts'
+import { bladePosture, leafRanks, posture, regrowth, standLook, texture, tug } from './stance.ts'
 import { leafOutlines } from './broadLeaf.ts'
+import { leafCoat, leafMargin, leafMark, leafVeins, petioleForm, petioleLength, spines } from './broadParts.ts'
+import { leafletTip, leafletVeins, seedColour, seedShape, stipuleColour, stipuleForm } from './cloverParts.ts'
+import { auricleEdge, collarLook, liguleFirmness, sheathFeel, sheathHairs, sheathMargin } from './sheath.ts'
 import { auricles, liguleShape, liguleType } from './collar.ts'
+import { flowerColour, flowerForm, fruitCase, headForm } from './heads.ts'
+import { hairsLower, hairsUpper } from './hairs.ts'
 import { leafletMargin, leafletMark, leafletShape, leafPlan, leafSet } from './leaflets.ts'
 import { lifeForm } from './lifeForm.ts'
+import { rhizomeLength, rootColour, seedAttached } from './below.ts'
 import type { Drawing } from './mark.ts'
 import { baseColour, stemSection, vernation } from './shoot.ts'
 import { habit, rootKind } from './spread.ts'
@@ -10,14 +19,43 @@ import { stemHairs, stemMarks } from './stem.ts'
 
 const drawn: Record<string, Record<string, () => Drawing>> = {
   'life.form': lifeForm,
+  posture,
+  'stand.look': standLook,
+  texture,
+  tug,
+  regrowth,
   vernation,
   'stem.section': stemSection,
+  'stem.inside': stemInside,
+  'stem.armour': stemArmour,
+  'stem.ridges': stemRidges,
+  'node.look': nodeLook,
+  'base.form': baseForm,
+  sap,
+  smell,
   'ligule.type': liguleType,
   'ligule.shape': liguleShape,
+  'ligule.firmness': liguleFirmness,
   auricles,
+  'auricle.edge': auricleEdge,
+  'collar.look': collarLook,
+  'sheath.margin': sheathMargin,
+  'sheath.feel': sheathFeel,
+  'sheath.hairs': sheathHairs,
+  'blade.shape': bladeShape,
   'blade.tip': bladeTip,
   'blade.midrib': bladeMidrib,
   'blade.ribs': bladeRibs,
+  'blade.sheen': bladeSheen,
+  'blade.edge': bladeEdge,
+  'blade.feel': bladeFeel,
+  'blade.colour': bladeColour,
+  'blade.crease': bladeCrease,
+  'blade.posture': bladePosture,
+  'blade.break': bladeBreak,
+  'hairs.upper': hairsUpper,
+  'hairs.lower': hairsLower,
+  'leaf.ranks': leafRanks,
   'base.colour': baseColour,
   habit,
   'root.kind': rootKind,
@@ -25,16 +63,36 @@ const drawn: Record<string, Record<string, () => Drawing>> = {
   'leaflet.shape': leafletShape,
   'leaflet.margin': leafletMargin,
   'leaflet.mark': leafletMark,
+  'leaflet.tip': leafletTip,
+  'leaflet.veins': leafletVeins,
+  'stipule.form': stipuleForm,
+  'stipule.colour': stipuleColour,
   'stem.hairs': stemHairs,
   'stem.marks': stemMarks,
   'leaf.outline': leafOutlines,
   'leaf.set': leafSet,
+  'leaf.margin': leafMargin,
+  'leaf.veins': leafVeins,
+  'leaf.coat': leafCoat,
+  'leaf.mark': leafMark,
+  'petiole.length': petioleLength,
+  'petiole.form': petioleForm,
+  spines,
+  'root.colour': rootColour,
+  'rhizome.length': rhizomeLength,
+  'seed.attached': seedAttached,
+  'head.form': headForm,
+  'flower.colour': flowerColour,
+  'flower.form': flowerForm,
+  'seed.shape': seedShape,
+  'seed.colour': seedColour,
+  'fruit.case': fruitCase,
 }
 
 /** Ids of the characters whose every state has a drawing. */
 export const drawnCharacters = Object.keys(drawn)
 
-/** Drawing of a state in a box of 100 by 100, or undefined where the character is answered in words only. */
+/** Drawing of a state in a box of 100 by 100; undefined for an id that is not in the vocabulary. */
 export function drawState(character: string, state: string): Drawing | undefined {
   return drawn[character]?.[state]?.()
 }

@@ -54,8 +54,8 @@ const one = (teeth?: LeafForm['teeth']): Drawing =>
 
 export const leafletMargin: Record<string, () => Drawing> = {
   entire: () => one(),
-  'fine-all-round': () => one({ depth: 0.09, count: 26, forward: true }),
-  'strong-all-round': () => one({ depth: 0.22, count: 12, forward: true }),
+  'fine-all-round': () => one({ depth: 0.14, count: 22, forward: true }),
+  'strong-all-round': () => one({ depth: 0.27, count: 10, forward: true }),
   'tip-third-only': () => one({ depth: 0.2, count: 9, from: 0.66, forward: true }),
 }
 

@@ -17,6 +17,10 @@ export type Ink =
   | 'silver'
   | 'pinkLine'
   | 'soil'
+  | Tint
+
+/** Colours that are themselves what the state says; a hatch or a word always goes with them. */
+export type Tint = 'greenMid' | 'greenDark' | 'greenLight' | 'greenBlue' | 'greenGrey' | 'greenBright' | 'pink' | 'rose' | 'crimson' | 'violet' | 'rust' | 'beige' | 'sand'
 
 export interface Mark {
   d: string

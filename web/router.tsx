@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
       { path: 'rounds/:id/hand-over', lazy: () => import('./hand-over/HandOverRoute.tsx') },
       { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
       { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
+      { path: 'drawings', lazy: () => import('./drawings/DrawingsRoute.tsx') },
       { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
       {
         path: '*',

@@ -1,21 +1,11 @@
-import { cellAt, type Plant, type Stage } from '../naming/flora.ts'
-import { shareOfWord } from '../naming/frequency.ts'
+import type { Plant, Stage } from '../naming/flora.ts'
 import { brush, closed, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
+import type { Traits } from './portrait/portrait.ts'
+import { usualTraits } from './portrait/traits.ts'
 
 /** Drawing units to a millimetre: every portrait is to this one scale, so that a fine grass looks fine. */
-const PER_MM = 4.6
+export const COLLAR_PER_MM = 4.6
 const JOINT = 56
-
-function usual(plant: Plant, character: string, stage: Stage): string | undefined {
-  const cell = cellAt(plant, character, stage)
-  if (cell?.kind !== 'states') return undefined
-  return Object.entries(cell.words).sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])[0]?.[0]
-}
-
-function middle(plant: Plant, character: string, stage: Stage): number | undefined {
-  const cell = cellAt(plant, character, stage)
-  return cell?.kind === 'range' ? (cell.typical[0] + cell.typical[1]) / 2 : undefined
-}
 
 const hairs = (half: number, from: number, long: number): Drawing => {
   const count = Math.max(5, Math.round(half / 1.6))
@@ -87,48 +77,33 @@ function midrib(kind: string | undefined, half: number): Drawing {
 }
 
 /**
- * The leaf joint of a grass laid open, put together from its coded states and to scale: blade width, ligule height and
- * top, claws, midrib.
+ * The leaf joint of a grass laid open, put together from its traits and to scale: blade width, ligule height and top,
+ * claws, midrib.
  *
- * @returns undefined for a plant without a coded blade width
+ * @param perMm drawing units to a millimetre; one scale for all plants unless said otherwise
+ * @returns undefined while the width of the blade is not known
  */
-export function collarPortrait(plant: Plant, stage: Stage): Drawing | undefined {
-  const width = middle(plant, 'blade.width', stage)
-  if (plant.form !== 'grass' || width === undefined) return undefined
-  const half = Math.min(34, Math.max(1.4, (width * PER_MM) / 2))
-  const tall = Math.min(46, Math.max(1.6, (middle(plant, 'ligule.height', stage) ?? 0) * PER_MM))
+export function collarOf({ states, sizes }: Traits, perMm = COLLAR_PER_MM): Drawing | undefined {
+  const width = sizes['blade.width']
+  if (width === undefined) return undefined
+  const half = Math.min(34, Math.max(1.4, (width * perMm) / 2))
+  const tall = Math.min(46, Math.max(1.6, (sizes['ligule.height'] ?? 0) * perMm))
   const narrow = half * 0.74
-  const sheath = closed(
-    [50 - half, JOINT],
-    [50 - half * 0.92, 99],
-    [50 + half * 0.92, 99],
-    [50 + half, JOINT],
-  )
+  const sheath = closed([50 - half, JOINT], [50 - half * 0.92, 99], [50 + half * 0.92, 99], [50 + half, JOINT])
   const blade = closed([50 - half, JOINT], [50 - narrow, 2], [50 + narrow, 2], [50 + half, JOINT])
   return [
     { d: blade, ink: 'leaf' },
     { d: sheath, ink: 'leafDark' },
-    ...midrib(usual(plant, 'blade.midrib', stage), half),
+    ...midrib(states['blade.midrib'], half),
     ...[-1, 1].flatMap((s) => [
-      brush(
-        [[50 + s * half, JOINT], [50 + s * half * 0.88, 30], [50 + s * narrow, 2]],
-        [2, 1.8, 1],
-      ),
-      brush(
-        [[50 + s * half, JOINT], [50 + s * half * 0.96, 80], [50 + s * half * 0.92, 99]],
-        [2, 1.8, 1.4],
-      ),
+      brush([[50 + s * half, JOINT], [50 + s * half * 0.88, 30], [50 + s * narrow, 2]], [2, 1.8, 1]),
+      brush([[50 + s * half, JOINT], [50 + s * half * 0.96, 80], [50 + s * half * 0.92, 99]], [2, 1.8, 1.4]),
     ]),
-    ...ligule(
-      usual(plant, 'ligule.type', stage) ?? 'absent',
-      half - 0.6,
-      tall,
-      usual(plant, 'ligule.shape', stage) ?? 'rounded',
-    ),
-    ...auricles(usual(plant, 'auricles', stage), half),
-    brush(
-      [[50 - half, JOINT], [50, JOINT + 2], [50 + half, JOINT]],
-      [1.8, 2.2, 1.8],
-    ),
+    ...ligule(states['ligule.type'] ?? 'absent', half - 0.6, tall, states['ligule.shape'] ?? 'rounded'),
+    ...auricles(states['auricles'], half),
+    brush([[50 - half, JOINT], [50, JOINT + 2], [50 + half, JOINT]], [1.8, 2.2, 1.8]),
   ]
 }
+
+/** The collar of a grass as it mostly is; undefined for other plants. */
+export const collarPortrait = (plant: Plant, stage: Stage): Drawing | undefined => (plant.form === 'grass' ? collarOf(usualTraits(plant, stage)) : undefined)

@@ -1,19 +1,9 @@
 import { useId, useState, type FormEvent } from 'react'
-import { bladeToScale } from '@/core/drawing/blade.ts'
-import { liguleToScale } from '@/core/drawing/collar.ts'
+import { partToScale, STRIP_MM } from '@/core/drawing/sizeDrawing.ts'
 import type { Character } from '@/core/naming/flora.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
-
-/** What the strip shows in full: sizes met in pasture, the rest by typing. */
-const STRIP_MM: Record<string, number> = {
-  'ligule.height': 10,
-  'blade.width': 30,
-  'leaflet.length': 60,
-  'leaf.length': 400,
-  'seed.size': 5,
-}
 
 interface Props {
   character: Character
@@ -40,15 +30,10 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
     }
     onAnswer({ character: character.id, value, unit: 'mm', sureness })
   }
-  const drawing =
-    character.id === 'ligule.height'
-      ? liguleToScale(shown, 5.4)
-      : character.id === 'blade.width'
-        ? bladeToScale(shown, 3.2)
-        : undefined
+  const drawing = partToScale(character.id, shown)
   return (
     <form onSubmit={write} className="mt-3 flex flex-wrap items-end gap-4">
-      {drawing ? <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" /> : null}
+      <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" />
       <div className="min-w-60 grow">
         <label htmlFor={id} className="block text-ink-soft">
           Size in millimetres

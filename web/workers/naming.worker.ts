@@ -1,9 +1,23 @@
 import * as Comlink from 'comlink'
+import {
+  comparePlants,
+  nearestPlants,
+  plantDistances,
+  type ComparedLook,
+  type Neighbour,
+} from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
 import type { Flora, Stage } from '@/core/naming/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { splitPair, type NextCheck } from '@/core/naming/nextChecks.ts'
+import type { Verdict } from '@/core/naming/verdict.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
+
+export interface HistoryStep {
+  first: string
+  probability: number
+  verdict: Verdict
+}
 
 let compiled: CompiledFlora | undefined
 
@@ -17,6 +31,15 @@ const api = {
   open: (flora: Flora): void => void (compiled = compileFlora(flora)),
   identify: (context: Context, observations: Observation[]): Identification => identify(book(), context, observations),
   split: (a: string, b: string, stage: Stage): NextCheck[] => splitPair(book(), a, b, stage),
+  compare: (ids: string[], stage: Stage): ComparedLook[] => comparePlants(book(), ids, stage),
+  nearest: (stage: Stage, count: number): Map<string, Neighbour[]> =>
+    nearestPlants(book(), plantDistances(book(), stage), count),
+  /** The verdict after each answer in turn. */
+  history: (context: Context, observations: Observation[]): HistoryStep[] =>
+    observations.map((_, i) => {
+      const { candidates, verdict } = identify(book(), context, observations.slice(0, i + 1))
+      return { first: candidates[0]!.plant, probability: candidates[0]!.probability, verdict }
+    }),
 }
 
 export type NamingApi = typeof api

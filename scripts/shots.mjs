@@ -140,7 +140,20 @@ const shots = {
     go: async (p) => p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/hand-over`),
   },
   'plant-book': { size: desktop, go: (p) => p.goto(`${address}/plants`) },
-  plant: { size: desktop, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },
+  plant: { size: desktop, full: true, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },
+  compare: {
+    size: desktop,
+    go: (p) => p.goto(`${address}/compare?plants=tall-fescue,meadow-fescue,perennial-ryegrass`),
+  },
+  map: {
+    size: desktop,
+    go: async (p) => {
+      await p.goto(`${address}/plants/map`)
+      await p.getByRole('button', { name: 'Broad leaves' }).click()
+      await p.getByRole('button', { name: 'Wild carrot' }).click()
+    },
+  },
+  drawings: { size: desktop, go: (p) => p.goto(`${address}/drawings?part=plants`) },
 }
 
 try {

@@ -25,6 +25,8 @@ export const router = createBrowserRouter([
       { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
       { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
       { path: 'drawings', lazy: () => import('./drawings/DrawingsRoute.tsx') },
+      { path: 'plants/map', lazy: () => import('./plant-book/MapRoute.tsx') },
+      { path: 'compare', lazy: () => import('./plant-book/CompareRoute.tsx') },
       { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
       {
         path: '*',

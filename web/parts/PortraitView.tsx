@@ -56,7 +56,7 @@ export function PortraitView({ portrait, label, className, insets = true, traits
   const touchable = onPart !== undefined
   return (
     <svg
-      viewBox={insets ? '0 -2 138 122' : '0 0 96 118'}
+      viewBox={insets ? '-5 -2 144 122' : '-5 -2 108 122'}
       className={`portrait ${className ?? ''}`}
       {...(touchable
         ? { role: 'group', 'aria-label': label }

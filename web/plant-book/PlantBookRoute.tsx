@@ -1,33 +1,41 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { groupNames, groupOf, groups } from '@/core/survey/taxon.ts'
-import { TypicalPart } from '../bench/TypicalPart.tsx'
+import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { GroupMark } from '../parts/HatchDefs.tsx'
+import { filtered, noFilter } from './filters.ts'
+import { Filters } from './Filters.tsx'
 import { OwnPlant } from './OwnPlant.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
-/** Every plant of the book, by group, found by any of its names. */
+/** Every plant of the book, drawn, by group; narrowed by name, use, harm, character or sward. */
 export function Component() {
   const { plants, byId } = useFlora()
-  const [text, setText] = useState('')
-  const wanted = text.trim().toLowerCase()
-  const shown = plants.filter((p) =>
-    [p.commonName, p.scientificName, p.family, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)),
-  )
+  const [filter, setFilter] = useState(noFilter)
+  const shown = filtered(plants, filter)
   return (
     <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
-      <div className="flex flex-wrap items-end justify-between gap-4">
-        <h1 className="text-[1.65rem]">Plant book: {plants.length} plants</h1>
-        <input
-          value={text}
-          onChange={(e) => setText(e.target.value)}
-          aria-label="Find a plant by any of its names"
-          placeholder="Any of its names"
-          className="min-h-12 w-full max-w-sm rounded-xl border-2 border-culm bg-sheet px-3"
-        />
+      <div className="flex flex-wrap items-end justify-between gap-x-4">
+        <h1 className="text-[1.65rem]">
+          Plant book: {shown.length === plants.length ? plants.length : `${shown.length} of ${plants.length}`} plants
+        </h1>
+        <p className="flex flex-wrap gap-x-4">
+          <Link to="/plants/map" className="flex min-h-11 items-center underline">
+            Map of look-alikes
+          </Link>
+          <Link to="/compare" className="flex min-h-11 items-center underline">
+            Compare
+          </Link>
+          <Link to="/drawings" className="flex min-h-11 items-center underline">
+            All drawings
+          </Link>
+        </p>
       </div>
+      <Filters filter={filter} onChange={setFilter} />
       <OwnPlant />
-      {shown.length === 0 ? <p className="mt-6">No plant of that name. The book grows by one file a plant.</p> : null}
+      {shown.length === 0 ? (
+        <p className="mt-6">No plant of the book is like that. Take a filter off, or add your own.</p>
+      ) : null}
       {groups.map((group) => {
         const here = shown.filter((p) => groupOf(p.id, byId) === group)
         if (here.length === 0) return null
@@ -43,7 +51,7 @@ export function Component() {
                     to={`/plants/${p.id}`}
                     className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8"
                   >
-                    <TypicalPart plant={p} className="size-14 shrink-0" />
+                    <PlantDrawing plant={p} insets={false} className="h-24 w-20 shrink-0" />
                     <span className="leading-tight">
                       <b className="font-plant">{p.commonName}</b>
                       <i className="block font-plant text-ink-soft">{p.scientificName}</i>

@@ -91,7 +91,7 @@ export function grassPortrait(traits: Traits, random: () => number): Portrait {
   const { states, sizes } = traits
   const mm = sizes['blade.width'] ?? 4
   const blade: Blade = {
-    width: Math.min(7.5, Math.max(0.7, 0.55 * mm ** 0.92)),
+    width: Math.min(7.5, Math.max(0.7, 0.78 * mm ** 0.84)),
     tip: (states['blade.tip'] ?? 'pointed') as Tip,
     midrib: states['blade.midrib'],
     ribbed: states['blade.ribs'] === 'deep-ribs',
@@ -121,9 +121,9 @@ export function grassPortrait(traits: Traits, random: () => number): Portrait {
     marks: order.flatMap((s): Drawing => {
       const [x, y] = s.sheath.at(-1)!
       const h = thick(s) / 2
-      const claws = states['auricles'] === 'clasping' ? [-1, 1].map((k) => brush([[x + k * h, y], [x + k * (h + 1.6), y + 1], [x + k * h * 0.2, y + 2.4]], [1, 0.9, 0.3])) : states['auricles'] === 'short-blunt' ? [-1, 1].map((k) => brush([[x + k * h, y], [x + k * (h + 0.9), y + 0.6], [x + k * (h + 0.4), y + 1.3]], [1, 1, 0.6])) : []
+      const claws = states['auricles'] === 'clasping' ? [-1, 1].map((k) => brush([[x + k * h, y], [x + k * (h + 1.3), y + 0.9], [x + k * h * 0.2, y + 2.2]], [0.6, 0.6, 0.2])) : states['auricles'] === 'short-blunt' ? [-1, 1].map((k) => brush([[x + k * h, y], [x + k * (h + 0.7), y + 0.5], [x + k * (h + 0.3), y + 1.1]], [0.6, 0.6, 0.3])) : []
       const beard = states['collar.look'] === 'hairy-edges' || states['hairs.upper'] === 'tuft-at-base' ? [-1, 1].flatMap((k) => [0, 1, 2].map((i) => brush([[x + k * h, y - i * 0.6], [x + k * (h + 1.6), y - 1 - i], [x + k * (h + 2.8), y - 2.2 - i]], [0.5, 0.4, 0.2]))) : []
-      return [{ d: smooth([[x - h, y], [x, y + 0.6], [x + h, y]]), ink: 'line' }, ...claws, ...beard]
+      return [{ d: smooth([[x - h, y], [x, y + 0.5], [x + h, y]]), ink: 'fine' }, ...claws, ...beard]
     }),
   }
   const base: Piece = { part: 'base', shows: ['base.colour', 'base.form', 'tug', 'seed.attached'], marks: order.flatMap((s) => baseMarks(s.sheath, thick(s) / 2, traits)) }

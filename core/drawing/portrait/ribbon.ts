@@ -40,12 +40,12 @@ export interface Blade {
 export function bladeAlong(spine: Point[], { width, tip, midrib, ribbed, crease, hairs, dark }: Blade): Drawing {
   const half = width / 2
   const { left, right, middle } = edges(spine, (t) => Math.max(0.12, half * profiles[tip](t)))
-  if (width < 1.3) return [brush(spine, [width + 0.2, width * 0.9, 0.25])]
+  if (width < 0.95) return [brush(spine, [width + 0.2, width * 0.9, 0.25])]
   const marks: Drawing = [{ d: closed(...left, ...[...right].reverse()), ink: dark ? 'leafDark' : 'leaf' }]
   const inner = (k: number): Point[] => middle.slice(0, -3).map(([x, y], i): Point => [x + (left[i]![0] - x) * k, y + (left[i]![1] - y) * k])
   if (midrib === 'white-stripe') marks.push({ d: closed(...inner(0.26), ...inner(-0.26).reverse()), ink: 'paper' })
   else if (midrib === 'double-line' && width > 2) marks.push({ d: smooth(inner(0.14)), ink: 'fine' }, { d: smooth(inner(-0.14)), ink: 'fine' })
-  else if (midrib === 'single-keel') marks.push(brush(inner(0), [1, 0.9, 0.3]))
+  else if (midrib === 'single-keel') marks.push(brush(inner(0), [Math.min(0.9, width * 0.2), Math.min(0.8, width * 0.18), 0.2]))
   else if (width > 2.2) marks.push({ d: smooth(inner(0)), ink: 'fine' })
   if (ribbed && width > 2.4) marks.push(...[-0.5, 0.5].map((k) => ({ d: smooth(inner(k)), ink: 'fine' as const })))
   if (crease && width > 2) {
@@ -64,7 +64,7 @@ export function bladeAlong(spine: Point[], { width, tip, midrib, ribbed, crease,
         const out = Math.hypot(x - mx, y - my) || 1
         marks.push(brush([[x, y], [x + ((x - mx) / out) * hairs * 0.6, y + ((y - my) / out) * hairs * 0.6 - 0.3], [x + ((x - mx) / out) * hairs, y + ((y - my) / out) * hairs - 0.8]], [0.34, 0.28, 0.14]))
       }
-  const thick = 0.26 + Math.min(0.34, width * 0.06)
+  const thick = Math.min(0.26 + Math.min(0.34, width * 0.06), width * 0.17)
   marks.push(brush(left, [thick, thick * 1.3, 0.4]), brush(right, [thick, thick * 1.3, 0.4]))
   return marks
 }

@@ -1,0 +1,106 @@
+import { useEffect, useState } from 'react'
+import type { Role } from '@/core/naming/flora.ts'
+import type { RoundSummary } from '@/core/records/round.ts'
+import { getRound, getRounds } from '../api/client.ts'
+import { stateWords } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import type { BookFilter } from './filters.ts'
+
+interface Props {
+  filter: BookFilter
+  onChange: (filter: BookFilter) => void
+}
+
+const uses: [Role, string][] = [
+  ['forage', 'forage'],
+  ['turf', 'turf'],
+  ['native', 'native'],
+  ['weed', 'weed'],
+  ['toxic', 'harmful'],
+]
+const field = 'min-h-12 max-w-full rounded-xl border border-rule bg-sheet px-2'
+
+/** Narrow the book by name, use or harm, a character, or what one sward has. */
+export function Filters({ filter, onChange }: Props) {
+  const { characters, byId } = useFlora()
+  const [rounds, setRounds] = useState<RoundSummary[]>([])
+  const [round, setRound] = useState('')
+  useEffect(() => {
+    void getRounds().then(setRounds, () => undefined)
+  }, [])
+  const states = characters.find((c) => c.id === filter.character)?.states ?? []
+  const pickSward = async (id: string) => {
+    setRound(id)
+    if (id === '') return onChange({ ...filter, sward: null })
+    const { paddock, stops } = await getRound(id)
+    const counted = stops.flatMap((s) => s.hits.map((h) => h.taxon))
+    onChange({ ...filter, sward: [...new Set([...paddock.sown, ...counted])].filter((t) => byId.has(t)) })
+  }
+  return (
+    <div className="mt-3 flex flex-wrap gap-2">
+      <input
+        value={filter.text}
+        onChange={(e) => onChange({ ...filter, text: e.target.value })}
+        aria-label="Find a plant by any of its names"
+        placeholder="Any of its names"
+        className="min-h-12 w-full max-w-xs rounded-xl border-2 border-culm bg-sheet px-3"
+      />
+      <select
+        aria-label="Use or harm"
+        className={field}
+        value={filter.role}
+        onChange={(e) => onChange({ ...filter, role: e.target.value as Role | '' })}
+      >
+        <option value="">any use</option>
+        {uses.map(([id, name]) => (
+          <option key={id} value={id}>
+            {name}
+          </option>
+        ))}
+      </select>
+      <select
+        aria-label="Character"
+        className={field}
+        value={filter.character}
+        onChange={(e) => onChange({ ...filter, character: e.target.value, state: '' })}
+      >
+        <option value="">any character</option>
+        {characters
+          .filter((c) => c.states)
+          .map((c) => (
+            <option key={c.id} value={c.id}>
+              {c.title}
+            </option>
+          ))}
+      </select>
+      {filter.character ? (
+        <select
+          aria-label="State"
+          className={field}
+          value={filter.state}
+          onChange={(e) => onChange({ ...filter, state: e.target.value })}
+        >
+          <option value="">which?</option>
+          {states.map((s) => (
+            <option key={s} value={s}>
+              {stateWords(s)}
+            </option>
+          ))}
+        </select>
+      ) : null}
+      <select
+        aria-label="Found or sown in"
+        className={field}
+        value={round}
+        onChange={(e) => void pickSward(e.target.value)}
+      >
+        <option value="">any sward</option>
+        {rounds.map((r) => (
+          <option key={r.id} value={r.id}>
+            {r.paddock}, {r.title}
+          </option>
+        ))}
+      </select>
+    </div>
+  )
+}

@@ -1,0 +1,66 @@
+import { stages, type Plant } from '@/core/naming/flora.ts'
+import { usualWords } from '../bench/usualState.ts'
+import { useFlora } from '../stores/floraStore.ts'
+
+const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
+const monthNames = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]
+
+/** Where and when it grows, and what changes with its age. */
+export function WhenWhere({ plant }: { plant: Plant }) {
+  const characters = useFlora((s) => s.characters)
+  const regions = Object.entries(plant.regions)
+  const aged = stages.filter((s) => Object.keys(plant.stages[s] ?? {}).length > 0)
+  const grows = plant.months.map((m) => monthNames[m - 1]).join(', ')
+  return (
+    <section className="mt-5">
+      <h2 className="text-xl">Where and when</h2>
+      <p>{regions.map(([r, w]) => `${w} in the ${r.replace('-', ' ')} region`).join('; ')}.</p>
+      {plant.ground.length > 0 ? <p>Ground: {plant.ground.join(', ')}.</p> : null}
+      <div
+        role="img"
+        aria-label={`In growth in ${grows}`}
+        className="mt-2 grid max-w-md grid-cols-12 gap-1 text-center"
+      >
+        {MONTHS.map((m, i) => (
+          <span
+            key={i}
+            className={`rounded-md py-1 ${plant.months.includes(i + 1) ? 'bg-culm font-bold text-on-culm' : 'border border-rule text-ink-soft'}`}
+          >
+            {m}
+          </span>
+        ))}
+      </div>
+      {aged.length > 0 ? (
+        <>
+          <h3 className="mt-3 font-semibold">What changes with its age</h3>
+          <ul>
+            {aged.map((stage) => (
+              <li key={stage}>
+                <b className="capitalize">{stage}:</b>{' '}
+                {Object.keys(plant.stages[stage] ?? {})
+                  .map(
+                    (id) =>
+                      `${characters.find((c) => c.id === id)?.title.toLowerCase() ?? id} ${usualWords(plant, id, stage)}`,
+                  )
+                  .join('; ')}
+              </li>
+            ))}
+          </ul>
+        </>
+      ) : null}
+    </section>
+  )
+}

@@ -13,8 +13,10 @@ import { bookRoutes } from './routes/book.ts'
 import { fileRoutes } from './routes/files.ts'
 import { importRoutes } from './routes/imports.ts'
 import { namingRoutes } from './routes/namings.ts'
+import { photoRoutes } from './routes/photos.ts'
 import { placeRoutes } from './routes/places.ts'
 import { roundRoutes } from './routes/rounds.ts'
+import { unknownRoutes } from './routes/unknowns.ts'
 
 /** Only our own scripts, styles and fonts; style elements made at run time carry the page's nonce. */
 function securityHeaders(nonce: string) {
@@ -72,12 +74,14 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
   })
   app.use(compression())
   const api = Router()
+    .use(photoRoutes(db))
     .use(express.json({ limit: '1mb' }))
     .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
     .use(bookRoutes(db, book))
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))
     .use(namingRoutes(db, book))
+    .use(unknownRoutes(db, book))
     .use(fileRoutes(db, book))
     .use(importRoutes(db, book))
     .use(() => {

@@ -82,4 +82,10 @@ export interface Naming {
   context: Context
   observations: Observation[]
   namedAt: string
+  /** Where, in the person's words or those of the round. */
+  place: string
+  /** Plants looked at. */
+  specimens: number
+  /** Bits for (+) or against (-) the name, look by look. */
+  evidence: { character: string; bits: number }[]
 }

@@ -4,8 +4,8 @@ import type { Sql } from './db.ts'
 /** Write a name down; sending it twice leaves it once. */
 export async function addNaming(db: Sql, n: Naming): Promise<void> {
   await db.query(
-    `insert into naming (id, round_id, letter, plant, probability, context, observations, named_at)
-     values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8) on conflict (id) do nothing`,
+    `insert into naming (id, round_id, letter, plant, probability, context, observations, named_at, place, specimens, evidence)
+     values ($1, $2, $3, $4, $5, $6::jsonb, $7::jsonb, $8, $9, $10, $11::jsonb) on conflict (id) do nothing`,
     [
       n.id,
       n.roundId,
@@ -15,6 +15,9 @@ export async function addNaming(db: Sql, n: Naming): Promise<void> {
       JSON.stringify(n.context),
       JSON.stringify(n.observations),
       n.namedAt,
+      n.place,
+      n.specimens,
+      JSON.stringify(n.evidence),
     ],
   )
 }
@@ -22,7 +25,8 @@ export async function addNaming(db: Sql, n: Naming): Promise<void> {
 /** Names written down, the newest first. */
 export async function listNamings(db: Sql): Promise<Naming[]> {
   const { rows } = await db.query<Naming>(
-    `select id, round_id as "roundId", letter, plant, probability, context, observations, named_at as "namedAt"
+    `select id, round_id as "roundId", letter, plant, probability, context, observations, named_at as "namedAt",
+       place, specimens, evidence
      from naming order by named_at desc, id limit 500`,
   )
   return rows

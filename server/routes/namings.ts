@@ -23,6 +23,9 @@ export function namingRoutes(db: Db, book: Book): Router {
         context: readContext(input.context, book.flora),
         observations: readObservations(input.observations, book.flora),
         namedAt: input.namedAt,
+        place: input.place ?? '',
+        specimens: input.specimens ?? 1,
+        evidence: input.evidence ?? [],
       }
       await db.transaction(async (tx) => {
         await addNaming(tx, naming)

@@ -64,6 +64,11 @@ export class UnknownInput {
   @IsOptional() @IsString() namedAs?: string | null
 }
 
+class EvidenceInput {
+  @IsString() @MaxLength(100) character!: string
+  @IsNumber({ allowNaN: false, allowInfinity: false }) bits!: number
+}
+
 export class NamingInput {
   @IsUUID() id!: string
   @IsOptional() @IsUUID() roundId?: string | null
@@ -77,4 +82,12 @@ export class NamingInput {
   @Type(() => ObservationInput)
   observations!: ObservationInput[]
   @IsISO8601({ strict: true }) namedAt!: string
+  @IsOptional() @IsString() @MaxLength(200) place?: string
+  @IsOptional() @IsInt() @Min(1) @Max(1000) specimens?: number
+  @IsOptional()
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => EvidenceInput)
+  evidence?: EvidenceInput[]
 }

@@ -1,0 +1,74 @@
+import 'reflect-metadata'
+import { Type } from 'class-transformer'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsISO8601,
+  IsNumber,
+  IsOptional,
+  IsString,
+  IsUUID,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
+import { Router } from 'express'
+import type { Db } from '../db/db.ts'
+import { listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
+import type { Book } from '../flora/book.ts'
+import { badRequest } from '../http/httpError.ts'
+import { knownPlant } from '../http/knownTaxon.ts'
+import { parseBody } from '../http/parseBody.ts'
+import { ContextInput, ObservationInput, readContext, readObservations } from './identifyInput.ts'
+
+class OpinionInput {
+  @IsString() @MaxLength(200) by!: string
+  @IsOptional() @IsString() plant!: string | null
+  @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) probability!: number | null
+  @IsString() @MaxLength(5000) note!: string
+  @IsISO8601({ strict: true }) at!: string
+}
+
+class UnknownInput {
+  @IsUUID() id!: string
+  @IsString() @MaxLength(200) place!: string
+  @IsString() @MaxLength(5000) note!: string
+  @ValidateNested() @Type(() => ContextInput) context!: ContextInput
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ObservationInput)
+  observations!: ObservationInput[]
+  @IsISO8601({ strict: true }) madeAt!: string
+  @IsOptional() @ValidateNested() @Type(() => OpinionInput) opinion?: OpinionInput | null
+  @IsOptional() @IsString() namedAs?: string | null
+}
+
+/** Plants that could not be named, each under its letter, until somebody can. */
+export function unknownRoutes(db: Db, book: Book): Router {
+  return Router()
+    .get('/unknowns', async (_req, res) => void res.json(await listUnknowns(db)))
+    .put('/unknowns/:id', async (req, res) => {
+      const input = parseBody(UnknownInput, req.body)
+      if (input.id !== req.params.id) throw badRequest('The id in the body is not that of the address.', 'id')
+      const known = (id: string | null | undefined, field: string) => (id ? knownPlant(id, book.flora, field) : null)
+      const unknown = {
+        id: input.id,
+        place: input.place,
+        note: input.note,
+        context: readContext(input.context, book.flora),
+        observations: readObservations(input.observations, book.flora),
+        madeAt: input.madeAt,
+        opinion: input.opinion
+          ? {
+              ...input.opinion,
+              plant: known(input.opinion.plant, 'opinion.plant'),
+              probability: input.opinion.probability ?? null,
+            }
+          : null,
+        namedAs: known(input.namedAs, 'namedAs'),
+      }
+      res.json(await db.transaction((tx) => putUnknownPlant(tx, unknown)))
+    })
+}

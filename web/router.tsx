@@ -22,6 +22,7 @@ export const router = createBrowserRouter([
       { path: 'rounds/:id/name/:letter', lazy: () => import('./bench/BenchRoute.tsx') },
       { path: 'rounds/:id/weigh-up', lazy: () => import('./weigh-up/WeighUpRoute.tsx') },
       { path: 'rounds/:id/hand-over', lazy: () => import('./hand-over/HandOverRoute.tsx') },
+      { path: 'bench/sheet', lazy: () => import('./bench/SheetRoute.tsx') },
       { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
       { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
       { path: 'drawings', lazy: () => import('./drawings/DrawingsRoute.tsx') },

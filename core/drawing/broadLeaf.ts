@@ -1,4 +1,4 @@
-import { leaf, oval, type LeafForm, type Profile } from './leafShape.ts'
+import { leaf, leafOutline, oval, type LeafForm, type Profile } from './leafShape.ts'
 import { brush, circle, closed, placed, smooth, smoothClosed, type Drawing, type Point } from './mark.ts'
 
 const BASE: Point = [50, 90]
@@ -22,9 +22,9 @@ function threads(at: Point, degrees: number, long: number, depth: number): Drawi
   const mid = placed([[long * 0.5, long * 0.03]], at, degrees)[0]!
   const own = brush([at, mid, tip], depth === 0 ? [0.7, 0.6, 0.3] : [1.1, 0.9, 0.4])
   if (depth === 0) return [own]
-  const side = [0.25, 0.42, 0.59, 0.76, 0.9].flatMap((t) => {
+  const side = [0.3, 0.54, 0.78].flatMap((t) => {
     const p = placed([[long * t, 0]], at, degrees)[0]!
-    return [...threads(p, degrees - 48, long * 0.34 * (1.15 - t * 0.6), depth - 1), ...threads(p, degrees + 48, long * 0.34 * (1.15 - t * 0.6), depth - 1)]
+    return [...threads(p, degrees - 48, long * 0.4 * (1.15 - t * 0.6), depth - 1), ...threads(p, degrees + 48, long * 0.4 * (1.15 - t * 0.6), depth - 1)]
   })
   return [own, ...side]
 }
@@ -84,6 +84,7 @@ export const leafOutlines: Record<string, () => Drawing> = {
   ],
   feathery: () => [
     ...stalk(),
+    { d: closed(...placed(leafOutline({ length: 84, width: 58, profile: oval(0.46) }), [50, 89], -90)), ink: 'leaf' },
     brush([[50, 99], [50, 50], [50, 4]], [2.2, 1.6, 0.5]),
     ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => threads(at, d, long, 1)),
   ],

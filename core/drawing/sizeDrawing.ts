@@ -7,6 +7,15 @@ import { roundBar } from './portrait/portrait.ts'
 /** The longest size of each measured character that a drawing shows in full, in mm: sizes met in pasture. */
 export const STRIP_MM: Record<string, number> = { 'ligule.height': 10, 'blade.width': 30, 'leaflet.length': 60, 'leaf.length': 400, 'seed.size': 5 }
 
+/** Sizes offered to be touched, in mm, each about half as large again as the one before. */
+export const QUICK_MM: Record<string, number[]> = {
+  'ligule.height': [0.3, 0.6, 1, 1.5, 2, 3, 4.5, 7],
+  'blade.width': [1, 2, 3, 4, 6, 9, 13, 20],
+  'leaflet.length': [5, 8, 12, 16, 22, 30, 45, 60],
+  'leaf.length': [10, 20, 40, 70, 110, 170, 260, 400],
+  'seed.size': [1, 1.4, 1.8, 2.3, 3, 4],
+}
+
 /** Drawing units to a millimetre, so that the longest size shown fills the box. */
 export const unitsPerMm = (character: string): number => (character === 'ligule.height' ? 54 : 92) / (STRIP_MM[character] ?? 100)
 

@@ -1,5 +1,6 @@
 import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary } from '@/core/records/round.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
 
 /** What the server said was wrong, or that it could not be reached (status 0). */
 export class ApiError extends Error {
@@ -34,5 +35,6 @@ export const getGroups = () => send<PlantGroup[]>('GET', '/api/groups')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
+export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

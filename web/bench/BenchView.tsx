@@ -1,19 +1,23 @@
 import { inSentence } from '@/core/naming/verdict.ts'
-import { useEffect, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
+import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
+import { getUnknowns } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { answerWords, characterTitle, effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
-import { emptySheet, useBench } from './benchStore.ts'
+import { useBench, useSheet } from './benchStore.ts'
 import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
+import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { QuestionPanel } from './QuestionPanel.tsx'
-import { Specimen } from './Specimen.tsx'
+import { Replay } from './Replay.tsx'
+import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useBenchKeys } from './useBenchKeys.ts'
 import { useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
@@ -29,8 +33,14 @@ interface Props {
 export function BenchView({ subject, round, letter, startContext }: Props) {
   const { characters, byId } = useFlora()
   const bench = useBench()
-  const sheet = bench.sheets[subject] ?? emptySheet
-  const { result, fresh } = useIdentification(sheet)
+  const sheet = useSheet(subject)
+  const [replayed, setReplayed] = useState<number | null>(null)
+  const upTo = replayed === null || replayed >= sheet.answers.length ? sheet.answers.length : replayed
+  const shown = useMemo(
+    () => (upTo === sheet.answers.length ? sheet : { ...sheet, answers: sheet.answers.slice(0, upTo) }),
+    [sheet, upTo],
+  )
+  const { result, fresh } = useIdentification(shown)
   const [asked, setAsked] = useState<string | null>(null)
   const [either, setEither] = useState<string[]>([])
   const [page, setPage] = useState(0)
@@ -38,6 +48,10 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
   const [written, setWritten] = useState('')
+  const [waiting, setWaiting] = useState<UnknownPlant[]>([])
+  useEffect(() => {
+    void getUnknowns().then(setWaiting, () => undefined)
+  }, [])
   const navigate = useNavigate()
   const post = useOutbox((s) => s.post)
 
@@ -58,6 +72,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const answer = (o: Observation) => {
     bench.answer(subject, o)
     setWritten('')
+    setReplayed(null)
     ask(null)
   }
   const undo = () => {
@@ -73,6 +88,41 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   }
   const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
 
+  /** Keep the description under its letter; the server gives a new one the next that is free. */
+  const keep = (namedAs: string | null) => {
+    const before = waiting.find((u) => u.id === sheet.id)
+    post({
+      key: crypto.randomUUID(),
+      method: 'PUT',
+      url: `/api/unknowns/${sheet.id}`,
+      body: {
+        id: sheet.id,
+        place: sheet.place,
+        note: sheet.note,
+        context: sheet.context,
+        observations: sheet.answers,
+        madeAt: before?.madeAt ?? new Date().toISOString(),
+        opinion: sheet.sent?.opinion ?? before?.opinion ?? null,
+        namedAs,
+      },
+    })
+    return useOutbox
+      .getState()
+      .drain()
+      .then(getUnknowns)
+      .then(
+        (list) => {
+          setWaiting(list)
+          return list.find((u) => u.id === sheet.id)?.letter
+        },
+        () => undefined,
+      )
+  }
+  const keepUnknown = async () => {
+    const letter = await keep(null)
+    setWritten(letter ? `Kept as unknown ${letter}.` : 'Kept here; it gets its letter when the server is back.')
+  }
+
   const write = (candidate: Candidate) => {
     post({
       key: crypto.randomUUID(),
@@ -87,8 +137,13 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         context: sheet.context,
         observations: sheet.answers,
         namedAt: new Date().toISOString(),
+        place: round ? `${round.paddock.name}, ${round.holding}` : sheet.place,
+        specimens: specimensIn(sheet.answers),
+        evidence: candidate.evidence,
       },
     })
+    const unknown = waiting.find((u) => u.id === sheet.id)
+    if (unknown) keep(candidate.plant)
     if (round)
       void useOutbox
         .getState()
@@ -117,7 +172,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   })
 
   const top = result?.candidates[0]
-  const form = sheet.answers.length > 0 && top ? byId.get(top.plant)?.form : undefined
+  const form = shown.answers.length > 0 && top ? byId.get(top.plant)?.form : undefined
   const tip: MidribTip | undefined =
     result?.verdict.kind === 'named'
       ? {
@@ -161,7 +216,12 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           type="button"
           className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50"
           disabled={sheet.answers.length === 0}
-          onClick={() => bench.clear(subject)}
+          onClick={() => {
+            bench.clear(subject)
+            setWritten('')
+            setReplayed(null)
+            ask(null)
+          }}
         >
           New plant
         </button>
@@ -180,13 +240,21 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         counts={counts}
         onCount={count}
         onPulled={pulled}
+        specimen={<SpecimenBeside id={sheet.id} form={form} answers={shown.answers} />}
         onRemove={() => {
           bench.remove(subject, current.id)
           ask(null)
         }}
       />
       <div className="mt-5">
-        <Specimen form={form} answers={sheet.answers} asked={current.id} onAsk={ask} />
+        <Specimen
+          id={sheet.id}
+          form={form}
+          answers={shown.answers}
+          next={result?.next ?? []}
+          asked={current.id}
+          onAsk={ask}
+        />
       </div>
     </>
   )
@@ -197,13 +265,45 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           {written}
         </p>
       ) : null}
+      <SentPanel
+        sheet={sheet}
+        result={result}
+        onTake={(o) =>
+          write({
+            plant: o.plant!,
+            probability: o.probability ?? 0.5,
+            evidence: result.candidates.find((c) => c.plant === o.plant)?.evidence ?? [],
+          })
+        }
+      />
+      {upTo < sheet.answers.length ? (
+        <p className="mb-3 flex flex-wrap items-center justify-between gap-2 rounded-xl border-2 border-straw px-4 py-2">
+          As it stood after {upTo} of {sheet.answers.length} looks.
+          <button type="button" className="min-h-11 underline" onClick={() => setReplayed(null)}>
+            Back to now
+          </button>
+        </p>
+      ) : null}
       <VerdictPanel
+        answers={shown.answers}
+        waiting={waiting}
+        onReopen={(u) =>
+          bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note })
+        }
         result={result}
         stage={stage}
         observed={observed}
         compare={compare}
         onAsk={ask}
         onWrite={write}
+        keep={
+          round ? null : (
+            <>
+              <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />
+              <KeepPanel subject={subject} sheet={sheet} result={result} onKeep={() => void keepUnknown()} />
+            </>
+          )
+        }
         writeLabel={held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`}
       />
     </>

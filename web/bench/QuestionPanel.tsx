@@ -1,8 +1,9 @@
 import { ToggleGroup } from 'radix-ui'
+import type { ReactNode } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
-import { effortWords } from '../parts/words.ts'
+import { HowToLook } from './HowToLook.tsx'
 import { SizeAnswer } from './SizeAnswer.tsx'
 import { StateAnswers } from './StateAnswers.tsx'
 
@@ -21,9 +22,9 @@ interface Props {
   onCount: (state: string) => void
   /** Begin to count several plants pulled, or take what was counted. */
   onPulled: () => void
+  /** The plant so far, small, beside the question. */
+  specimen: ReactNode
 }
-
-const ended = (text: string) => (/[.?!]$/.test(text) ? text : `${text}.`)
 
 /** The question in hand, its drawn answers, how to look, and how sure. */
 export function QuestionPanel({
@@ -40,19 +41,21 @@ export function QuestionPanel({
   counts,
   onCount,
   onPulled,
+  specimen,
 }: Props) {
   const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
   const pulled = Object.values(counts ?? {}).reduce((a, b) => a + b, 0)
   return (
     <section aria-labelledby="question">
-      <h1 id="question" className="text-[1.65rem]">
-        {character.asks}?
-      </h1>
-      <p className="mt-1 text-ink-soft">
-        {character.how.length > 0 ? character.how.map(ended).join(' ') : `It takes ${effortWords[character.effort]}.`}
-        {character.needs ? <> Only with {character.needs}.</> : null}
-        {character.caution ? <> Mind: {character.caution}.</> : null}
-      </p>
+      <div className="flex items-start gap-3">
+        <div className="min-w-0 grow">
+          <h1 id="question" className="text-[1.65rem]">
+            {character.asks}?
+          </h1>
+          <HowToLook character={character} />
+        </div>
+        {specimen}
+      </div>
       {character.states ? (
         <StateAnswers
           character={character}

@@ -1,5 +1,5 @@
 import { useId, useState, type FormEvent } from 'react'
-import { partToScale, STRIP_MM } from '@/core/drawing/sizeDrawing.ts'
+import { partToScale, QUICK_MM, STRIP_MM } from '@/core/drawing/sizeDrawing.ts'
 import type { Character } from '@/core/naming/flora.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
@@ -30,56 +30,71 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
     }
     onAnswer({ character: character.id, value, unit: 'mm', sureness })
   }
-  const drawing = partToScale(character.id, shown)
   return (
-    <form onSubmit={write} className="mt-3 flex flex-wrap items-end gap-4">
-      <DrawingView drawing={drawing} className="size-32 rounded-xl border border-rule bg-sheet" />
-      <div className="min-w-60 grow">
-        <label htmlFor={id} className="block text-ink-soft">
-          Size in millimetres
-        </label>
-        <div className="flex gap-2">
+    <>
+      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))] gap-2">
+        {(QUICK_MM[character.id] ?? []).map((mm) => (
+          <li key={mm}>
+            <button
+              type="button"
+              aria-pressed={answer !== undefined && 'value' in answer && answer.value === mm}
+              onClick={() => onAnswer({ character: character.id, value: mm, unit: 'mm', sureness })}
+              className="flex w-full flex-col items-center rounded-xl border border-rule bg-sheet px-1 pt-1.5 pb-1 leading-tight hover:border-culm aria-pressed:border-culm aria-pressed:outline-2 aria-pressed:outline-culm"
+            >
+              <DrawingView drawing={partToScale(character.id, mm)} className="size-16" />
+              {mm} mm
+            </button>
+          </li>
+        ))}
+      </ul>
+      <form onSubmit={write} className="mt-2 flex flex-wrap items-end gap-4">
+        <div className="min-w-60 grow">
+          <label htmlFor={id} className="block text-ink-soft">
+            Or to the millimetre
+          </label>
+          <div className="flex gap-2">
+            <input
+              id={id}
+              data-autofocus
+              inputMode="decimal"
+              autoComplete="off"
+              value={text}
+              onChange={(e) => {
+                setText(e.target.value)
+                setProblem('')
+              }}
+              aria-describedby={`${id}-problem`}
+              className="min-h-12 w-28 rounded-xl border border-rule bg-sheet px-3 text-xl"
+            />
+            <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
+              Take {text === '' ? 'it' : `${text} mm`}
+            </button>
+          </div>
           <input
-            id={id}
-            data-autofocus
-            inputMode="decimal"
-            autoComplete="off"
-            value={text}
-            onChange={(e) => {
-              setText(e.target.value)
-              setProblem('')
-            }}
-            aria-describedby={`${id}-problem`}
-            className="min-h-12 w-28 rounded-xl border border-rule bg-sheet px-3 text-xl"
+            type="range"
+            min={0}
+            max={strip}
+            step={step}
+            value={Math.min(strip, shown)}
+            aria-label={`Ruler strip, 0 to ${strip} mm`}
+            onChange={(e) => setText(e.target.value)}
+            className="mt-3 h-11 w-full accent-culm"
           />
-          <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-            Take {text === '' ? 'it' : `${text} mm`}
-          </button>
+          <svg viewBox="0 0 300 26" className="-mt-2 w-full" aria-hidden>
+            {Array.from({ length: 11 }, (_, i) => (
+              <g key={i}>
+                <path d={`M${6 + i * 28.8} 0V9`} className="ink-line" />
+                <text x={6 + i * 28.8} y="23" textAnchor="middle" className="fill-ink text-[12px]">
+                  {Math.round(((strip * i) / 10) * 10) / 10}
+                </text>
+              </g>
+            ))}
+          </svg>
+          <p id={`${id}-problem`} role="alert" className="min-h-6 text-harm">
+            {problem}
+          </p>
         </div>
-        <input
-          type="range"
-          min={0}
-          max={strip}
-          step={step}
-          value={Math.min(strip, shown)}
-          aria-label={`Ruler strip, 0 to ${strip} mm`}
-          onChange={(e) => setText(e.target.value)}
-          className="mt-3 h-11 w-full accent-culm"
-        />
-        <svg viewBox="0 0 300 26" className="-mt-2 w-full" aria-hidden>
-          {Array.from({ length: 11 }, (_, i) => (
-            <g key={i}>
-              <path d={`M${6 + i * 28.8} 0V9`} className="ink-line" />
-              <text x={6 + i * 28.8} y="23" textAnchor="middle" className="fill-ink text-[12px]">
-                {Math.round(((strip * i) / 10) * 10) / 10}
-              </text>
-            </g>
-          ))}
-        </svg>
-        <p id={`${id}-problem`} role="alert" className="min-h-6 text-harm">
-          {problem}
-        </p>
-      </div>
-    </form>
+      </form>
+    </>
   )
 }

@@ -1,176 +1,115 @@
-import type { KeyboardEvent } from 'react'
-import { drawState } from '@/core/drawing/drawState.ts'
+import { randomLcg } from 'd3-random'
+import { useMemo, useState } from 'react'
+import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
+import type { Piece } from '@/core/drawing/portrait/portrait.ts'
+import { answeredTraits } from '@/core/drawing/portrait/traits.ts'
 import type { LifeForm } from '@/core/naming/flora.ts'
-import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
-import { characterTitle, stateWords } from '../parts/words.ts'
+import type { NextCheck } from '@/core/naming/nextChecks.ts'
+import type { Observation } from '@/core/naming/observation.ts'
+import { seedOf } from '../parts/PlantDrawing.tsx'
+import { PortraitView } from '../parts/PortraitView.tsx'
+import { answerWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
-interface Slot {
-  character: string
-  /** Part of the plant in the middle that the line runs to. */
-  to: [number, number]
+/** The specimen as it is drawn so far, kept while the person is on the same plant. */
+function useSpecimen(id: string, form: LifeForm, answers: Observation[]) {
+  const traits = useMemo(() => answeredTraits(answers), [answers])
+  const portrait = useMemo(() => portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))), [form, traits, id])
+  return { traits, portrait }
 }
 
-const grass: Slot[] = [
-  { character: 'vernation', to: [178, 62] },
-  { character: 'ligule.type', to: [172, 150] },
-  { character: 'auricles', to: [176, 160] },
-  { character: 'stem.section', to: [178, 205] },
-  { character: 'base.colour', to: [178, 258] },
-  { character: 'blade.tip', to: [252, 70] },
-  { character: 'blade.midrib', to: [232, 84] },
-  { character: 'blade.ribs', to: [214, 104] },
-  { character: 'sheath.hairs', to: [184, 230] },
-  { character: 'habit', to: [180, 276] },
-]
-
-const legume: Slot[] = [
-  { character: 'leaf.plan', to: [178, 90] },
-  { character: 'leaflet.shape', to: [150, 84] },
-  { character: 'leaflet.margin', to: [146, 100] },
-  { character: 'stem.hairs', to: [178, 190] },
-  { character: 'habit', to: [180, 276] },
-  { character: 'leaflet.mark', to: [210, 92] },
-  { character: 'leaf.set', to: [182, 150] },
-  { character: 'stem.section', to: [182, 170] },
-  { character: 'stem.marks', to: [182, 230] },
-  { character: 'root.kind', to: [180, 282] },
-]
-
-const forb: Slot[] = [
-  { character: 'leaf.outline', to: [140, 110] },
-  { character: 'leaf.plan', to: [150, 130] },
-  { character: 'stem.hairs', to: [178, 190] },
-  { character: 'habit', to: [180, 276] },
-  { character: 'leaf.set', to: [212, 120] },
-  { character: 'stem.marks', to: [182, 200] },
-  { character: 'stem.section', to: [182, 220] },
-  { character: 'root.kind', to: [180, 282] },
-]
-
-const slotsOf = (form: LifeForm | undefined): Slot[] =>
-  form === 'legume' ? legume : form === 'forb' || form === 'shrub' ? forb : grass
-
-const middle: Record<'grass' | 'legume' | 'forb', string[]> = {
-  grass: [
-    'M172 280C173 230 172 200 174 150L176 60',
-    'M188 280C187 230 188 200 186 150L180 60',
-    'M186 148C198 100 222 78 256 66C232 92 214 120 190 156',
-    'M174 150C164 108 140 88 108 84C132 104 150 126 170 158',
-  ],
-  legume: [
-    'M180 280C178 220 182 160 180 112',
-    'M180 112C150 112 134 96 140 74C164 74 180 90 180 112Z',
-    'M180 112C210 112 226 96 220 74C196 74 180 90 180 112Z',
-    'M180 108C160 92 160 62 180 46C200 62 200 92 180 108Z',
-  ],
-  forb: [
-    'M180 280C179 240 181 190 180 150',
-    'M180 176C140 176 112 140 112 100C150 104 180 136 180 176Z',
-    'M180 176C220 176 248 140 248 100C210 104 180 136 180 176Z',
-    'M180 160C160 130 160 84 180 56C200 84 200 130 180 160Z',
-  ],
+/** The specimen small, beside the question; touched, it brings the large one into sight. */
+export function SpecimenBeside({ id, form, answers }: Pick<Props, 'id' | 'form' | 'answers'>) {
+  const { traits, portrait } = useSpecimen(id, form ?? 'grass', answers)
+  if (!form) return null
+  return (
+    <button
+      type="button"
+      aria-label="The plant so far: go to it and choose a part"
+      onClick={() => document.getElementById('specimen')?.scrollIntoView({ block: 'center' })}
+      className="w-28 shrink-0 rounded-xl border border-rule bg-sheet p-1 hover:border-culm"
+    >
+      <PortraitView portrait={portrait} traits={traits} insets={false} className="w-full" />
+    </button>
+  )
 }
 
 interface Props {
+  id: string
+  /** Kind of plant as far as it is known; undefined before anything was seen. */
   form: LifeForm | undefined
   answers: Observation[]
-  asked: string | undefined
+  next: NextCheck[]
+  asked: string
   onAsk: (character: string) => void
 }
 
-const press = (act: () => void) => (e: KeyboardEvent) => {
-  if (e.key !== 'Enter') return
-  e.preventDefault()
-  act()
-}
-
-/** The state to draw: the one answered, or the one most of several plants showed. */
-function shownState(answer: Observation): string | undefined {
-  if ('states' in answer) return answer.states[0]
-  if ('counts' in answer) return Object.entries(answer.counts).sort((a, b) => b[1] - a[1])[0]?.[0]
-  return undefined
-}
-
-/** Words of a label under each other, the block centred. */
-function Lines({ x, text }: { x: number; text: string }) {
-  const words = text.split(' ')
-  return words.map((word, i) => (
-    <tspan key={i} x={x} dy={i === 0 ? -6.5 * (words.length - 1) : 13}>
-      {word}
-    </tspan>
-  ))
-}
-
-/** The specimen as far as it is known: seen parts drawn, the rest dotted; a touch on a part asks about it. */
-export function Specimen({ form, answers, asked, onAsk }: Props) {
+/**
+ * The specimen as far as it is known: what was seen is drawn, the rest dotted. A touch on a part asks what is best
+ * asked about it, and shows what else can be.
+ */
+export function Specimen({ id, form, answers, next, asked, onAsk }: Props) {
   const characters = useFlora((s) => s.characters)
-  const slots = slotsOf(form)
-  const half = Math.ceil(slots.length / 2)
-  const kind = form === 'legume' ? 'legume' : form === 'forb' || form === 'shrub' ? 'forb' : 'grass'
+  const [part, setPart] = useState<string>()
+  const kind = form ?? 'grass'
+  const { traits, portrait } = useSpecimen(id, kind, answers)
+  const drawn = useMemo(
+    () => ({ ...portrait, insets: portrait.insets.filter((i) => traits.states[i.character] !== undefined || i.bar) }),
+    [portrait, traits],
+  )
+  const ofPart = (name: string) =>
+    [...new Set(portrait.pieces.filter((p) => p.part === name).flatMap((p) => p.shows))].filter((c) =>
+      characters.some((x) => x.id === c && x.forms.includes(kind)),
+    )
+  const touch = (piece: Piece) => {
+    setPart(piece.part)
+    const on = ofPart(piece.part)
+    const best =
+      next.find((n) => on.includes(n.character))?.character ??
+      on.find((c) => !answers.some((a) => a.character === c)) ??
+      on[0]
+    if (best) onAsk(best)
+  }
+  if (!form)
+    return (
+      <p className="rounded-2xl border-2 border-dashed border-rule px-4 py-6 text-center text-ink-soft">
+        The plant is drawn here as you answer; then any part of it can be touched.
+      </p>
+    )
   return (
-    <svg
-      viewBox="0 0 360 312"
-      className="mx-auto w-full max-w-[30rem]"
-      role="group"
-      aria-label="The specimen: choose a part to answer about it"
-    >
-      {form ? null : (
-        <text x="180" y="306" textAnchor="middle" className="fill-ink-soft text-[13px]">
-          grows as you answer
-        </text>
+    <div id="specimen">
+      <PortraitView
+        portrait={drawn}
+        traits={traits}
+        onPart={touch}
+        label="The specimen: choose a part to answer about it"
+        className="mx-auto w-full max-w-[26rem]"
+      />
+      {part ? (
+        <div className="mt-1" aria-live="polite">
+          <p className="font-semibold">On the {part}:</p>
+          <ul className="mt-1 flex flex-wrap gap-1.5">
+            {ofPart(part).map((c) => {
+              const answer = answers.find((a) => a.character === c)
+              return (
+                <li key={c}>
+                  <button
+                    type="button"
+                    aria-current={asked === c}
+                    onClick={() => onAsk(c)}
+                    className={`min-h-11 rounded-xl border px-3 text-left leading-tight aria-[current=true]:outline-2 aria-[current=true]:outline-culm ${answer ? 'border-culm bg-culm/12' : 'border-dashed border-ink-soft'}`}
+                  >
+                    {characters.find((x) => x.id === c)?.title}
+                    {answer ? <b className="ml-1.5">{answerWords(answer)}</b> : null}
+                  </button>
+                </li>
+              )
+            })}
+          </ul>
+        </div>
+      ) : (
+        <p className="text-center text-sm text-ink-soft">Touch a part to answer about it. Dotted: not looked at yet.</p>
       )}
-      {middle[kind].map((d) => (
-        <path key={d} d={d} className={form && answers.length > 0 ? 'ink-line' : 'ink-dotted'} />
-      ))}
-      <path d="M120 280H240" className="ink-soil" />
-      {slots.map((slot, i) => {
-        const right = i >= half
-        const row = right ? i - half : i
-        const rows = right ? slots.length - half : half
-        const x = right ? 326 : 34
-        const y = 34 + row * (244 / Math.max(1, rows - 1))
-        const answer = answers.find((a) => a.character === slot.character)
-        const state = answer && shownState(answer)
-        const drawing = state && state !== CANT_TELL ? drawState(slot.character, state) : undefined
-        const title = characterTitle(characters, slot.character)
-        const said = state ? stateWords(state) : 'not looked at yet'
-        return (
-          <g key={slot.character}>
-            <path
-              d={`M${x + (right ? -28 : 28)} ${y}L${slot.to[0]} ${slot.to[1]}`}
-              className={drawing ? 'ink-fine' : 'ink-dotted'}
-            />
-            <g
-              role="button"
-              tabIndex={0}
-              aria-label={`${title}: ${said}`}
-              className="cursor-pointer"
-              onClick={() => onAsk(slot.character)}
-              onKeyDown={press(() => onAsk(slot.character))}
-            >
-              <circle
-                cx={x}
-                cy={y}
-                r="28"
-                className={drawing ? 'fill-sheet stroke-culm' : 'ink-dotted fill-husk'}
-                strokeWidth={asked === slot.character ? 3.5 : 1.4}
-              />
-              {drawing ? (
-                <svg x={x - 20} y={y - 20} width="40" height="40" viewBox="0 0 100 100" aria-hidden>
-                  {drawing.map((m, j) => (
-                    <path key={j} d={m.d} className={`ink-${m.ink}`} />
-                  ))}
-                </svg>
-              ) : (
-                <text x={x} y={y + 4} textAnchor="middle" className="fill-ink-soft text-[11.5px]">
-                  <Lines x={x} text={state && !drawing ? said : title} />
-                </text>
-              )}
-            </g>
-          </g>
-        )
-      })}
-    </svg>
+    </div>
   )
 }

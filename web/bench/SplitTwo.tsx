@@ -1,9 +1,7 @@
-import { drawState } from '@/core/drawing/drawState.ts'
-import type { Plant, Stage } from '@/core/naming/flora.ts'
-import { DrawingView } from '../parts/DrawingView.tsx'
+import type { Stage } from '@/core/naming/flora.ts'
+import { OneLook } from '../plant-book/Lookalikes.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { usualState, usualWords } from './usualState.ts'
 import { useSplit } from './useIdentification.ts'
 
 interface Props {
@@ -13,20 +11,6 @@ interface Props {
   observed: Set<string>
   open: boolean
   onAsk: (character: string) => void
-}
-
-function Side({ plant, character, stage }: { plant: Plant; character: string; stage: Stage }) {
-  const state = usualState(plant, character, stage)
-  const drawing = state ? drawState(character, state) : undefined
-  return (
-    <figure className="rounded-xl border border-rule bg-sheet p-2 text-center">
-      {drawing ? <DrawingView drawing={drawing} className="mx-auto size-24" /> : null}
-      <figcaption className="leading-tight">
-        <b className="font-plant">{plant.commonName}</b>
-        <span className="block text-ink-soft">{usualWords(plant, character, stage)}</span>
-      </figcaption>
-    </figure>
-  )
 }
 
 /** The one check that tells the first two apart: the book's own where it names one, else the one worth most. */
@@ -46,8 +30,8 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
       {check ? (
         <>
           <div className="mt-2 grid grid-cols-2 gap-2">
-            <Side plant={one} character={check} stage={stage} />
-            <Side plant={two} character={check} stage={stage} />
+            <OneLook plant={one} check={check} name />
+            <OneLook plant={two} check={check} name />
           </div>
           <p className="mt-2 flex flex-wrap items-center gap-3">
             <span className="min-w-0 grow basis-60">

@@ -2,8 +2,10 @@ import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Naming } from '@/core/records/round.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { getNamings } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { OpenSheet } from './KeepPanel.tsx'
 
 const keys = [
   ['1 to 9', 'choose a drawn answer'],
@@ -18,7 +20,12 @@ const keys = [
 ]
 
 /** The right half before anything was seen: what is open, what was written down last, and the keys. */
-export function StartPanel() {
+interface Props {
+  waiting: UnknownPlant[]
+  onReopen: (unknown: UnknownPlant) => void
+}
+
+export function StartPanel({ waiting, onReopen }: Props) {
   const { plants, byId } = useFlora()
   const [last, setLast] = useState<Naming[]>([])
   useEffect(() => {
@@ -32,8 +39,35 @@ export function StartPanel() {
     <>
       <p className="mt-2 text-lg">
         All {plants.length} plants of the book are open, {harmful} of them poisonous. Any part may be looked at first;
-        touch it on the plant.
+        use Find for any of them.
       </p>
+      {waiting.some((u) => !u.namedAs) ? (
+        <section className="mt-5">
+          <h3 className="text-lg">Waiting for a name</h3>
+          <ul>
+            {waiting
+              .filter((u) => !u.namedAs)
+              .slice(0, 8)
+              .map((u) => (
+                <li key={u.id}>
+                  <button
+                    type="button"
+                    onClick={() => onReopen(u)}
+                    className="flex min-h-11 w-full items-center justify-between gap-3 border-b border-rule/60 text-left hover:bg-culm/10"
+                  >
+                    <b>Unknown {u.letter}</b>
+                    <span className="text-ink-soft">
+                      {u.place || 'no place given'}, {u.observations.length} looks
+                    </span>
+                  </button>
+                </li>
+              ))}
+          </ul>
+        </section>
+      ) : null}
+      <div className="mt-4">
+        <OpenSheet subject="loose" />
+      </div>
       {last.length > 0 ? (
         <section className="mt-5">
           <h3 className="text-lg">Written down last</h3>

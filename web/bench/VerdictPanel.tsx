@@ -1,15 +1,21 @@
 import { inSentence } from '@/core/naming/verdict.ts'
-import type { ReactNode } from 'react'
+import { useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Plant, Stage } from '@/core/naming/flora.ts'
+import { randomLcg } from 'd3-random'
+import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
+import { answeredTraits, usualTraits } from '@/core/drawing/portrait/traits.ts'
+import type { Observation } from '@/core/naming/observation.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { seedOf } from '../parts/PlantDrawing.tsx'
+import { PortraitView } from '../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
-import { TypicalPart } from './TypicalPart.tsx'
 
 interface Props {
   result: Identification
@@ -19,6 +25,11 @@ interface Props {
   onAsk: (character: string) => void
   onWrite: (candidate: Candidate) => void
   writeLabel: string
+  answers: Observation[]
+  waiting: UnknownPlant[]
+  onReopen: (unknown: UnknownPlant) => void
+  /** What becomes of the description; left out in a round. */
+  keep: ReactNode
 }
 
 /** For and against one plant, observation by observation. */
@@ -74,13 +85,46 @@ function Why({
   )
 }
 
-function CandidateRow({ candidate, first, children }: { candidate: Candidate; first: boolean; children?: ReactNode }) {
+/** A plant in the states still possible: as it mostly is, but what was seen as it was seen. */
+function Possible({
+  plant,
+  stage,
+  answers,
+  className,
+}: {
+  plant: Plant
+  stage: Stage
+  answers: Observation[]
+  className: string
+}) {
+  const portrait = useMemo(() => {
+    const [usual, seen] = [usualTraits(plant, stage), answeredTraits(answers)]
+    const traits = { states: { ...usual.states, ...seen.states }, sizes: { ...usual.sizes, ...seen.sizes } }
+    return portraitOf(plant.form, traits, randomLcg(seedOf(plant.id)))
+  }, [plant, stage, answers])
+  return <PortraitView portrait={portrait} insets={false} className={className} />
+}
+
+interface RowProps {
+  candidate: Candidate
+  first: boolean
+  stage: Stage
+  answers: Observation[]
+  children?: ReactNode
+}
+
+function CandidateRow({ candidate, first, stage, answers, children }: RowProps) {
   const plant = useFlora((s) => s.byId.get(candidate.plant))
   if (!plant) return null
   return (
     <li className="border-b border-rule/60 py-2.5">
       <div className="flex items-center gap-3">
-        <TypicalPart plant={plant} className={first ? 'size-16 shrink-0' : 'size-11 shrink-0'} />
+        <Possible
+          plant={plant}
+          stage={stage}
+          answers={answers}
+          className={first ? 'h-32 w-28 shrink-0' : 'h-16 w-14 shrink-0'}
+        />
         <div className="min-w-0 grow">
           <Link
             to={`/plants/${plant.id}`}
@@ -138,7 +182,8 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
 }
 
 /** What follows from what was seen. */
-export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite, writeLabel }: Props) {
+export function VerdictPanel(props: Props) {
+  const { result, stage, observed, compare, onAsk, onWrite, writeLabel, answers, waiting, onReopen, keep } = props
   const [first] = result.candidates
   const groups = useFlora((s) => s.groups)
   const groupOf = (plant: string) => groups.find((g) => g.plants.includes(plant) && stage !== g.until)?.id ?? plant
@@ -151,11 +196,11 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
       <h2 className="text-[1.65rem]" data-testid="verdict">
         {started ? result.verdict.text : 'Nothing seen yet'}
       </h2>
-      {started ? null : <StartPanel />}
+      {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
         <ol className="mt-2">
           {shown.map((c, i) => (
-            <CandidateRow key={c.plant} candidate={c} first={i === 0}>
+            <CandidateRow key={c.plant} candidate={c} first={i === 0} stage={stage} answers={answers}>
               <details className="mt-1" open={i === 0 && observed.size <= 6}>
                 <summary className="min-h-8 text-ink-soft">why</summary>
                 <Evidence candidate={c} />
@@ -200,6 +245,7 @@ export function VerdictPanel({ result, stage, observed, compare, onAsk, onWrite,
           onAsk={onAsk}
         />
       ) : null}
+      {started ? keep : null}
     </div>
   )
 }

@@ -1,0 +1,187 @@
+import { useState } from 'react'
+import { Link } from 'react-router'
+import { naturalFrequency } from '@/core/naming/certainty.ts'
+import type { Identification } from '@/core/naming/identify.ts'
+import type { Opinion } from '@/core/records/specimen.ts'
+import { inSentence } from '@/core/naming/verdict.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { useBench, type Sheet } from './benchStore.ts'
+import { Photos } from './Photos.tsx'
+import { asSheet, openSheet, sendSheet } from './sheetFile.ts'
+
+const field = 'min-h-11 w-full rounded-xl border border-rule bg-sheet px-3'
+const button = 'min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10'
+
+interface Props {
+  subject: string
+  sheet: Sheet
+  result: Identification
+  onKeep: () => void
+  /** Write down the name a colleague gave. */
+  onTake: (opinion: Opinion) => void
+}
+
+/** A colleague's sheet on this bench: answer it, or read the answer that came back. */
+export function SentPanel({ sheet, result, onTake }: Pick<Props, 'sheet' | 'result' | 'onTake'>) {
+  const byId = useFlora((s) => s.byId)
+  const [by, setBy] = useState('')
+  const [note, setNote] = useState('')
+  const sent = sheet.sent
+  if (!sent) return null
+  const opinion = sent.opinion
+  if (opinion) {
+    const plant = opinion.plant ? byId.get(opinion.plant) : undefined
+    return (
+      <section
+        className="mb-4 rounded-2xl rounded-tl-sm border-2 border-culm bg-sheet p-3"
+        aria-labelledby="second-opinion"
+      >
+        <h2 id="second-opinion" className="text-lg">
+          Second opinion of {opinion.by || 'a colleague'}: {plant?.commonName ?? 'not known to them either'}
+        </h2>
+        {opinion.probability !== null ? <p>Their book: {naturalFrequency(opinion.probability)}.</p> : null}
+        {opinion.note ? <p>{opinion.note}</p> : null}
+        {plant ? (
+          <button
+            type="button"
+            className="mt-2 min-h-11 rounded-xl bg-culm px-4 font-semibold text-on-culm"
+            onClick={() => onTake(opinion)}
+          >
+            Write down {inSentence(plant.commonName)}
+          </button>
+        ) : null}
+      </section>
+    )
+  }
+  const [top] = result.candidates
+  const answer = (plant: string | null) =>
+    sendSheet({
+      ...sent,
+      observations: sheet.answers,
+      opinion: {
+        by,
+        plant,
+        probability: plant === top?.plant ? top.probability : null,
+        note,
+        at: new Date().toISOString(),
+      },
+    })
+  return (
+    <section
+      className="mb-4 rounded-2xl rounded-tl-sm border-2 border-culm bg-sheet p-3"
+      aria-labelledby="your-opinion"
+    >
+      <h2 id="your-opinion" className="text-lg">
+        Sent for your opinion{sent.place ? `, from ${sent.place}` : ''}
+      </h2>
+      <p className="text-ink-soft">They were told: {sent.verdict}</p>
+      {sent.note ? <p>{sent.note}</p> : null}
+      <label className="mt-2 block">
+        Your name
+        <input className={field} value={by} maxLength={200} onChange={(e) => setBy(e.target.value)} />
+      </label>
+      <label className="mt-2 block">
+        What you would tell them
+        <textarea
+          className={`${field} min-h-20 py-2`}
+          value={note}
+          maxLength={5000}
+          onChange={(e) => setNote(e.target.value)}
+        />
+      </label>
+      <p className="mt-2 flex flex-wrap gap-2">
+        {top ? (
+          <button
+            type="button"
+            className="min-h-11 rounded-xl bg-culm px-4 font-semibold text-on-culm"
+            onClick={() => answer(top.plant)}
+          >
+            Answer: {inSentence(byId.get(top.plant)?.commonName ?? '')}
+          </button>
+        ) : null}
+        <button type="button" className={button} onClick={() => answer(null)}>
+          Answer: not known
+        </button>
+      </p>
+    </section>
+  )
+}
+
+/** Open a sheet that somebody sent. */
+export function OpenSheet({ subject }: { subject: string }) {
+  const { characters, byId } = useFlora()
+  const open = useBench((s) => s.open)
+  const [problem, setProblem] = useState('')
+  const read = async (file: File) => {
+    const result = await openSheet(file, characters, byId)
+    if ('problem' in result) return setProblem(result.problem)
+    setProblem('')
+    const { id, context, observations, place, note } = result.sheet
+    open(subject, { id, context, answers: observations, place, note, sent: result.sheet })
+  }
+  return (
+    <div>
+      <label className="flex min-h-11 w-fit cursor-pointer items-center rounded-xl border border-rule px-3 focus-within:outline-3 focus-within:outline-culm">
+        Open a sheet that was sent
+        <input
+          type="file"
+          accept="application/json,.json"
+          className="sr-only"
+          onChange={(e) => {
+            const file = e.target.files?.[0]
+            if (file) void read(file)
+            e.target.value = ''
+          }}
+        />
+      </label>
+      <p role="alert" className="text-harm">
+        {problem}
+      </p>
+    </div>
+  )
+}
+
+/** What becomes of a description: where it is from, pictures of it, kept under a letter, sent to a colleague, printed. */
+export function KeepPanel({ subject, sheet, result, onKeep }: Omit<Props, 'onTake'>) {
+  const setText = useBench((s) => s.setText)
+  return (
+    <section className="mt-5" aria-labelledby="keep">
+      <h3 id="keep" className="text-lg">
+        Keep it
+      </h3>
+      <div className="mt-1 grid gap-2 sm:grid-cols-2">
+        <label>
+          Where
+          <input
+            className={field}
+            value={sheet.place}
+            maxLength={200}
+            placeholder="paddock, corner, bank"
+            onChange={(e) => setText(subject, { place: e.target.value })}
+          />
+        </label>
+        <label>
+          Note
+          <input
+            className={field}
+            value={sheet.note}
+            maxLength={5000}
+            onChange={(e) => setText(subject, { note: e.target.value })}
+          />
+        </label>
+      </div>
+      <div className="mt-2 flex flex-wrap items-start gap-2">
+        <button type="button" className={button} onClick={onKeep}>
+          Not in the book: keep it under a letter
+        </button>
+        <button type="button" className={button} onClick={() => sendSheet(asSheet(sheet, result.verdict.text))}>
+          Send for a second opinion
+        </button>
+        <Link to={`/bench/sheet?subject=${encodeURIComponent(subject)}`} className={`${button} flex items-center`}>
+          Print the sheet
+        </Link>
+        <Photos subject={sheet.id} />
+      </div>
+    </section>
+  )
+}

@@ -1,0 +1,89 @@
+import { useEffect, useState } from 'react'
+import type { Photo } from '@/core/records/specimen.ts'
+import { send } from '../api/client.ts'
+
+const MOST_MB = 5
+
+/** Pictures from the device, kept beside the description. Never needed. */
+export function Photos({ subject }: { subject: string }) {
+  const [photos, setPhotos] = useState<Photo[]>([])
+  const [problem, setProblem] = useState('')
+  const address = `/api/photos?subject=${encodeURIComponent(subject)}`
+  useEffect(() => {
+    let current = true
+    if (subject)
+      void send<Photo[]>('GET', address).then(
+        (list) => current && setPhotos(list),
+        () => undefined,
+      )
+    return () => void (current = false)
+  }, [address, subject])
+  const add = async (file: File) => {
+    setProblem('')
+    if (file.size > MOST_MB * 1024 * 1024) {
+      setProblem(`${file.name} is larger than ${MOST_MB} MB. Take it smaller and add it again.`)
+      return
+    }
+    const id = crypto.randomUUID()
+    try {
+      const response = await fetch(`/api/photos/${id}?subject=${encodeURIComponent(subject)}`, {
+        method: 'PUT',
+        body: file,
+      })
+      const answer = (await response.json()) as Photo & { error?: { message: string } }
+      if (!response.ok) return setProblem(answer.error?.message ?? 'The picture was not kept.')
+      setPhotos((p) => [...p, answer])
+    } catch {
+      setProblem('The server does not answer; the picture was not kept. Add it again when it is back.')
+    }
+  }
+  const remove = async (id: string) => {
+    await fetch(`/api/photos/${id}`, { method: 'DELETE' }).catch(() => undefined)
+    setPhotos((p) => p.filter((x) => x.id !== id))
+  }
+  return (
+    <div>
+      <label className="flex min-h-11 w-fit cursor-pointer items-center rounded-xl border border-rule px-3 focus-within:outline-3 focus-within:outline-culm">
+        Add a picture
+        <input
+          type="file"
+          accept="image/jpeg,image/png,image/webp"
+          className="sr-only"
+          onChange={(e) => {
+            const file = e.target.files?.[0]
+            if (file) void add(file)
+            e.target.value = ''
+          }}
+        />
+      </label>
+      <p role="alert" className="text-harm">
+        {problem}
+      </p>
+      {photos.length > 0 ? (
+        <ul className="mt-2 flex flex-wrap gap-2">
+          {photos.map((p, i) => (
+            <li key={p.id} className="relative">
+              <a href={`/api/photos/${p.id}`} target="_blank" rel="noreferrer">
+                <img
+                  src={`/api/photos/${p.id}`}
+                  alt={`Picture ${i + 1} of this plant`}
+                  width="96"
+                  height="96"
+                  className="size-24 rounded-xl border border-rule object-cover"
+                />
+              </a>
+              <button
+                type="button"
+                aria-label={`Take picture ${i + 1} away`}
+                onClick={() => void remove(p.id)}
+                className="absolute -top-2 -right-2 size-11 rounded-full border border-rule bg-sheet"
+              >
+                ×
+              </button>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+    </div>
+  )
+}

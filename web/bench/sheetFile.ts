@@ -1,0 +1,57 @@
+import { readSheet, writeSheet, type SpecimenSheet } from '@/core/formats/specimenSheet.ts'
+import type { Character, Plant } from '@/core/naming/flora.ts'
+import { CANT_TELL } from '@/core/naming/observation.ts'
+import type { Sheet } from './benchStore.ts'
+
+/** Hand a text to the person as a file. */
+function download(name: string, text: string): void {
+  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  setTimeout(() => URL.revokeObjectURL(url), 1000)
+}
+
+const fileName = (sheet: SpecimenSheet): string => {
+  const place = sheet.place
+    .toLowerCase()
+    .replace(/[^a-z0-9]+/g, '-')
+    .replace(/^-|-$/g, '')
+  return `specimen${place ? `-${place}` : ''}-${sheet.id.slice(0, 4)}${sheet.opinion ? '-answered' : ''}.json`
+}
+
+export const sendSheet = (sheet: SpecimenSheet): void => download(fileName(sheet), writeSheet(sheet))
+
+export const asSheet = (sheet: Sheet, verdict: string): SpecimenSheet => ({
+  id: sheet.id,
+  place: sheet.place,
+  note: sheet.note,
+  context: sheet.context,
+  observations: sheet.answers,
+  verdict,
+  askedAt: new Date().toISOString(),
+})
+
+/** A file somebody sent, read and held against this book. */
+export async function openSheet(
+  file: File,
+  characters: Character[],
+  byId: Map<string, Plant>,
+): Promise<{ sheet: SpecimenSheet } | { problem: string }> {
+  const read = readSheet(await file.text())
+  if ('problem' in read) return { problem: `${file.name}: ${read.problem}` }
+  for (const o of read.sheet.observations) {
+    const character = characters.find((c) => c.id === o.character)
+    const said = 'states' in o ? o.states : 'counts' in o ? Object.keys(o.counts) : []
+    const unknown = said.find((s) => s !== CANT_TELL && !character?.states?.includes(s))
+    if (!character || unknown !== undefined)
+      return {
+        problem: `${file.name}: this book has no "${unknown ?? o.character}". It may come from a newer version.`,
+      }
+  }
+  const { opinion } = read.sheet
+  if (opinion?.plant && !byId.has(opinion.plant))
+    return { problem: `${file.name}: the opinion names a plant that this book does not have.` }
+  return read
+}

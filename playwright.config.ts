@@ -16,6 +16,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     trace: 'retain-on-failure',
+    actionTimeout: 10_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
       args: [

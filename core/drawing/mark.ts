@@ -83,6 +83,17 @@ export function brush(points: Point[], widths: [number, number, number] = [1.2, 
   return { d: closed(...left, ...right.reverse()), ink: 'brush' }
 }
 
+/** The same picture in fewer marks: neighbours in one ink are drawn as one. */
+export function merged(marks: Drawing): Drawing {
+  const out: Drawing = []
+  for (const m of marks) {
+    const last = out.at(-1)
+    if (last?.ink === m.ink) out[out.length - 1] = { d: last.d + m.d, ink: m.ink }
+    else out.push(m)
+  }
+  return out
+}
+
 /** Turn and move points: from their own frame (x forward) to a place on the sheet. */
 export function placed(points: Point[], [x, y]: Point, degrees: number, scale = 1): Point[] {
   const a = (degrees * Math.PI) / 180

@@ -7,6 +7,10 @@ interface Props {
   onClose: () => void
 }
 
+/** The name itself comes before names that begin with the text, and those before names that hold it. */
+const nearness = (name: string, wanted: string): number =>
+  name.toLowerCase() === wanted ? 0 : name.toLowerCase().startsWith(wanted) ? 1 : 2
+
 /** Find a character to answer about, or a plant to read about, by any of its names. */
 export function FindBox({ onAsk, onClose }: Props) {
   const { characters, plants } = useFlora()
@@ -28,7 +32,9 @@ export function FindBox({ onAsk, onClose }: Props) {
         kind: 'plant',
         go: () => void navigate(`/plants/${p.id}`),
       })),
-  ].slice(0, 8)
+  ]
+    .sort((a, b) => nearness(a.name, wanted) - nearness(b.name, wanted))
+    .slice(0, 8)
   return (
     <form
       role="search"

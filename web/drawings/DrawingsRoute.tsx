@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { sizeDrawing } from '@/core/drawing/sizeDrawing.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
-import { PlantDrawing } from '../parts/PlantDrawing.tsx'
+import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
@@ -92,11 +92,11 @@ export function Component() {
           {plants.map((p) => (
             <li key={p.id} style={{ width: size * 1.15 }} className="text-center text-sm leading-tight">
               <Link to={`/plants/${p.id}`} className="block hover:underline">
-                <PlantDrawing
+                <PlantDrawingLater
                   plant={p}
                   specimen={specimen}
                   insets={size > 100}
-                  className="w-full rounded-xl border border-rule bg-sheet p-1"
+                  className="aspect-square w-full rounded-xl border border-rule bg-sheet p-1"
                 />
                 {p.commonName}
               </Link>

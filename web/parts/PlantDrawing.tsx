@@ -3,6 +3,7 @@ import { useMemo } from 'react'
 import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Plant, Stage } from '@/core/naming/flora.ts'
 import { PortraitView } from './PortraitView.tsx'
+import { useSeen } from './useSeen.ts'
 
 /** A number from 0 to 1 that always belongs to the same text. */
 export const seedOf = (text: string): number =>
@@ -25,4 +26,14 @@ export function PlantDrawing({ plant, stage = 'vegetative', specimen = 0, ...vie
     [plant, stage, specimen],
   )
   return <PortraitView portrait={portrait} {...view} />
+}
+
+/** The same in a long list: drawn when it comes into sight. The class must give it its size. */
+export function PlantDrawingLater({ className, ...props }: Props) {
+  const [ref, seen] = useSeen<HTMLSpanElement>()
+  return (
+    <span ref={ref} className={`block ${className ?? ''}`}>
+      {seen ? <PlantDrawing {...props} className="size-full" /> : null}
+    </span>
+  )
 }

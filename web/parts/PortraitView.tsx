@@ -1,5 +1,5 @@
 import { useId, type KeyboardEvent } from 'react'
-import type { Drawing } from '@/core/drawing/mark.ts'
+import { merged, type Drawing } from '@/core/drawing/mark.ts'
 import { dotted, known, type Inset, type Piece, type Portrait, type Traits } from '@/core/drawing/portrait/portrait.ts'
 
 interface Props {
@@ -16,7 +16,7 @@ interface Props {
 }
 
 const Marks = ({ marks }: { marks: Drawing }) =>
-  marks.map((m, i) => <path key={i} d={m.d} className={`ink-${m.ink}`} />)
+  merged(marks).map((m, i) => <path key={i} d={m.d} className={`ink-${m.ink}`} />)
 
 const pressed = (act: () => void) => (e: KeyboardEvent) => {
   if (e.key !== 'Enter' && e.key !== ' ') return

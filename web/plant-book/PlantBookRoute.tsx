@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { groupNames, groupOf, groups } from '@/core/survey/taxon.ts'
-import { PlantDrawing } from '../parts/PlantDrawing.tsx'
+import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { filtered, noFilter } from './filters.ts'
 import { Filters } from './Filters.tsx'
@@ -51,7 +51,7 @@ export function Component() {
                     to={`/plants/${p.id}`}
                     className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8"
                   >
-                    <PlantDrawing plant={p} insets={false} className="h-24 w-20 shrink-0" />
+                    <PlantDrawingLater plant={p} insets={false} className="h-24 w-20 shrink-0" />
                     <span className="leading-tight">
                       <b className="font-plant">{p.commonName}</b>
                       <i className="block font-plant text-ink-soft">{p.scientificName}</i>

@@ -12,7 +12,7 @@ import { hairsLower, hairsUpper } from './hairs.ts'
 import { leafletMargin, leafletMark, leafletShape, leafPlan, leafSet } from './leaflets.ts'
 import { lifeForm } from './lifeForm.ts'
 import { rhizomeLength, rootColour, seedAttached } from './below.ts'
-import type { Drawing } from './mark.ts'
+import { merged, type Drawing } from './mark.ts'
 import { baseColour, stemSection, vernation } from './shoot.ts'
 import { habit, rootKind } from './spread.ts'
 import { stemHairs, stemMarks } from './stem.ts'
@@ -92,7 +92,16 @@ const drawn: Record<string, Record<string, () => Drawing>> = {
 /** Ids of the characters whose every state has a drawing. */
 export const drawnCharacters = Object.keys(drawn)
 
-/** Drawing of a state in a box of 100 by 100; undefined for an id that is not in the vocabulary. */
+const made = new Map<string, Drawing>()
+
+/** Drawing of a state in a box of 100 by 100; undefined for an id that is not in the vocabulary. Made once. */
 export function drawState(character: string, state: string): Drawing | undefined {
-  return drawn[character]?.[state]?.()
+  const key = `${character} ${state}`
+  const known = made.get(key)
+  if (known) return known
+  const marks = drawn[character]?.[state]?.()
+  if (!marks) return undefined
+  const drawing = merged(marks)
+  made.set(key, drawing)
+  return drawing
 }

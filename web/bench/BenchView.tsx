@@ -1,7 +1,8 @@
 import { inSentence } from '@/core/naming/verdict.ts'
-import { useEffect, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
+import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
@@ -17,10 +18,12 @@ import { FindBox } from './FindBox.tsx'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { QuestionPanel } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
-import { Specimen, SpecimenBeside } from './Specimen.tsx'
+import { Specimen, SpecimenBeside, type SpecimenProps } from './Specimen.tsx'
 import { useBenchKeys } from './useBenchKeys.ts'
 import { useIdentification } from './useIdentification.ts'
-import { VerdictPanel } from './VerdictPanel.tsx'
+import { VerdictPanel, type VerdictProps } from './VerdictPanel.tsx'
+
+const nothingNext: NextCheck[] = []
 
 interface Props {
   subject: string
@@ -192,6 +195,40 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const held = result?.verdict.kind !== 'named' || (harmless && result.harmfulOpen.length > 0)
   const name = top ? byId.get(top.plant)?.commonName : ''
 
+  // The next question comes first; the drawings and what follows are redrawn when there is time for it.
+  const now = {
+    specimen: {
+      id: sheet.id,
+      form,
+      answers: shown.answers,
+      next: result?.next ?? nothingNext,
+      asked: current.id,
+      onAsk: ask,
+    } satisfies SpecimenProps,
+    verdict: result
+      ? ({
+          answers: shown.answers,
+          waiting,
+          onReopen: (u) =>
+            bench.open(subject, {
+              id: u.id,
+              context: u.context,
+              answers: u.observations,
+              place: u.place,
+              note: u.note,
+            }),
+          result,
+          stage,
+          observed,
+          compare,
+          onAsk: ask,
+          onWrite: write,
+          writeLabel: held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`,
+        } satisfies VerdictProps)
+      : null,
+  }
+  const later = useDeferredValue(now)
+
   const left = (
     <>
       <div className="mb-3 flex flex-wrap items-center gap-2">
@@ -240,21 +277,14 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         counts={counts}
         onCount={count}
         onPulled={pulled}
-        specimen={<SpecimenBeside id={sheet.id} form={form} answers={shown.answers} />}
+        specimen=<SpecimenBeside id={later.specimen.id} form={later.specimen.form} answers={later.specimen.answers} />
         onRemove={() => {
           bench.remove(subject, current.id)
           ask(null)
         }}
       />
       <div className="mt-5">
-        <Specimen
-          id={sheet.id}
-          form={form}
-          answers={shown.answers}
-          next={result?.next ?? []}
-          asked={current.id}
-          onAsk={ask}
-        />
+        <Specimen {...later.specimen} />
       </div>
     </>
   )
@@ -284,28 +314,13 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           </button>
         </p>
       ) : null}
-      <VerdictPanel
-        answers={shown.answers}
-        waiting={waiting}
-        onReopen={(u) =>
-          bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note })
-        }
-        result={result}
-        stage={stage}
-        observed={observed}
-        compare={compare}
-        onAsk={ask}
-        onWrite={write}
-        keep={
-          round ? null : (
-            <>
-              <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />
-              <KeepPanel subject={subject} sheet={sheet} result={result} onKeep={() => void keepUnknown()} />
-            </>
-          )
-        }
-        writeLabel={held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`}
-      />
+      {later.verdict ? <VerdictPanel {...later.verdict} /> : null}
+      {round || sheet.answers.length === 0 ? null : (
+        <>
+          <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />
+          <KeepPanel subject={subject} sheet={sheet} result={result} onKeep={() => void keepUnknown()} />
+        </>
+      )}
     </>
   ) : (
     <p className="text-ink-soft">Opening the book …</p>

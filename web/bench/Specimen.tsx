@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import { useMemo, useState } from 'react'
+import { memo, useMemo, useState } from 'react'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Piece } from '@/core/drawing/portrait/portrait.ts'
 import { answeredTraits } from '@/core/drawing/portrait/traits.ts'
@@ -19,7 +19,11 @@ function useSpecimen(id: string, form: LifeForm, answers: Observation[]) {
 }
 
 /** The specimen small, beside the question; touched, it brings the large one into sight. */
-export function SpecimenBeside({ id, form, answers }: Pick<Props, 'id' | 'form' | 'answers'>) {
+export const SpecimenBeside = memo(function SpecimenBeside({
+  id,
+  form,
+  answers,
+}: Pick<SpecimenProps, 'id' | 'form' | 'answers'>) {
   const { traits, portrait } = useSpecimen(id, form ?? 'grass', answers)
   if (!form) return null
   return (
@@ -32,9 +36,9 @@ export function SpecimenBeside({ id, form, answers }: Pick<Props, 'id' | 'form' 
       <PortraitView portrait={portrait} traits={traits} insets={false} className="w-full" />
     </button>
   )
-}
+})
 
-interface Props {
+export interface SpecimenProps {
   id: string
   /** Kind of plant as far as it is known; undefined before anything was seen. */
   form: LifeForm | undefined
@@ -48,7 +52,7 @@ interface Props {
  * The specimen as far as it is known: what was seen is drawn, the rest dotted. A touch on a part asks what is best
  * asked about it, and shows what else can be.
  */
-export function Specimen({ id, form, answers, next, asked, onAsk }: Props) {
+export const Specimen = memo(function Specimen({ id, form, answers, next, asked, onAsk }: SpecimenProps) {
   const characters = useFlora((s) => s.characters)
   const [part, setPart] = useState<string>()
   const kind = form ?? 'grass'
@@ -112,4 +116,4 @@ export function Specimen({ id, form, answers, next, asked, onAsk }: Props) {
       )}
     </div>
   )
-}
+})

@@ -1,5 +1,5 @@
 import { inSentence } from '@/core/naming/verdict.ts'
-import { useMemo, type ReactNode } from 'react'
+import { memo, useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
@@ -17,7 +17,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
 
-interface Props {
+export interface VerdictProps {
   result: Identification
   stage: Stage
   observed: Set<string>
@@ -28,8 +28,6 @@ interface Props {
   answers: Observation[]
   waiting: UnknownPlant[]
   onReopen: (unknown: UnknownPlant) => void
-  /** What becomes of the description; left out in a round. */
-  keep: ReactNode
 }
 
 /** For and against one plant, observation by observation. */
@@ -149,7 +147,7 @@ function CandidateRow({ candidate, first, stage, answers, children }: RowProps) 
 
 const HARM_SHOWN = 5
 
-function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 'observed'>) {
+function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'onAsk' | 'observed'>) {
   const { byId, characters } = useFlora()
   if (result.harmfulOpen.length === 0)
     return (
@@ -182,8 +180,8 @@ function HarmOpen({ result, onAsk, observed }: Pick<Props, 'result' | 'onAsk' | 
 }
 
 /** What follows from what was seen. */
-export function VerdictPanel(props: Props) {
-  const { result, stage, observed, compare, onAsk, onWrite, writeLabel, answers, waiting, onReopen, keep } = props
+export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
+  const { result, stage, observed, compare, onAsk, onWrite, writeLabel, answers, waiting, onReopen } = props
   const [first] = result.candidates
   const groups = useFlora((s) => s.groups)
   const groupOf = (plant: string) => groups.find((g) => g.plants.includes(plant) && stage !== g.until)?.id ?? plant
@@ -245,7 +243,6 @@ export function VerdictPanel(props: Props) {
           onAsk={onAsk}
         />
       ) : null}
-      {started ? keep : null}
     </div>
   )
-}
+})

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import type { Drawing } from '@/core/drawing/mark.ts'
 
 interface Props {
@@ -8,7 +9,7 @@ interface Props {
 }
 
 /** A drawing of the core, on the page. */
-export function DrawingView({ drawing, label, className }: Props) {
+export const DrawingView = memo(function DrawingView({ drawing, label, className }: Props) {
   return (
     <svg
       viewBox="0 0 100 100"
@@ -20,4 +21,4 @@ export function DrawingView({ drawing, label, className }: Props) {
       ))}
     </svg>
   )
-}
+})

@@ -19,6 +19,8 @@ export interface HistoryStep {
   verdict: Verdict
 }
 
+const CANDIDATES = 24
+
 let compiled: CompiledFlora | undefined
 
 function book(): CompiledFlora {
@@ -29,7 +31,11 @@ function book(): CompiledFlora {
 /** The naming engine off the page's own thread. */
 const api = {
   open: (flora: Flora): void => void (compiled = compileFlora(flora)),
-  identify: (context: Context, observations: Observation[]): Identification => identify(book(), context, observations),
+  /** The likeliest only: the whole book would take longer to hand over than to work out. */
+  identify: (context: Context, observations: Observation[]): Identification => {
+    const all = identify(book(), context, observations)
+    return { ...all, candidates: all.candidates.slice(0, CANDIDATES) }
+  },
   split: (a: string, b: string, stage: Stage): NextCheck[] => splitPair(book(), a, b, stage),
   compare: (ids: string[], stage: Stage): ComparedLook[] => comparePlants(book(), ids, stage),
   nearest: (stage: Stage, count: number): Map<string, Neighbour[]> =>

@@ -1,0 +1,90 @@
+/* global document, MutationObserver */
+// How quick the bench is in a browser on a slow phone: script loaded, time from an answer to the next question, shifts.
+import { chromium } from '@playwright/test'
+import { spawn } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const port = 4176
+const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-bench-'))
+const server = spawn(process.execPath, ['dist-server/main.js'], {
+  env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
+  stdio: 'ignore',
+})
+const address = `http://127.0.0.1:${port}`
+for (
+  let i = 0;
+  i < 200 &&
+  !(await fetch(`${address}/api/health`).then(
+    (r) => r.ok,
+    () => false,
+  ));
+  i++
+)
+  await new Promise((r) => setTimeout(r, 100))
+const browser = await chromium.launch({
+  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  args: ['--no-sandbox', '--disable-gpu'],
+})
+const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(q * list.length))]
+try {
+  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
+  const cdp = await page.context().newCDPSession(page)
+  await cdp.send('Network.enable')
+  const scripts = new Map()
+  cdp.on(
+    'Network.responseReceived',
+    ({ requestId, response }) =>
+      /javascript/.test(response.mimeType) && scripts.set(requestId, { url: response.url, bytes: 0 }),
+  )
+  cdp.on(
+    'Network.loadingFinished',
+    ({ requestId, encodedDataLength }) => scripts.has(requestId) && (scripts.get(requestId).bytes = encodedDataLength),
+  )
+  await page.goto(`${address}/bench`)
+  await page.getByRole('button', { name: 'grass' }).first().waitFor()
+  await page.waitForTimeout(800)
+  const total = [...scripts.values()].reduce((n, s) => n + s.bytes, 0)
+  console.log(`script on first load of the bench: ${(total / 1024).toFixed(0)} kB as sent, ${scripts.size} files`)
+  for (const s of scripts.values()) console.log(`  ${s.url.split('/').pop()} ${(s.bytes / 1024).toFixed(1)} kB`)
+
+  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  const times = []
+  for (let run = 0; run < 12; run++) {
+    for (let k = 0; k < 5; k++) {
+      // From the click to the frame in which another question stands, measured inside the page.
+      const ms = await page.evaluate(
+        () =>
+          new Promise((done) => {
+            const heading = document.querySelector('#question')
+            const before = heading.textContent
+            const button = document.querySelector('section[aria-labelledby=question] ul button')
+            const from = performance.now()
+            const watch = new MutationObserver(() => {
+              const now = document.querySelector('#question')?.textContent
+              if (now && now !== before) {
+                watch.disconnect()
+                done(performance.now() - from)
+              }
+            })
+            watch.observe(document.body, { subtree: true, childList: true, characterData: true })
+            button.click()
+            setTimeout(() => (watch.disconnect(), done(null)), 3000)
+          }),
+      )
+      if (ms !== null) times.push(ms)
+      await page.waitForTimeout(150)
+    }
+    await page.getByRole('button', { name: 'New plant' }).click()
+    await page.waitForTimeout(200)
+  }
+  console.log(
+    `next question after an answer, 4x slower processor: median ${quantile(times, 0.5).toFixed(0)} ms, 95 % ${quantile(times, 0.95).toFixed(0)} ms, of ${times.length}`,
+  )
+} finally {
+  await browser.close()
+  server.kill('SIGTERM')
+  await new Promise((r) => server.once('exit', r))
+  rmSync(dataDir, { recursive: true, force: true })
+}

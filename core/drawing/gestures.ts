@@ -1,5 +1,5 @@
 import { leaf, oval } from './leafShape.ts'
-import { brush, circle, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
+import { brush, circle, closed, merged, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
 import type { Character } from '../naming/flora.ts'
 
 /** A fingertip from the right, its end at a point. */
@@ -99,8 +99,15 @@ const STEPS: Record<string, [string, string]> = {
 }
 const BY_EFFORT: Record<Character['effort'], [string, string]> = { glance: ['stand-back', 'several'], hand: ['pull-shoot', 'several'], lens: ['against-sky', 'lens-leaf'], dig: ['dig', 'several'] }
 
+const made = new Map<string, Drawing>()
+const once = (gesture: string): Drawing => {
+  const drawing = made.get(gesture) ?? merged(gestures[gesture]!())
+  made.set(gesture, drawing)
+  return drawing
+}
+
 /** Two drawn steps of how to look for a character. */
 export const lookSteps = (character: Character): [Drawing, Drawing] => {
   const [a, b] = STEPS[character.id] ?? BY_EFFORT[character.effort]
-  return [gestures[a]!(), gestures[b]!()]
+  return [once(a), once(b)]
 }

@@ -24,7 +24,7 @@ function states(upper: boolean): Record<string, () => Drawing> {
   }
   return {
     none: () => slice(() => [], upper, 50),
-    sparse: () => slice(hair(20, 2, [1.8, 1.3, 0.4]), upper, 23, 10),
+    sparse: () => slice(hair(27, 4, [3, 2.2, 0.6]), upper, 17, 9),
     'short-dense': () => slice(hair(11, 1, [1.5, 1.1, 0.4]), upper, 4.4),
     velvety: () => slice(hair(19, 0, [1.1, 0.9, 0.5]), upper, 2.4),
     long: () => slice(hair(42, 9, [1.5, 1.1, 0.4]), upper, 7.5),

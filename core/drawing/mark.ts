@@ -32,7 +32,7 @@ export type Drawing = Mark[]
 
 export type Point = [x: number, y: number]
 
-const n = (x: number) => Number(x.toFixed(2))
+const n = (x: number) => Math.round(x * 100) / 100
 const at = ([x, y]: Point) => `${n(x)} ${n(y)}`
 
 export const straight = (...points: Point[]): string => `M${points.map(at).join('L')}`

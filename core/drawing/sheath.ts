@@ -111,7 +111,7 @@ const sleeve = (row?: Row, edge = false): Drawing => {
 
 export const sheathHairs: Record<string, () => Drawing> = {
   none: () => sleeve(),
-  sparse: () => sleeve({ step: 21, long: 11, drop: -2, widths: [1.5, 1.1, 0.4] }),
+  sparse: () => sleeve({ step: 17, long: 14, drop: -3, widths: [2.4, 1.8, 0.5] }),
   'dense-soft': () => sleeve({ step: 4, long: 9, drop: 2, widths: [1.2, 0.9, 0.4] }),
   'long-shaggy': () => sleeve({ step: 7, long: 25, drop: 11, widths: [1.4, 1.1, 0.4] }),
   'stiff-out-standing': () => sleeve({ step: 9, long: 20, drop: -1, widths: [3, 1.8, 0.6] }),

@@ -38,7 +38,7 @@ const star: Hair = ([x, y], side) => {
 
 export const stemHairs: Record<string, () => Drawing> = {
   none: () => segment(),
-  sparse: () => haired(26, plainHair(11, -2), false),
+  sparse: () => haired(19, plainHair(17, -3, [2.8, 2, 0.5]), false),
   dense: () => haired(5, plainHair(8, -1)),
   'long-shaggy': () => haired(7, plainHair(27, 9)),
   'stiff-bristly': () => haired(12, ([x, y], side, i) => [brush([[x, y], [x + side * 9, y - 1], [x + side * (17 + (i % 2) * 3), y - 2]], [4.6, 2.4, 0.6]), { d: circle([x + side, y], 2.6), ink: 'brush' }]),

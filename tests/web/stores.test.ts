@@ -1,11 +1,14 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { emptySheet, useBench } from '@/web/bench/benchStore.ts'
+import type { Observation } from '@/core/naming/observation.ts'
+import { emptySheet, useBench, withAnswer } from '@/web/bench/benchStore.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 
 describe('a sheet of the bench', () => {
   const subject = 'loose'
   const sheet = () => useBench.getState().sheets[subject] ?? emptySheet
-  const { start, answer, remove, undo, clear, setContext } = useBench.getState()
+  const { start, remove, undo, clear, setContext, setText, open } = useBench.getState()
+  const answer = (to: string, o: Observation) =>
+    useBench.getState().answer(to, withAnswer(useBench.getState().sheets[to]?.answers ?? [], o))
   const characters = () => sheet().answers.map((a) => a.character)
 
   beforeEach(() => useBench.setState({ sheets: {} }))
@@ -42,6 +45,31 @@ describe('a sheet of the bench', () => {
     setContext(subject, { month: 6, stage: 'mown' })
     start(subject, { month: 4 })
     expect(sheet().context).toEqual({ month: 6, stage: 'mown' })
+  })
+
+  it('a new plant is a sheet of its own at the same place', () => {
+    start(subject, { region: 'cool-humid' })
+    setText(subject, { place: 'Mill Bank', note: 'by the gate' })
+    const before = sheet().id
+    clear(subject)
+    expect(sheet()).toMatchObject({ place: 'Mill Bank', note: '', context: { region: 'cool-humid' } })
+    expect(sheet().id).not.toBe(before)
+  })
+
+  it('a sheet that was opened keeps the id it came with', () => {
+    open(subject, { id: 'theirs', answers: [{ character: 'smell', states: ['minty'] }] })
+    start(subject, { month: 4 })
+    expect(sheet()).toMatchObject({ id: 'theirs', place: '' })
+    expect(characters()).toEqual(['smell'])
+  })
+
+  it('a sheet kept by an earlier version, without an id, gets one and loses nothing', () => {
+    const old = { context: { month: 5 }, answers: [{ character: 'smell', states: ['minty'] }], past: [] }
+    useBench.setState({ sheets: { [subject]: old as never } })
+    start(subject, {})
+    expect(sheet().id).not.toBe('')
+    expect(sheet().context).toEqual({ month: 5 })
+    expect(characters()).toEqual(['smell'])
   })
 })
 

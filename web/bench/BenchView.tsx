@@ -1,5 +1,5 @@
 import { inSentence } from '@/core/naming/verdict.ts'
-import { useDeferredValue, useEffect, useMemo, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
@@ -9,21 +9,23 @@ import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
 import { getUnknowns } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
+import { useStable } from '../parts/useStable.ts'
 import { answerWords, characterTitle, effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
-import { useBench, useSheet } from './benchStore.ts'
+import { useBench, useSheet, withAnswer } from './benchStore.ts'
 import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { QuestionPanel } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
-import { Specimen, SpecimenBeside, type SpecimenProps } from './Specimen.tsx'
+import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useBenchKeys } from './useBenchKeys.ts'
-import { useIdentification } from './useIdentification.ts'
-import { VerdictPanel, type VerdictProps } from './VerdictPanel.tsx'
+import { askEngine, useIdentification } from './useIdentification.ts'
+import { VerdictPanel } from './VerdictPanel.tsx'
 
 const nothingNext: NextCheck[] = []
+const ENGINE_PATIENCE_MS = 120
 
 interface Props {
   subject: string
@@ -43,7 +45,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     () => (upTo === sheet.answers.length ? sheet : { ...sheet, answers: sheet.answers.slice(0, upTo) }),
     [sheet, upTo],
   )
-  const { result, fresh } = useIdentification(shown)
+  const { result, fresh, of } = useIdentification(shown)
   const [asked, setAsked] = useState<string | null>(null)
   const [either, setEither] = useState<string[]>([])
   const [page, setPage] = useState(0)
@@ -62,9 +64,10 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
 
   const suggested = result?.next.find((n) => !sheet.answers.some((a) => a.character === n.character))
-  const current = characters.find((c) => c.id === (asked ?? suggested?.character ?? 'life.form'))!
+  // Until the next check is worked out the question just answered stays: a stale one would jump away under the thumb.
+  const waitingFor = fresh ? suggested?.character : sheet.answers.at(-1)?.character
+  const current = characters.find((c) => c.id === (asked ?? waitingFor ?? 'life.form'))!
   const stage = sheet.context.stage ?? 'vegetative'
-  const observed = new Set(sheet.answers.map((a) => a.character))
 
   const ask = (character: string | null) => {
     setAsked(character)
@@ -72,11 +75,20 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     setPage(0)
     setCounts(null)
   }
+  const working = useRef(false)
+  // The answer and what follows from it come up together: the page is drawn once. A slow engine is not waited for.
   const answer = (o: Observation) => {
-    bench.answer(subject, o)
-    setWritten('')
-    setReplayed(null)
-    ask(null)
+    if (working.current) return
+    working.current = true
+    const answers = withAnswer(sheet.answers, o)
+    const patience = new Promise((r) => setTimeout(r, ENGINE_PATIENCE_MS))
+    void Promise.race([askEngine(sheet.context, answers).catch(() => undefined), patience]).then(() => {
+      working.current = false
+      bench.answer(subject, answers)
+      setWritten('')
+      setReplayed(null)
+      ask(null)
+    })
   }
   const undo = () => {
     bench.undo(subject)
@@ -175,7 +187,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   })
 
   const top = result?.candidates[0]
-  const form = shown.answers.length > 0 && top ? byId.get(top.plant)?.form : undefined
+  const form = of.length > 0 && top ? byId.get(top.plant)?.form : undefined
   const tip: MidribTip | undefined =
     result?.verdict.kind === 'named'
       ? {
@@ -196,38 +208,23 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const name = top ? byId.get(top.plant)?.commonName : ''
 
   // The next question comes first; the drawings and what follows are redrawn when there is time for it.
-  const now = {
-    specimen: {
-      id: sheet.id,
-      form,
-      answers: shown.answers,
-      next: result?.next ?? nothingNext,
-      asked: current.id,
-      onAsk: ask,
-    } satisfies SpecimenProps,
-    verdict: result
-      ? ({
-          answers: shown.answers,
-          waiting,
-          onReopen: (u) =>
-            bench.open(subject, {
-              id: u.id,
-              context: u.context,
-              answers: u.observations,
-              place: u.place,
-              note: u.note,
-            }),
-          result,
-          stage,
-          observed,
-          compare,
-          onAsk: ask,
-          onWrite: write,
-          writeLabel: held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`,
-        } satisfies VerdictProps)
-      : null,
-  }
-  const later = useDeferredValue(now)
+  const onAsk = useStable(ask)
+  const onWrite = useStable(write)
+  const onReopen = useStable((u: UnknownPlant) =>
+    bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note }),
+  )
+  const writeLabel = held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`
+  const later = useDeferredValue(
+    useMemo(
+      () => ({
+        specimen: { id: sheet.id, form, answers: of, next: result?.next ?? nothingNext, asked: current.id },
+        verdict: result
+          ? { result, answers: of, observed: new Set(of.map((a) => a.character)), stage, writeLabel }
+          : null,
+      }),
+      [sheet.id, form, of, result, current.id, stage, writeLabel],
+    ),
+  )
 
   const left = (
     <>
@@ -284,7 +281,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         }}
       />
       <div className="mt-5">
-        <Specimen {...later.specimen} />
+        <Specimen {...later.specimen} onAsk={onAsk} />
       </div>
     </>
   )
@@ -314,7 +311,16 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           </button>
         </p>
       ) : null}
-      {later.verdict ? <VerdictPanel {...later.verdict} /> : null}
+      {later.verdict ? (
+        <VerdictPanel
+          {...later.verdict}
+          waiting={waiting}
+          compare={compare}
+          onAsk={onAsk}
+          onWrite={onWrite}
+          onReopen={onReopen}
+        />
+      ) : null}
       {round || sheet.answers.length === 0 ? null : (
         <>
           <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />

@@ -5,6 +5,7 @@ import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import type { Plant, Stage } from '@/core/naming/flora.ts'
 import { randomLcg } from 'd3-random'
+import type { Portrait } from '@/core/drawing/portrait/portrait.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import { answeredTraits, usualTraits } from '@/core/drawing/portrait/traits.ts'
 import type { Observation } from '@/core/naming/observation.ts'
@@ -83,6 +84,27 @@ function Why({
   )
 }
 
+const drawnBefore = new Map<string, Portrait>()
+
+/** Drawn once for each plant and what was seen otherwise than it mostly is: most answers are as the plant mostly is. */
+function possiblePortrait(plant: Plant, stage: Stage, answers: Observation[]): Portrait {
+  const [usual, seen] = [usualTraits(plant, stage), answeredTraits(answers)]
+  const other = Object.entries(seen.states).filter(([c, s]) => usual.states[c] !== undefined && usual.states[c] !== s)
+  const key = [
+    plant.id,
+    stage,
+    ...other.map(([c, s]) => `${c}=${s}`),
+    ...Object.entries(seen.sizes).map(([c, v]) => `${c}=${v}`),
+  ].join(' ')
+  const known = drawnBefore.get(key)
+  if (known) return known
+  const traits = { states: { ...usual.states, ...Object.fromEntries(other) }, sizes: { ...usual.sizes, ...seen.sizes } }
+  const portrait = portraitOf(plant.form, traits, randomLcg(seedOf(plant.id)))
+  if (drawnBefore.size > 300) drawnBefore.clear()
+  drawnBefore.set(key, portrait)
+  return portrait
+}
+
 /** A plant in the states still possible: as it mostly is, but what was seen as it was seen. */
 function Possible({
   plant,
@@ -95,11 +117,7 @@ function Possible({
   answers: Observation[]
   className: string
 }) {
-  const portrait = useMemo(() => {
-    const [usual, seen] = [usualTraits(plant, stage), answeredTraits(answers)]
-    const traits = { states: { ...usual.states, ...seen.states }, sizes: { ...usual.sizes, ...seen.sizes } }
-    return portraitOf(plant.form, traits, randomLcg(seedOf(plant.id)))
-  }, [plant, stage, answers])
+  const portrait = useMemo(() => possiblePortrait(plant, stage, answers), [plant, stage, answers])
   return <PortraitView portrait={portrait} insets={false} className={className} />
 }
 

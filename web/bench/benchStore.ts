@@ -24,7 +24,8 @@ interface BenchState {
   start: (subject: string, context: Context) => void
   setContext: (subject: string, context: Context) => void
   setText: (subject: string, text: Partial<Pick<Sheet, 'place' | 'note'>>) => void
-  answer: (subject: string, observation: Observation) => void
+  /** The answers with one more, or one changed; `withAnswer` makes them. */
+  answer: (subject: string, answers: Observation[]) => void
   remove: (subject: string, character: string) => void
   undo: (subject: string) => void
   /** A new plant, at the same place and time. */
@@ -42,6 +43,12 @@ const changed = (sheet: Sheet, answers: Observation[]): Sheet => ({
   past: [...sheet.past, sheet.answers],
 })
 
+/** Answers with one added, or put in place of the one there was to the same look. */
+export const withAnswer = (answers: Observation[], o: Observation): Observation[] => [
+  ...answers.filter((a) => a.character !== o.character),
+  o,
+]
+
 const fresh = (context: Context): Sheet => ({ ...emptySheet, id: crypto.randomUUID(), context })
 
 export const useBench = create<BenchState>()(
@@ -58,8 +65,7 @@ export const useBench = create<BenchState>()(
           ),
         setContext: (subject, context) => edit(subject, (sheet) => ({ ...sheet, context })),
         setText: (subject, text) => edit(subject, (sheet) => ({ ...sheet, ...text })),
-        answer: (subject, o) =>
-          edit(subject, (sheet) => changed(sheet, [...sheet.answers.filter((a) => a.character !== o.character), o])),
+        answer: (subject, answers) => edit(subject, (sheet) => changed(sheet, answers)),
         remove: (subject, character) =>
           edit(subject, (sheet) =>
             changed(

@@ -1,15 +1,42 @@
 import { useEffect, useState } from 'react'
 import type { Identification } from '@/core/naming/identify.ts'
+import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Stage } from '@/core/naming/flora.ts'
-import { namingWorker } from '../workers/namingWorker.ts'
+import { bookEdition, namingWorker } from '../workers/namingWorker.ts'
 import type { Sheet } from './benchStore.ts'
+
+interface Asked {
+  context: Context
+  edition: number
+  promise: Promise<Identification>
+  result?: Identification
+}
+const asked = new WeakMap<Observation[], Asked>()
+
+function known(context: Context, answers: Observation[]): Asked | undefined {
+  const before = asked.get(answers)
+  return before?.context === context && before.edition === bookEdition() ? before : undefined
+}
+
+/** Ask the engine; what was asked before of the same answers is not worked out again. */
+export function askEngine(context: Context, answers: Observation[]): Promise<Identification> {
+  const before = known(context, answers)
+  if (before) return before.promise
+  const promise = namingWorker().then((api) => api.identify(context, answers))
+  const entry: Asked = { context, edition: bookEdition(), promise }
+  asked.set(answers, entry)
+  return promise.then((result) => (entry.result = result))
+}
 
 /** What follows from a sheet, computed off the page's thread; the last answer stays until the next one is there. */
 export function useIdentification({ context, answers }: Sheet): {
   result: Identification | undefined
   fresh: boolean
+  /** The answers that the result follows from. */
+  of: Sheet['answers']
 } {
+  const ready = known(context, answers)?.result
   const [state, setState] = useState<{
     result: Identification
     of: Sheet['answers']
@@ -17,12 +44,15 @@ export function useIdentification({ context, answers }: Sheet): {
   }>()
   useEffect(() => {
     let current = true
-    void namingWorker()
-      .then((api) => api.identify(context, answers))
-      .then((r) => current && setState({ result: r, of: answers, under: context }))
+    void askEngine(context, answers).then((r) => current && setState({ result: r, of: answers, under: context }))
     return () => void (current = false)
   }, [context, answers])
-  return { result: state?.result, fresh: state?.of === answers && state.under === context }
+  if (ready) return { result: ready, fresh: true, of: answers }
+  return {
+    result: state?.result,
+    fresh: state?.of === answers && state.under === context,
+    of: state?.of ?? answers,
+  }
 }
 
 /** Looks that tell two plants apart, the best first. */

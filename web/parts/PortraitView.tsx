@@ -1,4 +1,4 @@
-import { useId, type KeyboardEvent } from 'react'
+import { memo, useId, type KeyboardEvent } from 'react'
 import { merged, type Drawing } from '@/core/drawing/mark.ts'
 import { dotted, known, type Inset, type Piece, type Portrait, type Traits } from '@/core/drawing/portrait/portrait.ts'
 
@@ -15,8 +15,9 @@ interface Props {
   onPart?: (piece: Piece) => void
 }
 
-const Marks = ({ marks }: { marks: Drawing }) =>
-  merged(marks).map((m, i) => <path key={i} d={m.d} className={`ink-${m.ink}`} />)
+const Marks = memo(({ marks }: { marks: Drawing }) =>
+  merged(marks).map((m, i) => <path key={i} d={m.d} className={`ink-${m.ink}`} />),
+)
 
 const pressed = (act: () => void) => (e: KeyboardEvent) => {
   if (e.key !== 'Enter' && e.key !== ' ') return

@@ -15,7 +15,13 @@ export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   return opened
 }
 
+let edition = 0
+
+/** Changes when the book does: what was worked out before does not hold for it. */
+export const bookEdition = (): number => edition
+
 /** Open the book anew, after a plant was added. */
 export async function reopenBook(): Promise<void> {
+  edition++
   if (opened) await (await opened).open(flora())
 }

@@ -61,7 +61,7 @@ describe('drawings of states', () => {
 
   it('has no drawing for a state or character it does not know', () => {
     expect(drawState('vernation', 'crumpled')).toBeUndefined()
-    expect(drawState('smell', 'minty')).toBeUndefined()
+    expect(drawState('aroma', 'minty')).toBeUndefined()
   })
 
   it('an absent ligule leaves out what the membrane shows', () => {

@@ -1,0 +1,72 @@
+import type { Drawing } from '@/core/drawing/mark.ts'
+
+const CELLS = 30
+
+/** Points of a path that is made of moves, lines and whole circles (two half arcs). */
+function pointsOf(d: string): [number, number][][] {
+  const parts = d.match(/[MLAZ][^MLAZ]*/g) ?? []
+  const out: [number, number][][] = []
+  let line: [number, number][] = []
+  for (const part of parts) {
+    const numbers = (part.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number)
+    if (part[0] === 'M') {
+      line = [[numbers[0]!, numbers[1]!]]
+      out.push(line)
+    } else if (part[0] === 'L') line.push([numbers[0]!, numbers[1]!])
+    else if (part[0] === 'A') {
+      const [x0, y0] = line.at(-1)!
+      const [rx, ry, , , , x, y] = numbers as [number, number, number, number, number, number, number]
+      const [cx, cy] = [(x0 + x) / 2, (y0 + y) / 2]
+      const from = Math.atan2((y0 - cy) / ry, (x0 - cx) / rx)
+      for (let i = 1; i <= 16; i++) {
+        const a = from + (i / 16) * Math.PI
+        line.push([cx + rx * Math.cos(a), cy + ry * Math.sin(a)])
+      }
+    } else if (line.length > 0) line.push(line[0]!)
+  }
+  return out
+}
+
+/** True where a point lies inside a closed line (even-odd). */
+function inside(line: [number, number][], x: number, y: number): boolean {
+  let is = false
+  for (let i = 0, j = line.length - 1; i < line.length; j = i++) {
+    const [xi, yi] = line[i]!
+    const [xj, yj] = line[j]!
+    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) is = !is
+  }
+  return is
+}
+
+const strokes = new Set(['line', 'fine', 'dotted', 'purpleLine', 'pinkLine', 'soil'])
+
+/** What ink lies on top in each cell of a coarse grid over the box: what an eye makes out at a small size. */
+export function raster(drawing: Drawing): string[] {
+  const grid = new Array<string>(CELLS * CELLS).fill('')
+  const cell = (x: number, y: number) => Math.floor((y / 100) * CELLS) * CELLS + Math.floor((x / 100) * CELLS)
+  for (const { d, ink } of drawing)
+    for (const line of pointsOf(d)) {
+      if (strokes.has(ink)) {
+        for (let i = 1; i < line.length; i++) {
+          const [[ax, ay], [bx, by]] = [line[i - 1]!, line[i]!]
+          const steps = Math.ceil(Math.hypot(bx - ax, by - ay))
+          for (let s = 0; s <= steps; s++) {
+            const [x, y] = [ax + ((bx - ax) * s) / (steps || 1), ay + ((by - ay) * s) / (steps || 1)]
+            if (x >= 0 && y >= 0 && x < 100 && y < 100) grid[cell(x, y)] = ink
+          }
+        }
+        continue
+      }
+      for (let r = 0; r < CELLS; r++)
+        for (let c = 0; c < CELLS; c++)
+          if (inside(line, ((c + 0.5) * 100) / CELLS, ((r + 0.5) * 100) / CELLS)) grid[r * CELLS + c] = ink
+    }
+  return grid
+}
+
+/** Share of the inked cells in which two drawings differ. */
+export function difference(a: Drawing, b: Drawing): number {
+  const [one, two] = [raster(a), raster(b)]
+  const inked = one.filter((x, i) => x !== '' || two[i] !== '').length
+  return one.filter((x, i) => x !== two[i]).length / inked
+}

@@ -141,6 +141,28 @@ const shots = {
   },
   'plant-book': { size: desktop, go: (p) => p.goto(`${address}/plants`) },
   plant: { size: desktop, full: true, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },
+  'bench-dusk': {
+    size: desktop,
+    mode: 'dusk',
+    go: async (p) => {
+      await p.goto(`${address}/bench`)
+      await p.getByRole('heading', { level: 1 }).waitFor()
+      await answers(p, carrot.slice(0, 2))
+      await p.getByRole('button', { name: 'Look at the leaf' }).focus()
+      await p.keyboard.press('Enter')
+      await p.locator('#specimen').scrollIntoViewIfNeeded()
+    },
+  },
+  'specimen-sheet': {
+    size: desktop,
+    full: true,
+    go: async (p) => {
+      await p.goto(`${address}/bench`)
+      await p.getByRole('heading', { level: 1 }).waitFor()
+      await answers(p, carrot)
+      await p.getByRole('link', { name: 'Print the sheet' }).click()
+    },
+  },
   compare: {
     size: desktop,
     go: (p) => p.goto(`${address}/compare?plants=tall-fescue,meadow-fescue,perennial-ryegrass`),

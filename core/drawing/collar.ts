@@ -1,4 +1,4 @@
-import { brush, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
+import { along, brush, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
 
 /** The leaf joint laid open, seen from the inside: blade above, sheath below, the ligule standing between. */
 const JOINT = 60
@@ -28,8 +28,9 @@ const hairs = (from: number, long: number, count: number): Drawing =>
     return brush([[x, from], [x + lean * 0.5, from - h * 0.6], [x + lean * 1.3, from - h]], [1.5, 1.1, 0.4])
   })
 
-function membrane(top: Point[]): Drawing {
-  const outline: Point[] = [[LEFT + 1, JOINT], ...top, [RIGHT - 1, JOINT], [50, JOINT + 3]]
+/** A membrane with its upper edge through the given points: a smooth one, or one with corners. */
+function membrane(top: Point[], corners = false): Drawing {
+  const outline: Point[] = [[LEFT + 1, JOINT], ...(corners ? top : along([[LEFT + 1, JOINT], ...top, [RIGHT - 1, JOINT]])), [RIGHT - 1, JOINT], [50, JOINT + 3]]
   return [{ d: closed(...outline), ink: 'paper' }, { d: closed(...outline), ink: 'line' }]
 }
 
@@ -41,11 +42,11 @@ export const liguleType: Record<string, () => Drawing> = {
 }
 
 export const liguleShape: Record<string, () => Drawing> = {
-  'flat-topped': () => [...openedLeaf(), ...membrane([[28, 42], [72, 42]]), ...jointLine()],
+  'flat-topped': () => [...openedLeaf(), ...membrane([[28, 42], [72, 42]], true), ...jointLine()],
   rounded: () => [...openedLeaf(), ...membrane([[30, 46], [38, 37], [50, 33], [62, 37], [70, 46]]), ...jointLine()],
   pointed: () => [...openedLeaf(), ...membrane([[36, 44], [50, 18], [64, 44]]), ...jointLine()],
-  ragged: () => [...openedLeaf(), ...membrane([[29, 40], [33, 32], [36, 41], [41, 29], [45, 37], [50, 27], [54, 38], [59, 30], [62, 41], [67, 33], [71, 42]]), ...jointLine()],
-  'toothed-or-notched': () => [...openedLeaf(), ...membrane([[29, 44], [32, 34], [36, 43], [41, 33], [50, 31], [59, 33], [64, 43], [68, 34], [71, 44]]), ...jointLine()],
+  ragged: () => [...openedLeaf(), ...membrane([[29, 40], [33, 32], [36, 41], [41, 29], [45, 37], [50, 27], [54, 38], [59, 30], [62, 41], [67, 33], [71, 42]], true), ...jointLine()],
+  'toothed-or-notched': () => [...openedLeaf(), ...membrane([[29, 44], [32, 34], [36, 43], [41, 33], [50, 31], [59, 33], [64, 43], [68, 34], [71, 44]], true), ...jointLine()],
 }
 
 /**
@@ -58,7 +59,7 @@ export function liguleToScale(heightMm: number, perMm: number): Drawing {
   const h = Math.min(54, heightMm * perMm)
   return [
     ...openedLeaf(),
-    ...membrane([[28, JOINT - h * 0.85], [40, JOINT - h], [60, JOINT - h], [72, JOINT - h * 0.85]]),
+    ...membrane([[28, JOINT - h * 0.85], [40, JOINT - h], [60, JOINT - h], [72, JOINT - h * 0.85]], true),
     ...jointLine(),
   ]
 }

@@ -1,5 +1,5 @@
 import type { Plant, Stage } from '../naming/flora.ts'
-import { brush, closed, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
+import { along, brush, closed, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
 import type { Traits } from './portrait/portrait.ts'
 import { usualTraits } from './portrait/traits.ts'
 
@@ -31,7 +31,8 @@ function ligule(type: string, half: number, heightUnits: number, shape: string):
   if (type === 'absent') return []
   if (type === 'hairs') return hairs(half, JOINT, Math.max(5, heightUnits))
   const high = type === 'fringed-membrane' ? heightUnits * 0.6 : heightUnits
-  const top = (tops[shape] ?? tops.rounded!).map(([x, y]): Point => [50 + x * half, JOINT - high * y])
+  const points = (tops[shape] ?? tops.rounded!).map(([x, y]): Point => [50 + x * half, JOINT - high * y])
+  const top = shape === 'rounded' || shape === 'pointed' ? along(points) : points
   const outline = closed([50 - half, JOINT], ...top, [50 + half, JOINT], [50, JOINT + 2])
   const membrane: Mark[] = [{ d: outline, ink: 'paper' }, { d: outline, ink: 'line' }]
   return type === 'fringed-membrane'

@@ -94,6 +94,11 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     bench.undo(subject)
     ask(null)
   }
+  const takeAway = (character: string) => {
+    bench.remove(subject, character)
+    setReplayed(null)
+    ask(null)
+  }
   const toggleEither = (state: string) =>
     setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
   const count = (state: string) => setCounts((c) => ({ ...c, [state]: (c?.[state] ?? 0) + 1 }))
@@ -275,11 +280,31 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         onCount={count}
         onPulled={pulled}
         specimen=<SpecimenBeside id={later.specimen.id} form={later.specimen.form} answers={later.specimen.answers} />
-        onRemove={() => {
-          bench.remove(subject, current.id)
-          ask(null)
-        }}
+        onRemove={() => takeAway(current.id)}
       />
+      {sheet.answers.length > 0 ? (
+        <ul aria-label="Seen so far" className="mt-3 flex flex-wrap gap-1.5 min-[901px]:hidden">
+          {sheet.answers.map((a) => (
+            <li key={a.character} className="flex rounded-xl border border-rule bg-sheet">
+              <button
+                type="button"
+                className="min-h-11 py-1 pl-3 text-left leading-tight"
+                onClick={() => ask(a.character)}
+              >
+                {characterTitle(characters, a.character)} <b>{answerWords(a)}</b>
+              </button>
+              <button
+                type="button"
+                aria-label={`Take away ${characterTitle(characters, a.character)}`}
+                className="min-h-11 min-w-11"
+                onClick={() => takeAway(a.character)}
+              >
+                ×
+              </button>
+            </li>
+          ))}
+        </ul>
+      ) : null}
       <div className="mt-5">
         <Specimen {...later.specimen} onAsk={onAsk} />
       </div>
@@ -343,6 +368,8 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         detail: answerWords(a),
         onPress: () => ask(a.character),
         pressLabel: `Change ${characterTitle(characters, a.character)}: ${answerWords(a)}`,
+        onRemove: () => takeAway(a.character),
+        removeLabel: `Take away ${characterTitle(characters, a.character)}`,
       }))}
     />
   )

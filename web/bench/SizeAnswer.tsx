@@ -80,7 +80,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
             onChange={(e) => setText(e.target.value)}
             className="mt-3 h-11 w-full accent-culm"
           />
-          <svg viewBox="0 0 300 26" className="-mt-2 w-full" aria-hidden>
+          <svg viewBox="0 0 308 26" className="-mt-2 w-full" aria-hidden>
             {Array.from({ length: 11 }, (_, i) => (
               <g key={i}>
                 <path d={`M${6 + i * 28.8} 0V9`} className="ink-line" />

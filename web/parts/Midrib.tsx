@@ -7,6 +7,9 @@ export interface MidribNode {
   /** Pressing the node goes back to this step. */
   onPress?: () => void
   pressLabel?: string
+  /** Takes this step back out. */
+  onRemove?: () => void
+  removeLabel?: string
 }
 
 export interface MidribTip {
@@ -84,6 +87,16 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
       ) : (
         <div className="px-1.5 py-1">{text}</div>
       )}
+      {node.onRemove ? (
+        <button
+          type="button"
+          aria-label={node.removeLabel}
+          className="min-h-11 min-w-8 shrink-0 rounded-lg text-ink-soft hover:bg-culm/10"
+          onClick={node.onRemove}
+        >
+          ×
+        </button>
+      ) : null}
     </li>
   )
 }

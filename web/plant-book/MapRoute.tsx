@@ -47,7 +47,7 @@ function lay(plants: Plant[], near: Map<string, Neighbour[]>): Map<string, Spot>
     .force('y', forceY<Spot>(HIGH / 2).strength(0.045))
     .stop()
     .tick(320)
-  const margin = 60
+  const margin = 90
   const [x0, x1] = [Math.min(...spots.map((s) => s.x)), Math.max(...spots.map((s) => s.x))]
   const [y0, y1] = [Math.min(...spots.map((s) => s.y)), Math.max(...spots.map((s) => s.y))]
   for (const s of spots) {
@@ -62,8 +62,8 @@ function labelled(spots: Spot[], first: Set<string>, names: Map<string, string>)
   const taken: { x: number; y: number; w: number }[] = []
   const out = new Map<string, number>()
   for (const s of [...spots].sort((a, b) => Number(first.has(b.id)) - Number(first.has(a.id)))) {
-    const w = names.get(s.id)!.length * 6.6 + 6
-    const free = (y: number) => !taken.some((t) => Math.abs(t.y - y) < 15 && Math.abs(t.x - s.x) < (t.w + w) / 2)
+    const w = names.get(s.id)!.length * 7.6 + 6
+    const free = (y: number) => !taken.some((t) => Math.abs(t.y - y) < 17 && Math.abs(t.x - s.x) < (t.w + w) / 2)
     const y = [s.y + 21, s.y - 12].find(free)
     if (y === undefined) continue
     taken.push({ x: s.x, y, w })
@@ -97,7 +97,20 @@ export function Component() {
   const plant = picked ? byId.get(picked) : undefined
   const kin = (picked && near?.get(picked)) || []
   const lit = new Set([...(picked ? [picked] : []), ...kin.map((k) => k.plant)])
-  const names = useMemo(() => new Map(plants.map((p) => [p.id, p.commonName.replace(/ \(.*/, '')])), [plants])
+  const names = useMemo(
+    () =>
+      new Map(
+        plants.map((p) => [
+          p.id,
+          p.commonName
+            .replace(' (forage type)', '')
+            .replace(' (turf type)', ', turf')
+            .replace('White clover (large Ladino type)', 'Ladino clover')
+            .replace(/ \(.*/, ''),
+        ]),
+      ),
+    [plants],
+  )
   const named = spots ? labelled([...spots.values()], lit, names) : new Map<string, number>()
   const check = (a: Plant, b: string) =>
     a.lookalikes.find((l) => l.plant === b)?.check ?? byId.get(b)?.lookalikes.find((l) => l.plant === a.id)?.check
@@ -173,7 +186,7 @@ export function Component() {
                         x={s.x}
                         y={named.get(p.id)}
                         textAnchor="middle"
-                        className={`fill-ink text-[13px] ${lit.has(p.id) ? 'font-bold' : ''}`}
+                        className={`fill-ink text-[15px] ${lit.has(p.id) ? 'font-bold' : ''}`}
                       >
                         {names.get(p.id)}
                       </text>

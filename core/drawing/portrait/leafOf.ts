@@ -117,7 +117,7 @@ export function leafletOf({ states }: Traits, at: Point, degrees: number, long: 
     marks.push({ d: closed(...on([...arm(0.36, 0.74), ...arm(0.5, 0.88).reverse()])), ink: 'paper' }, { d: smooth(on(arm(0.36, 0.74))), ink: 'fine' })
   }
   if (mark === 'dark-flecks' || mark === 'pale-v-and-flecks') for (const [t, k] of [[0.3, 0.3], [0.4, -0.4], [0.55, 0.5], [0.6, -0.2], [0.5, 0.05]] as const) marks.push({ d: circle(on([[long * t, half * k]])[0]!, Math.max(0.5, long * 0.035)), ink: 'purple' })
-  const small = long < 12
+  const small = long < 16
   marks.push({ d: closed(...outline), ink: small ? 'fine' : 'line' })
   if (!small || long > 8) marks.push(brush(on([[0, 0], [long * 0.5, 0], [long * 0.92, 0]]), [long * 0.035 + 0.3, long * 0.03, 0.3]))
   if (detail && long > 14) {

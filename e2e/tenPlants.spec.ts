@@ -27,8 +27,7 @@ async function byKeys(page: Page, title: string, answer: string) {
 
 /** Touch a part of the drawn plant, choose the look among those it offers, and touch the drawn answer. */
 async function byParts(page: Page, part: string, title: string, answer: string) {
-  await page.getByRole('button', { name: `Look at the ${part}` }).focus()
-  await page.keyboard.press('Enter')
+  await page.getByRole('button', { name: `Look at the ${part}` }).press('Enter')
   await page.getByText(`On the ${part}:`).waitFor()
   await page.getByRole('button', { name: new RegExp(`^${title}(?! [a-z])`) }).click()
   await page.getByRole('button', { name: new RegExp(`^[0-9]?\\s*${answer}\\s*[0-9]?$`) }).click()

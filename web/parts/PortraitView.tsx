@@ -68,11 +68,13 @@ export function PortraitView({ portrait, label, className, insets = true, traits
       {portrait.pieces.map((piece, i) => {
         const marks = traits && !known(piece, traits) ? dotted(piece.marks) : piece.marks
         // A part drawn in many pieces is one stop of the tab key.
-        const first = portrait.pieces.findIndex((p) => p.part === piece.part) === i
+        const before = portrait.pieces.slice(0, i).filter((p) => p.part === piece.part).length
+        const first = before === 0
         const act = () => onPart?.(piece)
         return (
           <g
-            key={i}
+            // The same part stays the same node while the plant grows, so that it keeps the focus.
+            key={`${piece.part} ${before}`}
             transform={piece.transform}
             {...(touchable
               ? {

@@ -2,6 +2,14 @@ import normalCdf from '@stdlib/stats-base-dists-normal-cdf'
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
 import type { Interval } from './clusterRatio.ts'
 
+export interface BootstrapOptions {
+  resamples?: number
+  conf?: number
+  /** Told how far it is, 0 to 1; stops the work by returning false. */
+  progress?: (share: number) => boolean
+}
+const goOn = (): boolean => true
+
 export interface Bootstrapped {
   estimate: number
   /** Standard deviation of the resampled estimates. */
@@ -26,7 +34,6 @@ function quantile(sorted: Float64Array, p: number): number {
  * @param hits of each stop
  * @param points of each stop
  * @param random uniform 0 to 1, seeded
- * @param options resamples, confidence, and what is told how far it is (0 to 1) and may stop it by returning false
  * @returns undefined where it was stopped
  * @throws RangeError fewer than two stops, or lists of unequal length
  */
@@ -34,7 +41,7 @@ export function bootstrapRatio(
   hits: readonly number[],
   points: readonly number[],
   random: () => number,
-  { resamples = 10_000, conf = 0.95, progress = (_: number): boolean => true } = {},
+  { resamples = 10_000, conf = 0.95, progress = goOn }: BootstrapOptions = {},
 ): Bootstrapped | undefined {
   const m = hits.length
   if (m < 2 || points.length !== m) throw new RangeError('resampling needs two stops or more')

@@ -3,8 +3,8 @@ export const DRY_WEIGHT_MULTIPLIERS = [0.7019, 0.2108, 0.0873] as const
 
 /**
  * What becomes of the ranks that a frame of one or two species leaves unfilled (Jones & Hargreaves 1979 and later use):
- * the first takes the third's as well; it takes the second's, and the other species the third; ranks 1 and 2 are scaled to sum to 1; or they are left out, and
- * the shares of the whole sum to less than 1.
+ * of two species the first takes rank 3 as well; or it takes ranks 1 and 2 and the other rank 3; or ranks 1 and 2 are
+ * scaled to sum to 1; or they are left out, and the shares of the whole sum to less than 1.
  */
 export const fewSpeciesConventions = ['first-takes-third', 'first-takes-second', 'scaled', 'left-out'] as const
 export type FewSpecies = (typeof fewSpeciesConventions)[number]

@@ -1,6 +1,7 @@
 import { quantileSorted } from 'd3-array'
+import { randomNormal } from 'd3-random'
 import type { Plant } from '../naming/flora.ts'
-import { amountsAt, type NamedLetters, type StopTally } from '../survey/tally.ts'
+import { tallied, type NamedLetters, type StopTally, type Tallied } from '../survey/tally.ts'
 import type { Taxon } from '../survey/taxon.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
@@ -29,6 +30,48 @@ export interface MixtureFeed {
 
 const DRAWS = 2000
 
+/** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
+export const MANY_STOPS = 300
+
+/** Sums of each plant over stops drawn again with replacement. */
+export function drawStops(rows: readonly number[][], random: () => number): () => number[] {
+  return () => {
+    const sums = rows[0]!.map(() => 0)
+    for (let s = 0; s < rows.length; s++) {
+      const row = rows[Math.floor(random() * rows.length)]!
+      for (let j = 0; j < row.length; j++) sums[j]! += row[j]!
+    }
+    return sums
+  }
+}
+
+/**
+ * The same sums by the central limit theorem: normal with the mean and covariance that drawing stops again has, plants
+ * that grow together moving together (by the Cholesky factor). Sums below 0 are taken as 0.
+ */
+export function drawSums(rows: readonly number[][], random: () => number): () => number[] {
+  const m = rows.length
+  const p = rows[0]!.length
+  const mean = rows[0]!.map((_, j) => rows.reduce((s, row) => s + row[j]!, 0) / m)
+  const factor = mean.map(() => new Float64Array(p))
+  for (let i = 0; i < p; i++)
+    for (let j = 0; j <= i; j++) {
+      let sum = 0
+      for (const row of rows) sum += (row[i]! - mean[i]!) * (row[j]! - mean[j]!)
+      for (let k = 0; k < j; k++) sum -= factor[i]![k]! * factor[j]![k]!
+      factor[i]![j] = i === j ? Math.sqrt(Math.max(0, sum)) : factor[j]![j]! > 0 ? sum / factor[j]![j]! : 0
+    }
+  const normal = randomNormal.source(random)(0, 1)
+  return () => {
+    const z = mean.map(() => normal())
+    return mean.map((mu, i) => {
+      let sum = m * mu
+      for (let k = 0; k <= i; k++) sum += factor[i]![k]! * z[k]!
+      return Math.max(0, sum)
+    })
+  }
+}
+
 const between = ([low, high]: [number, number], u: number) => low + (high - low) * u
 
 function summary(draws: number[]): Estimate {
@@ -45,6 +88,8 @@ function summary(draws: number[]): Estimate {
  * Shares of hits stand for shares of dry matter: a stated approximation, for a clip or a dry-weight rank would be
  * needed to do better. Bare ground, litter and plants without values are left out and named.
  *
+ * Many stops (300 and more) are drawn by the normal distribution of their sums.
+ *
  * @param random uniform 0 to 1; a seeded source gives the same answer twice
  * @returns undefined when no plant with a known value was met
  */
@@ -55,24 +100,32 @@ export function mixtureFeed(
   growth: Growth,
   random: () => number,
 ): MixtureFeed | undefined {
-  const sums = stops.map((s) => amountsAt(s, named)).filter((m) => m.size > 0)
-  const met = [...new Set(sums.flatMap((m) => [...m.keys()]))].filter((t) => t !== 'bare' && t !== 'litter')
+  return mixtureFeedOf(tallied(stops, named), plants, growth, random)
+}
+
+/** The same from amounts put together before. */
+export function mixtureFeedOf(
+  { taxa, amounts }: Tallied,
+  plants: Map<string, Plant>,
+  growth: Growth,
+  random: () => number,
+): MixtureFeed | undefined {
+  const met = taxa.filter((t) => t !== 'bare' && t !== 'litter')
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
   if (valued.length === 0) return undefined
-  const amount = (list: Taxon[]) => sums.reduce((s, m) => s + list.reduce((a, t) => a + (m.get(t) ?? 0), 0), 0)
-  const rows = sums.map((m) => valued.map((t) => m.get(t) ?? 0))
+  const of = (t: Taxon) => amounts[taxa.indexOf(t)]!
+  const amount = (list: Taxon[]) => list.reduce((s, t) => s + of(t).reduce((a, n) => a + n, 0), 0)
+  const columns = valued.map(of)
+  const rows = Array.from(columns[0]!, (_, i) => columns.map((c) => c[i]!))
   const feeds = valued.map((t) => plants.get(t)!.feed![growth])
 
   const cp: number[] = []
   const adf: number[] = []
   const ndf: number[] = []
   const rfv: number[] = []
+  const drawn = rows.length < MANY_STOPS ? drawStops(rows, random) : drawSums(rows, random)
   for (let d = 0; d < DRAWS; d++) {
-    const weights = valued.map(() => 0)
-    for (let s = 0; s < rows.length; s++) {
-      const row = rows[Math.floor(random() * rows.length)]!
-      for (let j = 0; j < row.length; j++) weights[j]! += row[j]!
-    }
+    const weights = drawn()
     const total = weights.reduce((a, b) => a + b, 0)
     if (total === 0) continue
     let c = 0

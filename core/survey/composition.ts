@@ -2,7 +2,7 @@ import type { Plant } from '../naming/flora.ts'
 import { clusterRatio, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
 import { clopperPearson } from './proportionIntervals.ts'
-import { amountsAt, type NamedLetters, type StopTally } from './tally.ts'
+import { tallied, type NamedLetters, type StopTally, type Tallied } from './tally.ts'
 import { groupOf, groups, type Group, type Taxon } from './taxon.ts'
 
 export interface Share {
@@ -68,36 +68,40 @@ export function composition(
   named: NamedLetters,
   plants: Map<string, Plant>,
 ): Composition | undefined {
-  const sums = stops.map((s) => amountsAt(s, named)).filter((m) => m.size > 0)
-  if (sums.length === 0) return undefined
-  const totals = sums.map((m) => [...m.values()].reduce((a, b) => a + b, 0))
-  const whole = stops.every((s) => s.hits.every((h) => Number.isInteger(h.amount)))
-  const taxa = [...new Set(sums.flatMap((m) => [...m.keys()]))]
-  const counts = (of: (m: Map<Taxon, number>) => number) => sums.map((m, i) => ({ hits: of(m), points: totals[i]! }))
+  return compositionOf(tallied(stops, named), plants)
+}
 
-  const list = taxa.map((taxon): TaxonShare => {
-    const here = counts((m) => m.get(taxon) ?? 0)
+/** The same from amounts put together before. */
+export function compositionOf(
+  { taxa, amounts: perTaxon, totals, whole }: Tallied,
+  plants: Map<string, Plant>,
+): Composition | undefined {
+  if (totals.length === 0) return undefined
+  const counts = (hits: Float64Array) => Array.from(totals, (points, i) => ({ hits: hits[i]!, points }))
+
+  const list = taxa.map((taxon, j): TaxonShare => {
+    const here = perTaxon[j]!
     return {
       taxon,
       group: groupOf(taxon, plants),
-      hits: here.reduce((s, c) => s + c.hits, 0),
-      stopsWith: here.filter((c) => c.hits > 0).length,
-      ...share(here, whole),
+      hits: here.reduce((s, n) => s + n, 0),
+      stopsWith: here.reduce((s, n) => s + (n > 0 ? 1 : 0), 0),
+      ...share(counts(here), whole),
     }
   })
-  list.sort((a, b) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1))
-
+  const together = (group: Group): Float64Array => {
+    const sum = new Float64Array(totals.length)
+    list.forEach((t, j) => {
+      if (t.group === group) for (let i = 0; i < sum.length; i++) sum[i]! += perTaxon[j]![i]!
+    })
+    return sum
+  }
   const present = groups.filter((g) => list.some((t) => t.group === g))
-  const byGroup = present.map((group) => ({
-    group,
-    ...share(
-      counts((m) => [...m].reduce((s, [t, n]) => s + (groupOf(t, plants) === group ? n : 0), 0)),
-      whole,
-    ),
-  }))
+  const byGroup = present.map((group) => ({ group, ...share(counts(together(group)), whole) }))
+  list.sort((a, b) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1))
   const amounts = list.filter((t) => t.group !== 'ground').map((t) => t.hits)
   return {
-    stops: sums.length,
+    stops: totals.length,
     total: totals.reduce((a, b) => a + b, 0),
     taxa: list,
     byGroup,

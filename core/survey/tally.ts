@@ -29,3 +29,30 @@ export function amountsAt(stop: StopTally, named: NamedLetters): Map<Taxon, numb
   }
   return sums
 }
+
+/** Amounts of all stops at which anything was counted: what the figures of a round are made from, put together once. */
+export interface Tallied {
+  taxa: Taxon[]
+  /** Amount of each taxon at each stop, in the order of `taxa`. */
+  amounts: Float64Array[]
+  totals: Float64Array
+  /** True where every amount is a whole number. */
+  whole: boolean
+}
+
+export function tallied(stops: StopTally[], named: NamedLetters): Tallied {
+  const sums = stops.map((s) => amountsAt(s, named)).filter((m) => m.size > 0)
+  const index = new Map<Taxon, number>()
+  for (const m of sums) for (const taxon of m.keys()) if (!index.has(taxon)) index.set(taxon, index.size)
+  const amounts = Array.from(index, () => new Float64Array(sums.length))
+  const totals = new Float64Array(sums.length)
+  let whole = true
+  sums.forEach((m, i) => {
+    for (const [taxon, n] of m) {
+      amounts[index.get(taxon)!]![i] = n
+      totals[i]! += n
+      whole &&= Number.isInteger(n)
+    }
+  })
+  return { taxa: [...index.keys()], amounts, totals, whole }
+}

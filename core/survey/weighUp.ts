@@ -1,9 +1,9 @@
-import { mixtureFeed, type Growth, type MixtureFeed } from '../feed/mixtureFeed.ts'
+import { mixtureFeedOf, type Growth, type MixtureFeed } from '../feed/mixtureFeed.ts'
 import { harmFindings, type HarmFindings } from '../harm/harmFindings.ts'
 import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
-import { composition, type Composition } from './composition.ts'
-import type { NamedLetters } from './tally.ts'
+import { compositionOf, type Composition } from './composition.ts'
+import { tallied, type NamedLetters } from './tally.ts'
 
 export interface WeighUp {
   composition: Composition
@@ -24,9 +24,10 @@ export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
  */
 export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
   const named = namedLetters(round)
-  const made = composition(round.stops, named, plants)
+  const together = tallied(round.stops, named)
+  const made = compositionOf(together, plants)
   if (!made) return undefined
-  const feed = (growth: Growth) => mixtureFeed(round.stops, named, plants, growth, random())
+  const feed = (growth: Growth) => mixtureFeedOf(together, plants, growth, random())
   return {
     composition: made,
     harm: harmFindings(made, plants, round.method === 'step-points' ? 'points' : 'cover', round.paddock.region),

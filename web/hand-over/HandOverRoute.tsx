@@ -1,17 +1,9 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import type { Round } from '@/core/records/round.ts'
-import { weighUp } from '@/core/survey/weighUp.ts'
-import { getRound } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
-import { useFlora } from '../stores/floraStore.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
-import { seeded } from '../weigh-up/WeighUpRoute.tsx'
+import { weighedRound } from '../weigh-up/WeighUpRoute.tsx'
 import { ClientPage } from './ClientPage.tsx'
 
-export async function loader({ params }: LoaderFunctionArgs): Promise<Round> {
-  await useOutbox.getState().drain()
-  return getRound(params.id!)
-}
+export const loader = ({ params }: LoaderFunctionArgs) => weighedRound(params.id!)
 
 const files = [
   { name: 'composition.csv', says: 'Shares with intervals, for a spreadsheet' },
@@ -21,9 +13,7 @@ const files = [
 
 /** What the client keeps: the page on the right, what can be taken along on the left. */
 export function Component() {
-  const round = useLoaderData<typeof loader>()
-  const byId = useFlora((s) => s.byId)
-  const weighed = weighUp(round, byId, seeded)
+  const { round, weighed } = useLoaderData<typeof loader>()
   return (
     <Leaf
       names={{ left: 'Take along', right: 'The page' }}

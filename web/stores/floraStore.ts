@@ -12,14 +12,23 @@ interface FloraState {
   reload: () => Promise<void>
 }
 
+/** One reading for all who ask while it is under way. */
+let loading: Promise<void> | undefined
+
 /** The plant book, read once and kept for the visit. */
 export const useFlora = create<FloraState>()((set, get) => ({
   characters: [],
   plants: [],
   groups: [],
   byId: new Map(),
-  load: async () => {
-    if (get().plants.length === 0) await get().reload()
+  load: () => {
+    loading ??= get()
+      .reload()
+      .catch((e: unknown) => {
+        loading = undefined
+        throw e
+      })
+    return loading
   },
   reload: async () => {
     const [characters, plants, groups] = await Promise.all([getCharacters(), getPlants(), getGroups()])

@@ -1,22 +1,22 @@
-import { randomLcg } from 'd3-random'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { weighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { getRound } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { weigh } from '../workers/weighingWorker.ts'
 import { WeighUpView } from './WeighUpView.tsx'
 
-export async function loader({ params }: LoaderFunctionArgs): Promise<Round> {
-  await useOutbox.getState().drain()
-  return getRound(params.id!)
+/** A round as the server has it once all that waits is sent, with its figures. */
+export async function weighedRound(id: string): Promise<{ round: Round; weighed: WeighUp | undefined }> {
+  await Promise.all([useOutbox.getState().drain(), useFlora.getState().load()])
+  const round = await getRound(id)
+  return { round, weighed: await weigh(round) }
 }
 
-/** A fixed seed: the same counts always show the same figures. */
-export const seeded = () => randomLcg(1)
+export const loader = ({ params }: LoaderFunctionArgs) => weighedRound(params.id!)
 
 export function Component() {
-  const round = useLoaderData<typeof loader>()
-  const byId = useFlora((s) => s.byId)
-  return <WeighUpView round={round} weighed={weighUp(round, byId, seeded)} />
+  const { round, weighed } = useLoaderData<typeof loader>()
+  return <WeighUpView round={round} weighed={weighed} />
 }

@@ -110,8 +110,9 @@ export function leafletOf({ states }: Traits, at: Point, degrees: number, long: 
   const on = (points: Point[]) => placed(points, at, degrees)
   const outline = on(leafOutline(form))
   const half = form.width / 2
-  const marks: Drawing = [{ d: closed(...outline), ink: 'leaf' }]
   const mark = states['leaflet.mark']
+  // A pale mark needs a darker leaf to stand on.
+  const marks: Drawing = [{ d: closed(...outline), ink: mark?.startsWith('pale-v') ? 'leafDark' : 'leaf' }]
   if (mark === 'pale-v' || mark === 'pale-v-and-flecks') {
     const arm = (from: number, to: number): Point[] => [[long * from, -half * 0.86 * shape.profile(from)], [long * to, 0], [long * from, half * 0.86 * shape.profile(from)]]
     marks.push({ d: closed(...on([...arm(0.36, 0.74), ...arm(0.5, 0.88).reverse()])), ink: 'paper' }, { d: smooth(on(arm(0.36, 0.74))), ink: 'fine' })

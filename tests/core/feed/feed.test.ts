@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { mixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import { drawStops, drawSums, mixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { hayGrade, relativeFeedValue } from '@/core/feed/relativeFeedValue.ts'
 import type { StopTally } from '@/core/survey/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
@@ -108,4 +108,35 @@ describe('feed values on file', () => {
       expect(f.stemmy.ndf[0]).toBeGreaterThan(f.leafy.ndf[0])
     },
   )
+})
+
+describe('many stops', () => {
+  // Central limit theorem: sums of stops drawn again have mean m x mu and covariance m x Sigma.
+  const random = randomLcg(0.21)
+  const rows = Array.from({ length: 400 }, () => {
+    const wet = random() ** 2
+    return [Math.round(20 * wet), Math.round(12 * wet * random()), Math.round(8 * (1 - wet))]
+  })
+  const moments = (draw: () => number[]) => {
+    const all = Array.from({ length: 4000 }, draw)
+    const mean = [0, 1, 2].map((j) => all.reduce((s, r) => s + r[j]!, 0) / all.length)
+    const cov = (i: number, j: number) =>
+      all.reduce((s, r) => s + (r[i]! - mean[i]!) * (r[j]! - mean[j]!), 0) / all.length
+    return { mean, sd: [0, 1, 2].map((j) => Math.sqrt(cov(j, j))), together: cov(0, 1), apart: cov(0, 2) }
+  }
+  const [again, normal] = [moments(drawStops(rows, randomLcg(0.3))), moments(drawSums(rows, randomLcg(0.6)))]
+
+  it('drawn by their sums have the mean and the spread of stops drawn again', () => {
+    for (const j of [0, 1, 2]) {
+      expect(normal.mean[j]! / again.mean[j]!).toBeCloseTo(1, 2)
+      expect(Math.abs(normal.sd[j]! / again.sd[j]! - 1)).toBeLessThan(0.06)
+    }
+  })
+
+  it('and plants that grow together move together, those that keep apart move apart', () => {
+    expect(again.together).toBeGreaterThan(0)
+    expect(again.apart).toBeLessThan(0)
+    expect(Math.abs(normal.together / again.together - 1)).toBeLessThan(0.15)
+    expect(Math.abs(normal.apart / again.apart - 1)).toBeLessThan(0.15)
+  })
 })

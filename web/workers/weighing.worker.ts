@@ -1,0 +1,17 @@
+import * as Comlink from 'comlink'
+import { randomLcg } from 'd3-random'
+import type { Plant } from '@/core/naming/flora.ts'
+import type { Round } from '@/core/records/round.ts'
+import { weighUp, type WeighUp } from '@/core/survey/weighUp.ts'
+
+let plants = new Map<string, Plant>()
+
+/** The figures of a round off the page's own thread. */
+const api = {
+  open: (list: Plant[]): void => void (plants = new Map(list.map((p) => [p.id, p]))),
+  // A fixed seed: the same counts always show the same figures.
+  weigh: (round: Round): WeighUp | undefined => weighUp(round, plants, () => randomLcg(1)),
+}
+
+export type WeighingApi = typeof api
+Comlink.expose(api)

@@ -1,0 +1,20 @@
+import * as Comlink from 'comlink'
+import type { Round } from '@/core/records/round.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { flora } from '../stores/floraStore.ts'
+import { bookEdition } from './namingWorker.ts'
+import type { WeighingApi } from './weighing.worker.ts'
+
+let opened: { edition: number; api: Promise<Comlink.Remote<WeighingApi>> } | undefined
+
+function weigher(): Promise<Comlink.Remote<WeighingApi>> {
+  if (opened?.edition !== bookEdition()) {
+    const worker = new Worker(new URL('./weighing.worker.ts', import.meta.url), { type: 'module' })
+    const remote = Comlink.wrap<WeighingApi>(worker)
+    opened = { edition: bookEdition(), api: remote.open(flora().plants).then(() => remote) }
+  }
+  return opened!.api
+}
+
+/** Everything a round says, worked out beside the page; undefined while nothing is counted. */
+export const weigh = async (round: Round): Promise<WeighUp | undefined> => (await weigher()).weigh(round)

@@ -1,5 +1,5 @@
 import { answerChance, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
-import type { Stage } from './flora.ts'
+import type { Effort, Stage } from './flora.ts'
 import { expectedBits } from './nextChecks.ts'
 
 /** How much a look tells several plants apart, in bits: 0 where all answer alike, log2 of their number where none do. */
@@ -38,9 +38,13 @@ function answersOf(table: CharacterTable, plants: number): { q: Float64Array; do
   return { q, doubt }
 }
 
+/** What an eye goes by before a hand, a lens or a spade is used: weights of the looks. Convention of this project. */
+const EYE: Record<Effort, number> = { glance: 1, hand: 0.6, lens: 0.4, dig: 0.4 }
+
 /**
  * How far apart a vegetative eye sees each pair of plants: the bits that one look at each character is expected to give
- * about which of the two it is (Jensen-Shannon divergence, Lin 1991), summed; characters of one group count as in naming.
+ * about which of the two it is (Jensen-Shannon divergence, Lin 1991), weighed by how
+ * readily it is made and summed; characters of one group count as in naming.
  *
  * @returns plants x plants, row by row, 0 on the diagonal; the smaller the more easily confused
  */
@@ -54,17 +58,17 @@ export function plantDistances(compiled: CompiledFlora, stage: Stage): Float64Ar
     byGroup.set(key, [...(byGroup.get(key) ?? []), t])
   }
   for (const tables of byGroup.values()) {
-    const answers = tables.map((t) => ({ outcomes: t.outcomes, ...answersOf(t, n) }))
+    const answers = tables.map((t) => ({ outcomes: t.outcomes, weight: EYE[t.character.effort], ...answersOf(t, n) }))
     const bits = new Array<number>(tables.length)
     for (let a = 0; a < n; a++)
       for (let b = a + 1; b < n; b++) {
-        answers.forEach(({ outcomes, q, doubt }, k) => {
+        answers.forEach(({ outcomes, q, doubt, weight }, k) => {
           let mixed = 0
           for (let s = 0; s < outcomes; s++) {
             const p = (q[a * outcomes + s]! + q[b * outcomes + s]!) / 2
             if (p > 0) mixed -= p * Math.log2(p)
           }
-          bits[k] = Math.max(0, mixed - (doubt[a]! + doubt[b]!) / 2)
+          bits[k] = weight * Math.max(0, mixed - (doubt[a]! + doubt[b]!) / 2)
         })
         if (bits.length > 1) bits.sort((x, y) => y - x)
         const sum = bits.reduce((total, x, k) => total + x / (1 + 0.35 * k), 0)

@@ -10,6 +10,7 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  IsUUID,
   Max,
   MaxLength,
   Min,
@@ -67,6 +68,17 @@ export class IdentifyInput {
   @ValidateNested({ each: true })
   @Type(() => ObservationInput)
   observations?: ObservationInput[]
+}
+
+/** A plant as it was seen: what a naming and an unknown both hold. */
+export class SeenInput {
+  @IsUUID() id!: string
+  @ValidateNested() @Type(() => ContextInput) context!: ContextInput
+  @IsArray()
+  @ArrayMaxSize(200)
+  @ValidateNested({ each: true })
+  @Type(() => ObservationInput)
+  observations!: ObservationInput[]
 }
 
 /** A plant of the reader's own, as its file would write it. */

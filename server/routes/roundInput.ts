@@ -21,7 +21,7 @@ import {
 } from 'class-validator'
 import { regions, type Region } from '@/core/naming/flora.ts'
 import { outlooks, type Outlook } from '@/core/records/round.ts'
-import { ContextInput, ObservationInput } from './identifyInput.ts'
+import { SeenInput } from './identifyInput.ts'
 
 export class HoldingInput {
   @IsUUID() id!: string
@@ -69,18 +69,11 @@ class EvidenceInput {
   @IsNumber({ allowNaN: false, allowInfinity: false }) bits!: number
 }
 
-export class NamingInput {
-  @IsUUID() id!: string
+export class NamingInput extends SeenInput {
   @IsOptional() @IsUUID() roundId?: string | null
   @IsOptional() @Matches(/^[A-Z]$/) letter?: string | null
   @IsString() plant!: string
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) probability!: number
-  @ValidateNested() @Type(() => ContextInput) context!: ContextInput
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => ObservationInput)
-  observations!: ObservationInput[]
   @IsISO8601({ strict: true }) namedAt!: string
   @IsOptional() @IsString() @MaxLength(200) place?: string
   @IsOptional() @IsInt() @Min(1) @Max(1000) specimens?: number

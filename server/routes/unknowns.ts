@@ -1,18 +1,6 @@
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
-import {
-  ArrayMaxSize,
-  IsArray,
-  IsISO8601,
-  IsNumber,
-  IsOptional,
-  IsString,
-  IsUUID,
-  Max,
-  MaxLength,
-  Min,
-  ValidateNested,
-} from 'class-validator'
+import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { Router } from 'express'
 import type { Db } from '../db/db.ts'
 import { listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
@@ -20,7 +8,7 @@ import type { Book } from '../flora/book.ts'
 import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { ContextInput, ObservationInput, readContext, readObservations } from './identifyInput.ts'
+import { readContext, readObservations, SeenInput } from './identifyInput.ts'
 
 class OpinionInput {
   @IsString() @MaxLength(200) by!: string
@@ -30,16 +18,9 @@ class OpinionInput {
   @IsISO8601({ strict: true }) at!: string
 }
 
-class UnknownInput {
-  @IsUUID() id!: string
+class UnknownInput extends SeenInput {
   @IsString() @MaxLength(200) place!: string
   @IsString() @MaxLength(5000) note!: string
-  @ValidateNested() @Type(() => ContextInput) context!: ContextInput
-  @IsArray()
-  @ArrayMaxSize(200)
-  @ValidateNested({ each: true })
-  @Type(() => ObservationInput)
-  observations!: ObservationInput[]
   @IsISO8601({ strict: true }) madeAt!: string
   @IsOptional() @ValidateNested() @Type(() => OpinionInput) opinion?: OpinionInput | null
   @IsOptional() @IsString() namedAs?: string | null

@@ -1,18 +1,14 @@
 import { inSentence } from '@/core/naming/verdict.ts'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
-import { useNavigate } from 'react-router'
-import type { Candidate } from '@/core/naming/identify.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
-import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
-import { getUnknowns } from '../api/client.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { useStable } from '../parts/useStable.ts'
 import { answerWords, characterTitle, effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
 import { useBench, useSheet, withAnswer } from './benchStore.ts'
 import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
@@ -20,6 +16,7 @@ import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { QuestionPanel } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
+import { useKeeping } from './useKeeping.ts'
 import { useBenchKeys } from './useBenchKeys.ts'
 import { askEngine, useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
@@ -53,12 +50,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
   const [written, setWritten] = useState('')
-  const [waiting, setWaiting] = useState<UnknownPlant[]>([])
-  useEffect(() => {
-    void getUnknowns().then(setWaiting, () => undefined)
-  }, [])
-  const navigate = useNavigate()
-  const post = useOutbox((s) => s.post)
+  const { waiting, keepUnknown, write } = useKeeping({ sheet, round, letter, onSaid: setWritten })
 
   // Only on opening: a sheet that is already there keeps what the person chose.
   useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
@@ -107,70 +99,6 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     else setCounts(counts ? null : {})
   }
   const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
-
-  /** Keep the description under its letter; the server gives a new one the next that is free. */
-  const keep = (namedAs: string | null) => {
-    const before = waiting.find((u) => u.id === sheet.id)
-    post({
-      key: crypto.randomUUID(),
-      method: 'PUT',
-      url: `/api/unknowns/${sheet.id}`,
-      body: {
-        id: sheet.id,
-        place: sheet.place,
-        note: sheet.note,
-        context: sheet.context,
-        observations: sheet.answers,
-        madeAt: before?.madeAt ?? new Date().toISOString(),
-        opinion: sheet.sent?.opinion ?? before?.opinion ?? null,
-        namedAs,
-      },
-    })
-    return useOutbox
-      .getState()
-      .drain()
-      .then(getUnknowns)
-      .then(
-        (list) => {
-          setWaiting(list)
-          return list.find((u) => u.id === sheet.id)?.letter
-        },
-        () => undefined,
-      )
-  }
-  const keepUnknown = async () => {
-    const letter = await keep(null)
-    setWritten(letter ? `Kept as unknown ${letter}.` : 'Kept here; it gets its letter when the server is back.')
-  }
-
-  const write = (candidate: Candidate) => {
-    post({
-      key: crypto.randomUUID(),
-      method: 'POST',
-      url: '/api/namings',
-      body: {
-        id: crypto.randomUUID(),
-        roundId: round?.id ?? null,
-        letter,
-        plant: candidate.plant,
-        probability: candidate.probability,
-        context: sheet.context,
-        observations: sheet.answers,
-        namedAt: new Date().toISOString(),
-        place: round ? `${round.paddock.name}, ${round.holding}` : sheet.place,
-        specimens: specimensIn(sheet.answers),
-        evidence: candidate.evidence,
-      },
-    })
-    const unknown = waiting.find((u) => u.id === sheet.id)
-    if (unknown) keep(candidate.plant)
-    if (round)
-      void useOutbox
-        .getState()
-        .drain()
-        .then(() => navigate(`/rounds/${round.id}`))
-    else setWritten(`${byId.get(candidate.plant)?.commonName} was written down.`)
-  }
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null

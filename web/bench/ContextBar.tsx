@@ -1,5 +1,6 @@
 import { regions, stages, type Region, type Stage } from '@/core/naming/flora.ts'
 import type { Context } from '@/core/naming/observation.ts'
+import { monthNames as months } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
 interface Props {
@@ -7,20 +8,6 @@ interface Props {
   onChange: (context: Context) => void
 }
 
-const months = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-]
 const field = 'min-h-11 rounded-xl border border-rule bg-sheet px-2 capitalize'
 
 function without<K extends keyof Context>(context: Context, key: K): Context {

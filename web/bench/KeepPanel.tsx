@@ -4,6 +4,7 @@ import { naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Identification } from '@/core/naming/identify.ts'
 import type { Opinion } from '@/core/records/specimen.ts'
 import { inSentence } from '@/core/naming/verdict.ts'
+import { FileButton } from '../parts/FileButton.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useBench, type Sheet } from './benchStore.ts'
 import { Photos } from './Photos.tsx'
@@ -121,19 +122,11 @@ export function OpenSheet({ subject }: { subject: string }) {
   }
   return (
     <div>
-      <label className="flex min-h-11 w-fit cursor-pointer items-center rounded-xl border border-rule px-3 focus-within:outline-3 focus-within:outline-culm">
-        Open a sheet that was sent
-        <input
-          type="file"
-          accept="application/json,.json"
-          className="sr-only"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
-            if (file) void read(file)
-            e.target.value = ''
-          }}
-        />
-      </label>
+      <FileButton
+        label="Open a sheet that was sent"
+        accept="application/json,.json"
+        onFile={(file) => void read(file)}
+      />
       <p role="alert" className="text-harm">
         {problem}
       </p>

@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { Photo } from '@/core/records/specimen.ts'
 import { send } from '../api/client.ts'
+import { FileButton } from '../parts/FileButton.tsx'
 
 const MOST_MB = 5
 
@@ -43,19 +44,7 @@ export function Photos({ subject }: { subject: string }) {
   }
   return (
     <div>
-      <label className="flex min-h-11 w-fit cursor-pointer items-center rounded-xl border border-rule px-3 focus-within:outline-3 focus-within:outline-culm">
-        Add a picture
-        <input
-          type="file"
-          accept="image/jpeg,image/png,image/webp"
-          className="sr-only"
-          onChange={(e) => {
-            const file = e.target.files?.[0]
-            if (file) void add(file)
-            e.target.value = ''
-          }}
-        />
-      </label>
+      <FileButton label="Add a picture" accept="image/jpeg,image/png,image/webp" onFile={(file) => void add(file)} />
       <p role="alert" className="text-harm">
         {problem}
       </p>

@@ -53,3 +53,18 @@ export const percentRange = ([low, high]: [number, number]): string => {
   const decimals = high < 0.0995 ? 1 : 0
   return `${(low * 100).toFixed(decimals)}${NBSP}to${NBSP}${(high * 100).toFixed(decimals)}${NBSP}%`
 }
+
+export const monthNames = [
+  'January',
+  'February',
+  'March',
+  'April',
+  'May',
+  'June',
+  'July',
+  'August',
+  'September',
+  'October',
+  'November',
+  'December',
+]

@@ -1,22 +1,9 @@
 import { stages, type Plant } from '@/core/naming/flora.ts'
 import { usualWords } from '../bench/usualState.ts'
+import { monthNames } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
-const monthNames = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
-]
 
 /** Where and when it grows, and what changes with its age. */
 export function WhenWhere({ plant }: { plant: Plant }) {

@@ -66,7 +66,7 @@ test('the book is narrowed by harm, by a character, and by what one sward has', 
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/^Plant book: \d+ of 155 plants/)
 })
 
-test('the bench does not move under the hand while it opens and answers', async ({ page }) => {
+test('the bench does not move under the hand while it opens', async ({ page }) => {
   await page.addInitScript(() => {
     const w = window as unknown as { moved: number }
     w.moved = 0

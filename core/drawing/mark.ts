@@ -32,7 +32,13 @@ export type Drawing = Mark[]
 
 export type Point = [x: number, y: number]
 
-const n = (x: number) => Math.round(x * 100) / 100
+const hundredths = Array.from({ length: 100 }, (_, i) => (i === 0 ? '' : `.${String(i).padStart(2, '0').replace(/0$/, '')}`))
+
+/** A number to two places. Put together from whole numbers: writing out fractions is what a drawing would spend its time on. */
+function n(x: number): string {
+  const size = Math.round(Math.abs(x) * 100)
+  return `${x < 0 && size > 0 ? '-' : ''}${(size / 100) | 0}${hundredths[size % 100]!}`
+}
 const at = ([x, y]: Point) => `${n(x)} ${n(y)}`
 
 export const straight = (...points: Point[]): string => `M${points.map(at).join('L')}`
@@ -58,8 +64,15 @@ export function along(points: Point[], perSpan = 8): Point[] {
   return out
 }
 
-export const smooth = (points: Point[]): string => straight(...along(points))
-export const smoothClosed = (points: Point[]): string => `${straight(...along([...points, points[0]!]))}Z`
+/** The same curve as `along`, written as one cubic piece from point to point. */
+export function smooth(points: Point[]): string {
+  const p = (i: number) => points[Math.max(0, Math.min(points.length - 1, i))]!
+  const handle = ([x, y]: Point, [ax, ay]: Point, [bx, by]: Point, side: 1 | -1): Point => [x + (side * (bx - ax)) / 6, y + (side * (by - ay)) / 6]
+  let d = `M${at(p(0))}`
+  for (let i = 0; i < points.length - 1; i++) d += `C${at(handle(p(i), p(i - 1), p(i + 1), 1))} ${at(handle(p(i + 1), p(i), p(i + 2), -1))} ${at(p(i + 1))}`
+  return d
+}
+export const smoothClosed = (points: Point[]): string => `${smooth([...points, points[0]!])}Z`
 
 /**
  * A stroke that swells and thins like one of a brush: a closed shape round a smooth curve.
@@ -67,7 +80,7 @@ export const smoothClosed = (points: Point[]): string => `${straight(...along([.
  * @param widths full widths at start, middle and end
  */
 export function brush(points: Point[], widths: [number, number, number] = [1.2, 2.6, 0.8]): Mark {
-  const spine = along(points, 6)
+  const spine = along(points, points.length === 2 ? 2 : 6)
   const left: Point[] = []
   const right: Point[] = []
   spine.forEach(([x, y], i) => {

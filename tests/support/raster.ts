@@ -2,9 +2,9 @@ import type { Drawing } from '@/core/drawing/mark.ts'
 
 const CELLS = 30
 
-/** Points of a path that is made of moves, lines and whole circles (two half arcs). */
+/** Points of a path that is made of moves, lines, cubic pieces and whole circles (two half arcs). */
 function pointsOf(d: string): [number, number][][] {
-  const parts = d.match(/[MLAZ][^MLAZ]*/g) ?? []
+  const parts = d.match(/[MLACZ][^MLACZ]*/g) ?? []
   const out: [number, number][][] = []
   let line: [number, number][] = []
   for (const part of parts) {
@@ -13,7 +13,16 @@ function pointsOf(d: string): [number, number][][] {
       line = [[numbers[0]!, numbers[1]!]]
       out.push(line)
     } else if (part[0] === 'L') line.push([numbers[0]!, numbers[1]!])
-    else if (part[0] === 'A') {
+    else if (part[0] === 'C') {
+      const [x0, y0] = line.at(-1)!
+      const [x1, y1, x2, y2, x3, y3] = numbers as [number, number, number, number, number, number]
+      for (let i = 1; i <= 8; i++) {
+        const [t, u] = [i / 8, 1 - i / 8]
+        const mix = (a: number, b: number, c: number, d: number) =>
+          u ** 3 * a + 3 * u * u * t * b + 3 * u * t * t * c + t ** 3 * d
+        line.push([mix(x0, x1, x2, x3), mix(y0, y1, y2, y3)])
+      }
+    } else if (part[0] === 'A') {
       const [x0, y0] = line.at(-1)!
       const [rx, ry, , , , x, y] = numbers as [number, number, number, number, number, number, number]
       const [cx, cy] = [(x0 + x) / 2, (y0 + y) / 2]

@@ -9,10 +9,11 @@ import type { MidribTip } from '../parts/Midrib.tsx'
 import { useStable } from '../parts/useStable.ts'
 import { answerWords, characterTitle, effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { useBench, useSheet, withAnswer } from './benchStore.ts'
+import { useBench, useSheet } from './benchStore.ts'
 import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
+import { answersWith, useLookAhead } from './lookAhead.ts'
 import { QuestionPanel } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
@@ -72,7 +73,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const answer = (o: Observation) => {
     if (working.current) return
     working.current = true
-    const answers = withAnswer(sheet.answers, o)
+    const answers = answersWith(sheet.answers, o)
     const patience = new Promise((r) => setTimeout(r, ENGINE_PATIENCE_MS))
     void Promise.race([askEngine(sheet.context, answers).catch(() => undefined), patience]).then(() => {
       working.current = false
@@ -102,6 +103,14 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
+  useLookAhead(
+    sheet.context,
+    sheet.answers,
+    current,
+    bench.sureness,
+    characters,
+    settled && upTo === sheet.answers.length,
+  )
   useBenchKeys({
     counting: counts !== null,
     count,

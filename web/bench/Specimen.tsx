@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { memo, useMemo, useState } from 'react'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
-import type { Piece } from '@/core/drawing/portrait/portrait.ts'
+import type { Piece, Portrait, Traits } from '@/core/drawing/portrait/portrait.ts'
 import { answeredTraits } from '@/core/drawing/portrait/traits.ts'
 import type { LifeForm } from '@/core/naming/flora.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
@@ -11,11 +11,22 @@ import { PortraitView } from '../parts/PortraitView.tsx'
 import { answerWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 
-/** The specimen as it is drawn so far, kept while the person is on the same plant. */
-function useSpecimen(id: string, form: LifeForm, answers: Observation[]) {
-  const traits = useMemo(() => answeredTraits(answers), [answers])
-  const portrait = useMemo(() => portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))), [form, traits, id])
-  return { traits, portrait }
+interface Drawn {
+  id: string
+  form: LifeForm
+  traits: Traits
+  portrait: Portrait
+}
+const drawnOf = new WeakMap<Observation[], Drawn>()
+
+/** The specimen as it is drawn so far, the same while the person is on one plant; drawn once for large and small. */
+function specimenOf(id: string, form: LifeForm, answers: Observation[]): Drawn {
+  const before = drawnOf.get(answers)
+  if (before?.id === id && before.form === form) return before
+  const traits = answeredTraits(answers)
+  const made = { id, form, traits, portrait: portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))) }
+  drawnOf.set(answers, made)
+  return made
 }
 
 /** The specimen small, beside the question; touched, it brings the large one into sight. */
@@ -24,8 +35,8 @@ export const SpecimenBeside = memo(function SpecimenBeside({
   form,
   answers,
 }: Pick<SpecimenProps, 'id' | 'form' | 'answers'>) {
-  const { traits, portrait } = useSpecimen(id, form ?? 'grass', answers)
   if (!form) return null
+  const { traits, portrait } = specimenOf(id, form, answers)
   return (
     <button
       type="button"
@@ -56,7 +67,7 @@ export const Specimen = memo(function Specimen({ id, form, answers, next, asked,
   const characters = useFlora((s) => s.characters)
   const [part, setPart] = useState<string>()
   const kind = form ?? 'grass'
-  const { traits, portrait } = useSpecimen(id, kind, answers)
+  const { traits, portrait } = specimenOf(id, kind, answers)
   const drawn = useMemo(
     () => ({ ...portrait, insets: portrait.insets.filter((i) => traits.states[i.character] !== undefined || i.bar) }),
     [portrait, traits],

@@ -10,7 +10,7 @@ import { flora } from '@/tests/support/book.ts'
 /** The numbers of a path, and whether it is made of known commands only. */
 function readPath(d: string): { numbers: number[]; known: boolean } {
   const numbers = (d.match(/-?\d+(?:\.\d+)?/g) ?? []).map(Number)
-  return { numbers, known: /^[MLAZ0-9 .-]+$/.test(d) && d.startsWith('M') }
+  return { numbers, known: /^[MLACZ0-9 .-]+$/.test(d) && d.startsWith('M') }
 }
 
 const bench = [

@@ -58,7 +58,7 @@ export const bladeEdge: Record<string, () => Drawing> = {
   smooth: () => margin([]),
   'rough-sharp': () => margin(Array.from({ length: 10 }, (_, i) => ({ d: closed([EDGE, 10 + i * 10], [EDGE + 11, 1 + i * 10], [EDGE, 3 + i * 10]), ink: 'brush' as const }))),
   'long-hairs-at-base': () => margin([...[62, 68, 74, 80, 86, 92].map((y, i) => brush([[EDGE, y], [EDGE + 20, y - 6 + i], [EDGE + 42 - (i % 2) * 6, y - 4 + i * 2]], [1.6, 1.3, 0.4])), { d: straight([4, 97], [EDGE + 6, 97]), ink: 'line' }]),
-  'bulb-based-hairs': () => margin([12, 34, 56, 78].flatMap((y): Drawing => [{ d: circle([EDGE + 1, y], 5.4), ink: 'paper' }, { d: circle([EDGE + 1, y], 5.4), ink: 'line' }, brush([[EDGE + 5, y], [EDGE + 24, y - 4], [EDGE + 42, y - 5]], [2.2, 1.4, 0.4])])),
+  'bulb-based-hairs': () => margin([12, 34, 56, 78].flatMap((y): Drawing => [{ d: circle([EDGE + 1, y], 5.4), ink: 'hollow' }, { d: circle([EDGE + 1, y], 5.4), ink: 'line' }, brush([[EDGE + 5, y], [EDGE + 24, y - 4], [EDGE + 42, y - 5]], [2.2, 1.4, 0.4])])),
   'one-side-crinkled': () => {
     const wave = Array.from({ length: 21 }, (_, i): Point => [68 + Math.sin(i * 1.9) * 7, i * 5])
     return [{ d: closed([26, 0], ...wave, [26, 100]), ink: 'leaf' }, { d: straight([46, 0], [46, 100]), ink: 'fine' }, brush([[26, 0], [26, 50], [26, 100]], [2.4, 2.8, 2.4]), brush(wave, [2.4, 2.8, 2.4]), ...wave.filter((_, i) => i % 3 === 1).map(([x, y]) => ({ d: smooth([[x - 4, y], [x - 12, y + 2], [x - 17, y]]), ink: 'fine' as const }))]

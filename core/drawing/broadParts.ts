@@ -159,7 +159,7 @@ const cut = (outline: string, over: Drawing = []): Drawing => [{ d: outline, ink
 export const petioleForm: Record<string, () => Drawing> = {
   plain: () => cut(circle([50, 52], 34), [{ d: circle([50, 52], 10), ink: 'fine' }]),
   grooved: () => cut(smoothClosed([[18, 34], [28, 22], [40, 30], [50, 54], [60, 30], [72, 22], [82, 34], [80, 64], [64, 84], [36, 84], [20, 64]])),
-  hollow: () => cut(circle([50, 52], 36), [{ d: circle([50, 52], 23), ink: 'paper' }, { d: circle([50, 52], 23), ink: 'line' }]),
+  hollow: () => cut(circle([50, 52], 36), [{ d: circle([50, 52], 23), ink: 'hollow' }, { d: circle([50, 52], 23), ink: 'line' }]),
   winged: () => cut(smoothClosed([[2, 40], [22, 45], [36, 38], [50, 35], [64, 38], [78, 45], [98, 40], [78, 54], [66, 66], [50, 72], [34, 66], [22, 54]])),
 }
 

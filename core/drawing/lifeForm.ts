@@ -14,10 +14,10 @@ export const lifeForm: Record<string, () => Drawing> = {
   sedge: () => [
     ...ground(),
     ...([[14, 26], [50, 4], [88, 30]] as Point[]).flatMap((tip) => blade(tip, [50 + (tip[0] - 50) * 0.35, 46])),
-    { d: closed([50, 60], [38, 80], [62, 80]), ink: 'paper' },
+    { d: closed([50, 60], [38, 80], [62, 80]), ink: 'hollow' },
     { d: closed([50, 60], [38, 80], [62, 80]), ink: 'line' },
   ],
-  rush: () => [...ground(), ...[30, 40, 50, 60, 70].map((x, i) => brush([[50 + (x - 50) * 0.4, 92], [x, 50], [x + (x - 50) * 0.3, 8 + (i % 2) * 10]], [3, 3, 1])), { d: circle([50, 76], 9), ink: 'paper' }, { d: circle([50, 76], 9), ink: 'line' }],
+  rush: () => [...ground(), ...[30, 40, 50, 60, 70].map((x, i) => brush([[50 + (x - 50) * 0.4, 92], [x, 50], [x + (x - 50) * 0.3, 8 + (i % 2) * 10]], [3, 3, 1])), { d: circle([50, 76], 9), ink: 'hollow' }, { d: circle([50, 76], 9), ink: 'line' }],
   legume: () => [...ground(), ...trefoil(28, 46, 20), ...trefoil(52, 30, 22), ...trefoil(76, 50, 19)],
   forb: () => [...ground(), ...[-160, -130, -90, -50, -20].flatMap((d) => leaf({ length: d === -90 ? 66 : 50, width: 22, profile: oval(0.55) }, [50, 90], d, { veins: 3 }))],
   shrub: () => [

@@ -10,6 +10,7 @@ export type Ink =
   | 'leaf'
   | 'leafDark'
   | 'paper'
+  | 'hollow'
   | 'purple'
   | 'purpleLine'
   | 'yellow'

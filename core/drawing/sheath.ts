@@ -69,14 +69,14 @@ export const sheathMargin: Record<string, () => Drawing> = {
       { d: closed([40, 20], [38, 60], [45, 99], [28, 99], [28, 20]), ink: 'leafDark' },
       brush([[41, 20], [43, 60], [50, 99]], [3, 3, 2.4]),
       brush([[62, 20], [57, 60], [46, 99]], [3, 3, 2.4]),
-      { d: circle([50, 20], 22, 6), ink: 'paper' },
+      { d: circle([50, 20], 22, 6), ink: 'hollow' },
       { d: smooth([[41, 15], [30, 17], [28, 20], [34, 24], [42, 25]]), ink: 'line' },
       { d: smooth([[61, 25], [70, 23], [72, 20], [66, 16], [58, 15]]), ink: 'line' },
     ]),
   closed: () =>
     tube([
       ...[37, 44, 56, 63].map((x) => ({ d: straight([x, 27], [x, 98]), ink: 'fine' as const })),
-      { d: circle([50, 20], 22, 7), ink: 'paper' },
+      { d: circle([50, 20], 22, 7), ink: 'hollow' },
       { d: circle([50, 20], 22, 7), ink: 'line' },
       { d: smooth([[28, 20], [38, 28], [50, 31], [62, 28], [72, 20]]), ink: 'line' },
     ]),

@@ -19,7 +19,7 @@ const arc = (rx: number, ry: number, fromDeg: number, toDeg: number): Point[] =>
 export const vernation: Record<string, () => Drawing> = {
   rolled: () => [
     { d: circle([50, 50], 40), ink: 'leaf' },
-    { d: circle([50, 50], 31), ink: 'paper' },
+    { d: circle([50, 50], 31), ink: 'hollow' },
     brush(arc(40, 40, -80, 250), [1.5, 3.2, 1.5]),
     brush(arc(36, 36, 40, 300), [1, 2, 1]),
     brush(spiral(2.6, 4, 28), [2.5, 4.2, 2.2]),
@@ -30,7 +30,7 @@ export const vernation: Record<string, () => Drawing> = {
     ]
     return [
       { d: smoothClosed([[50, 4], [74, 22], [77, 56], [50, 97], [23, 56], [26, 22]]), ink: 'leaf' },
-      { d: smoothClosed([[50, 14], [67, 26], [69, 56], [50, 86], [31, 56], [33, 26]]), ink: 'paper' },
+      { d: smoothClosed([[50, 14], [67, 26], [69, 56], [50, 86], [31, 56], [33, 26]]), ink: 'hollow' },
       brush([[47, 5], [27, 20], [22, 55], [50, 97], [78, 55], [73, 20], [53, 5]], [1.4, 4, 1.4]),
       brush(vee(15, 20, 80), [1.6, 4, 1.6]),
       brush(vee(8.5, 24, 64), [1.6, 3.4, 1.6]),
@@ -40,7 +40,7 @@ export const vernation: Record<string, () => Drawing> = {
 }
 
 function ring(outer: string, inner: string): Drawing {
-  return [{ d: outer, ink: 'leaf' }, { d: outer, ink: 'line' }, { d: inner, ink: 'paper' }, { d: inner, ink: 'fine' }]
+  return [{ d: outer, ink: 'leaf' }, { d: outer, ink: 'line' }, { d: inner, ink: 'hollow' }, { d: inner, ink: 'fine' }]
 }
 
 const lens = (half: number, thick: number): string =>

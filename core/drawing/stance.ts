@@ -133,7 +133,7 @@ const ranked = (turns: number[]): Drawing => [
 
 /** Seen from straight above. */
 export const leafRanks: Record<string, () => Drawing> = {
-  two: () => [...ranked([0, 180, 0, 180]), { d: circle([50, 50], 9, 6), ink: 'paper' }, { d: circle([50, 50], 9, 6), ink: 'line' }, { d: straight([44, 50], [56, 50]), ink: 'line' }],
-  three: () => [...ranked([-90, 30, 150, -90, 30, 150]), { d: closed([50, 40], [58.7, 55], [41.3, 55]), ink: 'paper' }, { d: closed([50, 40], [58.7, 55], [41.3, 55]), ink: 'line' }],
+  two: () => [...ranked([0, 180, 0, 180]), { d: circle([50, 50], 9, 6), ink: 'hollow' }, { d: circle([50, 50], 9, 6), ink: 'line' }, { d: straight([44, 50], [56, 50]), ink: 'line' }],
+  three: () => [...ranked([-90, 30, 150, -90, 30, 150]), { d: closed([50, 40], [58.7, 55], [41.3, 55]), ink: 'hollow' }, { d: closed([50, 40], [58.7, 55], [41.3, 55]), ink: 'line' }],
   leafless: () => ([[50, 50], [30, 38], [70, 36], [34, 66], [66, 66], [50, 22], [50, 80]] as Point[]).flatMap((c): Drawing => [{ d: circle(c, 8.5), ink: 'leaf' }, { d: circle(c, 8.5), ink: 'line' }, { d: circle(c, 4.8), ink: 'paper' }]),
 }

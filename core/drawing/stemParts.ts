@@ -10,7 +10,7 @@ const walls = (inside: Drawing): Drawing => [
   brush([[R, 6], [R + 0.6, 50], [R, 99]], [2.6, 3, 2.6]),
   { d: straight([L, 6], [R, 6]), ink: 'line' },
 ]
-const bore = (): Drawing => [{ d: closed([L + 8, 6], [R - 8, 6], [R - 8, 99], [L + 8, 99]), ink: 'paper' }, ...[L + 8, R - 8].map((x) => ({ d: straight([x, 6], [x, 99]), ink: 'line' as const }))]
+const bore = (): Drawing => [{ d: closed([L + 8, 6], [R - 8, 6], [R - 8, 99], [L + 8, 99]), ink: 'hollow' }, ...[L + 8, R - 8].map((x) => ({ d: straight([x, 6], [x, 99]), ink: 'line' as const }))]
 
 /** A stem split down its length. */
 export const stemInside: Record<string, () => Drawing> = {

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import type { Round } from '@/core/records/round.ts'
+import { openStop, type Round } from '@/core/records/round.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
 import { loadFlora } from '../server/flora/loadFlora.ts'
 
@@ -17,9 +17,7 @@ const taxa = [
   'bare',
 ]
 const stops = Array.from({ length: 10_000 }, (_, i) => ({
-  id: String(i),
-  seq: i + 1,
-  position: null,
+  ...openStop(String(i), i + 1, null),
   doneAt: '2026-05-01T10:00:00Z',
   hits: Array.from({ length: 20 }, () => ({ taxon: taxa[Math.floor(random() ** 2 * taxa.length)]!, amount: 1 })),
 }))
@@ -34,10 +32,21 @@ const round: Round = {
   plannedOn: '2026-05-01',
   pointsPerStop: 20,
   source: '',
+  settings: {},
   route: null,
   unknowns: [],
   stops,
-  paddock: { id: 'p', holdingId: 'h', name: '', boundary: null, region: 'cool-humid', outlook: 'grazing', sown: [] },
+  paddock: {
+    id: 'p',
+    holdingId: 'h',
+    name: '',
+    boundary: null,
+    region: 'cool-humid',
+    outlook: 'grazing',
+    sown: [],
+    strata: [],
+    note: '',
+  },
 }
 const times: number[] = []
 for (let i = 0; i < 7; i++) {

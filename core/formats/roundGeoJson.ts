@@ -3,7 +3,7 @@ import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
 import { amountsAt } from '../survey/tally.ts'
 import { taxonName } from '../survey/taxon.ts'
-import { namedLetters } from '../survey/weighUp.ts'
+import { namedLetters } from '../survey/figures.ts'
 
 /** A round as GeoJSON (RFC 7946): the boundary, the route, and each stop with its counts by name. */
 export function roundGeoJson(round: Round, plants: Map<string, Plant>): FeatureCollection {

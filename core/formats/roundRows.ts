@@ -3,7 +3,7 @@ import type { Round } from '../records/round.ts'
 import type { Composition } from '../survey/composition.ts'
 import { resolved } from '../survey/tally.ts'
 import { groupNames, taxonName } from '../survey/taxon.ts'
-import { namedLetters } from '../survey/weighUp.ts'
+import { namedLetters } from '../survey/figures.ts'
 
 const percent = (x: number | undefined) => (x === undefined ? '' : (100 * x).toFixed(2))
 

@@ -1,17 +1,11 @@
 import type { Polygon } from 'geojson'
 import type { Region } from '../naming/flora.ts'
 import type { Observation, Context } from '../naming/observation.ts'
+import type { Method } from '../survey/methods.ts'
 import type { Hit } from '../survey/tally.ts'
 import type { Taxon } from '../survey/taxon.ts'
 import type { Position } from '../survey/route.ts'
-
-export const methods = ['step-points', 'cover-classes'] as const
-export type Method = (typeof methods)[number]
-
-export const methodNames: Record<Method, string> = {
-  'step-points': 'Step points, first hit',
-  'cover-classes': 'Cover classes in plots',
-}
+import type { Measures, RoundSettings } from './measures.ts'
 
 export const outlooks = ['grazing', 'hay', 'turf', 'native'] as const
 export type Outlook = (typeof outlooks)[number]
@@ -31,6 +25,19 @@ export interface Paddock {
   outlook: Outlook
   /** Plant ids of the sown list. */
   sown: string[]
+  strata: PaddockPart[]
+  note: string
+}
+
+export const partKinds = ['crest', 'slope', 'wet hollow', 'gateway', 'camp', 'shade', 'other'] as const
+export type PartKind = (typeof partKinds)[number]
+
+/** A part of a paddock that is unlike the rest: counted on its own, or kept out of the walk. */
+export interface PaddockPart {
+  name: string
+  kind: PartKind
+  polygon: Polygon
+  keptOut: boolean
 }
 
 export interface Stop {
@@ -41,7 +48,27 @@ export interface Stop {
   hits: Hit[]
   /** ISO time at which the stop was closed, null while it is open. */
   doneAt: string | null
+  /** Part of the paddock it lies in; empty where the paddock is not parted. */
+  stratum: string
+  measures: Measures
+  /** Why it was passed over; null where it was not. */
+  skipped: string | null
+  /** Counts the writes, so that two devices do not overwrite each other unseen. */
+  version: number
 }
+
+/** A stop at which nothing was done yet. */
+export const openStop = (id: string, seq: number, position: Position | null, stratum = ''): Stop => ({
+  id,
+  seq,
+  position,
+  hits: [],
+  doneAt: null,
+  stratum,
+  measures: {},
+  skipped: null,
+  version: 0,
+})
 
 export interface Unknown {
   letter: string
@@ -66,6 +93,7 @@ export interface RoundSummary {
 }
 
 export interface Round extends Omit<RoundSummary, 'stops' | 'stopsDone' | 'paddock'> {
+  settings: RoundSettings
   paddock: Paddock
   route: { line: Position[]; lengthM: number } | null
   stops: Stop[]

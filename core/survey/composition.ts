@@ -2,6 +2,7 @@ import type { Plant } from '../naming/flora.ts'
 import { clusterRatio, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
 import { clopperPearson } from './proportionIntervals.ts'
+import { stratifiedRatio, type Stratum } from './stratified.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from './tally.ts'
 import { groupOf, groups, type Group, type Taxon } from './taxon.ts'
 
@@ -13,7 +14,7 @@ export interface Share {
   se: number | undefined
   designEffect: number | undefined
   /** How the interval was made. */
-  method: 'clustered' | 'exact' | 'none'
+  method: 'clustered' | 'stratified' | 'exact' | 'none'
 }
 
 export interface TaxonShare extends Share {
@@ -41,11 +42,29 @@ export interface Composition {
     | undefined
 }
 
-function share(counts: StopCount[], whole: boolean): Share {
-  const ratio = clusterRatio(counts)
+/** How the stops lie in the paddock. */
+export interface Design {
+  /** Area of each part by its name; stops elsewhere are a part named ''. Left out: the paddock is not parted. */
+  partSizes?: ReadonlyMap<string, number>
+  /** How many stops or frames the paddock could hold; left out: without end. */
+  stopsInAll?: number
+}
+
+/** The stops by part; undefined unless every part that has a stop has two, and a size. */
+function partsOf(counts: StopCount[], strata: string[], sizes: Design['partSizes']): Stratum[] | undefined {
+  if (!sizes || sizes.size < 2) return undefined
+  const parts = new Map<string, StopCount[]>()
+  counts.forEach((c, i) => parts.set(strata[i]!, [...(parts.get(strata[i]!) ?? []), c]))
+  const list = [...parts].map(([name, stops]) => ({ name, size: sizes.get(name) ?? 0, stops }))
+  return list.length > 1 && list.every((p) => p.stops.length > 1 && p.size > 0) ? list : undefined
+}
+
+function share(counts: StopCount[], whole: boolean, strata: string[], { partSizes, stopsInAll }: Design): Share {
+  const parts = partsOf(counts, strata, partSizes)
+  const ratio = parts ? stratifiedRatio(parts) : clusterRatio(counts, stopsInAll)
   const base = { estimate: ratio.estimate, se: ratio.se, designEffect: ratio.designEffect }
   const clustered = kornGraubard(ratio)
-  if (clustered) return { ...base, interval: clustered, method: 'clustered' }
+  if (clustered) return { ...base, interval: clustered, method: parts ? 'stratified' : 'clustered' }
   // Every stop alike: without a difference between stops only the exact limits of independent points are left.
   if (whole && counts.length > 1) {
     const x = Math.round(ratio.estimate * ratio.points)
@@ -73,8 +92,9 @@ export function composition(
 
 /** The same from amounts put together before. */
 export function compositionOf(
-  { taxa, amounts: perTaxon, totals, whole }: Tallied,
+  { taxa, amounts: perTaxon, totals, whole, strata }: Tallied,
   plants: Map<string, Plant>,
+  design: Design = {},
 ): Composition | undefined {
   if (totals.length === 0) return undefined
   const counts = (hits: Float64Array) => Array.from(totals, (points, i) => ({ hits: hits[i]!, points }))
@@ -86,7 +106,7 @@ export function compositionOf(
       group: groupOf(taxon, plants),
       hits: here.reduce((s, n) => s + n, 0),
       stopsWith: here.reduce((s, n) => s + (n > 0 ? 1 : 0), 0),
-      ...share(counts(here), whole),
+      ...share(counts(here), whole, strata, design),
     }
   })
   const together = (group: Group): Float64Array => {
@@ -97,7 +117,7 @@ export function compositionOf(
     return sum
   }
   const present = groups.filter((g) => list.some((t) => t.group === g))
-  const byGroup = present.map((group) => ({ group, ...share(counts(together(group)), whole) }))
+  const byGroup = present.map((group) => ({ group, ...share(counts(together(group)), whole, strata, design) }))
   list.sort((a, b) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1))
   const amounts = list.filter((t) => t.group !== 'ground').map((t) => t.hits)
   return {

@@ -34,7 +34,7 @@ function multipliersFor(count: number, few: FewSpecies): number[] {
 }
 
 /** Share of each species in one frame: a group of equals takes the mean of the multipliers of the places it fills. */
-function sharesOfFrame({ ranks }: RankedFrame, few: FewSpecies): Map<string, number> {
+export function sharesOfFrame({ ranks }: RankedFrame, few: FewSpecies): Map<string, number> {
   const species = Object.keys(ranks)
   const multipliers = multipliersFor(species.length, few)
   const out = new Map<string, number>()

@@ -60,3 +60,23 @@ export function poissonLimits({ found, area, conf = 0.95 }: { found: number; are
     oneSidedUpper: gammaQuantile(conf, found + 1, 1) / area,
   }
 }
+
+/**
+ * Intervals of all shares of a count at once, so that together they hold with the confidence asked.
+ *
+ *   (c + 2x +- sqrt(c (c + 4x(n - x)/n))) / (2(n + c)),  c the chi-square quantile at 1 - alpha/k with 1 degree
+ *
+ * Source: Goodman 1965.
+ *
+ * @param counts independent looks that fell in each of two classes or more
+ * @throws RangeError fewer than two classes, or nothing counted
+ */
+export function goodman(counts: readonly number[], conf = 0.95): Interval[] {
+  const n = counts.reduce((a, b) => a + b, 0)
+  if (counts.length < 2 || !(n > 0)) throw new RangeError('shares of a whole need two classes and a count')
+  const c = normalQuantile(1 - (1 - conf) / counts.length / 2, 0, 1) ** 2
+  return counts.map((x) => {
+    const root = Math.sqrt(c * (c + (4 * x * (n - x)) / n))
+    return [(c + 2 * x - root) / (2 * (n + c)), (c + 2 * x + root) / (2 * (n + c))]
+  })
+}

@@ -4,11 +4,15 @@ import { letterOf, type Taxon } from './taxon.ts'
 export interface Hit {
   taxon: Taxon
   amount: number
+  /** Pin of a layered point, or cell of a grid, from 1. */
+  part?: number
 }
 
 export interface StopTally {
   seq: number
   hits: Hit[]
+  /** Part of the paddock. */
+  stratum?: string
 }
 
 /** Names given later to plants counted under a letter. */
@@ -38,10 +42,15 @@ export interface Tallied {
   totals: Float64Array
   /** True where every amount is a whole number. */
   whole: boolean
+  /** Part of the paddock in which each stop lies. */
+  strata: string[]
 }
 
 export function tallied(stops: StopTally[], named: NamedLetters): Tallied {
-  const sums = stops.map((s) => amountsAt(s, named)).filter((m) => m.size > 0)
+  const counted = stops
+    .map((s) => ({ sums: amountsAt(s, named), stratum: s.stratum ?? '' }))
+    .filter((s) => s.sums.size > 0)
+  const sums = counted.map((s) => s.sums)
   const index = new Map<Taxon, number>()
   for (const m of sums) for (const taxon of m.keys()) if (!index.has(taxon)) index.set(taxon, index.size)
   const amounts = Array.from(index, () => new Float64Array(sums.length))
@@ -54,5 +63,5 @@ export function tallied(stops: StopTally[], named: NamedLetters): Tallied {
       whole &&= Number.isInteger(n)
     }
   })
-  return { taxa: [...index.keys()], amounts, totals, whole }
+  return { taxa: [...index.keys()], amounts, totals, whole, strata: counted.map((s) => s.stratum) }
 }

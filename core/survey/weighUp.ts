@@ -3,17 +3,17 @@ import { harmFindings, type HarmFindings } from '../harm/harmFindings.ts'
 import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from './composition.ts'
-import { tallied, type NamedLetters } from './tally.ts'
+import { countedStops, designOf } from './counted.ts'
+import { namedLetters } from './figures.ts'
+import { tallied } from './tally.ts'
+
+/** Methods in which each amount is an independent look at a point. */
+const POINTS = new Set(['step-points', 'turf-grid'])
 
 export interface WeighUp {
   composition: Composition
   harm: HarmFindings
   feed: { leafy: MixtureFeed | undefined; stemmy: MixtureFeed | undefined }
-}
-
-/** Letters of a round that have a name by now. */
-export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
-  return Object.fromEntries(round.unknowns.flatMap((u) => (u.namedAs ? [[u.letter, u.namedAs]] : [])))
 }
 
 /**
@@ -24,13 +24,13 @@ export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
  */
 export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
   const named = namedLetters(round)
-  const together = tallied(round.stops, named)
-  const made = compositionOf(together, plants)
+  const together = tallied(countedStops(round), named)
+  const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
   const feed = (growth: Growth) => mixtureFeedOf(together, plants, growth, random())
   return {
     composition: made,
-    harm: harmFindings(made, plants, round.method === 'step-points' ? 'points' : 'cover', round.paddock.region),
+    harm: harmFindings(made, plants, POINTS.has(round.method) ? 'points' : 'cover', round.paddock.region),
     feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
   }
 }

@@ -1,7 +1,8 @@
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import type { Sql } from './db.ts'
 
-const PADDOCK_COLUMNS = 'id, holding_id as "holdingId", name, boundary, region, outlook, sown'
+const PADDOCK_COLUMNS = 'id, holding_id as "holdingId", name, boundary, region, outlook, sown, strata, note'
 
 export async function listHoldings(db: Sql): Promise<Holding[]> {
   return (await db.query<Holding>('select id, name, client from holding order by name, id')).rows
@@ -25,8 +26,8 @@ export async function addHolding(db: Sql, h: Holding): Promise<void> {
 
 export async function addPaddock(db: Sql, p: Paddock): Promise<void> {
   await db.query(
-    `insert into paddock (id, holding_id, name, boundary, region, outlook, sown)
-     values ($1, $2, $3, $4::jsonb, $5, $6, $7::jsonb) on conflict (id) do nothing`,
+    `insert into paddock (id, holding_id, name, boundary, region, outlook, sown, strata, note)
+     values ($1, $2, $3, $4::jsonb, $5, $6, $7::jsonb, $8::jsonb, $9) on conflict (id) do nothing`,
     [
       p.id,
       p.holdingId,
@@ -35,6 +36,50 @@ export async function addPaddock(db: Sql, p: Paddock): Promise<void> {
       p.region,
       p.outlook,
       JSON.stringify(p.sown),
+      JSON.stringify(p.strata),
+      p.note,
     ],
   )
+}
+
+/** Write a paddock anew; what was counted in it stays as it is. */
+export async function putPaddock(db: Sql, p: Paddock): Promise<void> {
+  await db.query(
+    `update paddock set name = $2, boundary = $3::jsonb, region = $4, outlook = $5, sown = $6::jsonb,
+       strata = $7::jsonb, note = $8 where id = $1`,
+    [
+      p.id,
+      p.name,
+      p.boundary ? JSON.stringify(p.boundary) : null,
+      p.region,
+      p.outlook,
+      JSON.stringify(p.sown),
+      JSON.stringify(p.strata),
+      p.note,
+    ],
+  )
+}
+
+/** What was done in a paddock, the latest first. */
+export async function listEvents(db: Sql, paddockId: string): Promise<PaddockEvent[]> {
+  const { rows } = await db.query<PaddockEvent>(
+    `select id, paddock_id as "paddockId", kind, on_date::text as "onDate", note, detail
+     from paddock_event where paddock_id = $1 order by on_date desc, id`,
+    [paddockId],
+  )
+  return rows
+}
+
+/** Keep an event; a second time with the same id changes it. */
+export async function putEvent(db: Sql, e: PaddockEvent): Promise<void> {
+  await db.query(
+    `insert into paddock_event (id, paddock_id, kind, on_date, note, detail) values ($1, $2, $3, $4, $5, $6::jsonb)
+     on conflict (id) do update set kind = excluded.kind, on_date = excluded.on_date, note = excluded.note,
+       detail = excluded.detail`,
+    [e.id, e.paddockId, e.kind, e.onDate, e.note, JSON.stringify(e.detail)],
+  )
+}
+
+export async function dropEvent(db: Sql, paddockId: string, id: string): Promise<void> {
+  await db.query('delete from paddock_event where paddock_id = $1 and id = $2', [paddockId, id])
 }

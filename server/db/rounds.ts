@@ -1,10 +1,11 @@
 import type { Round, RoundSummary, Stop, Unknown } from '@/core/records/round.ts'
 import type { Hit } from '@/core/survey/tally.ts'
+import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'
 import { getPaddock } from './places.ts'
 
 const ROUND_COLUMNS = `r.id, r.paddock_id as "paddockId", h.name as holding, h.client, r.title, r.method, r.purpose,
-  r.planned_on::text as "plannedOn", r.points_per_stop as "pointsPerStop", r.source`
+  r.planned_on::text as "plannedOn", r.points_per_stop as "pointsPerStop", r.source, r.settings`
 
 /** All rounds, the next planned first. */
 export async function listRounds(db: Sql): Promise<RoundSummary[]> {
@@ -18,27 +19,29 @@ export async function listRounds(db: Sql): Promise<RoundSummary[]> {
   return rows
 }
 
-type StopRow = { id: string; seq: number; lon: number | null; lat: number | null; doneAt: string | null }
+type StopRow = Omit<Stop, 'position' | 'hits'> & { lon: number | null; lat: number | null }
 
 async function stopsOf(db: Sql, roundId: string): Promise<Stop[]> {
   const { rows } = await db.query<StopRow>(
-    `select id, seq, lon, lat, done_at as "doneAt" from stop where round_id = $1 order by seq`,
+    `select id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version
+     from stop where round_id = $1 order by seq`,
     [roundId],
   )
-  const hits = await db.query<Hit & { stopId: string }>(
-    `select h.stop_id as "stopId", h.taxon, h.amount from hit h join stop s on s.id = h.stop_id
+  const hits = await db.query<Hit & { stopId: string; part: number | null }>(
+    `select h.stop_id as "stopId", h.taxon, h.amount, h.part from hit h join stop s on s.id = h.stop_id
      where s.round_id = $1 order by s.seq, h.ord`,
     [roundId],
   )
   const byStop = new Map<string, Hit[]>()
-  for (const { stopId, taxon, amount } of hits.rows)
-    byStop.set(stopId, [...(byStop.get(stopId) ?? []), { taxon, amount }])
-  return rows.map((s) => ({
-    id: s.id,
-    seq: s.seq,
-    position: s.lon === null || s.lat === null ? null : [s.lon, s.lat],
+  for (const { stopId, taxon, amount, part } of hits.rows) {
+    const list = byStop.get(stopId) ?? []
+    list.push({ taxon, amount, ...(part === null ? {} : { part }) })
+    byStop.set(stopId, list)
+  }
+  return rows.map(({ lon, lat, ...s }) => ({
+    ...s,
+    position: lon === null || lat === null ? null : [lon, lat],
     hits: byStop.get(s.id) ?? [],
-    doneAt: s.doneAt,
   }))
 }
 
@@ -61,15 +64,25 @@ export async function getRound(db: Sql, id: string): Promise<Round | undefined> 
 
 export type NewRound = Pick<
   Round,
-  'id' | 'paddockId' | 'title' | 'method' | 'purpose' | 'plannedOn' | 'pointsPerStop' | 'route' | 'source' | 'stops'
+  | 'id'
+  | 'paddockId'
+  | 'title'
+  | 'method'
+  | 'purpose'
+  | 'plannedOn'
+  | 'pointsPerStop'
+  | 'settings'
+  | 'route'
+  | 'source'
+  | 'stops'
 >
 
 /** Add a round with its planned stops; a second call with the same id changes nothing. */
 export async function addRound(db: Db, round: NewRound): Promise<void> {
   await db.transaction(async (tx) => {
     const { rows } = await tx.query(
-      `insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, route, source)
-       values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9) on conflict (id) do nothing returning id`,
+      `insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, route, source, settings)
+       values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10::jsonb) on conflict (id) do nothing returning id`,
       [
         round.id,
         round.paddockId,
@@ -80,6 +93,7 @@ export async function addRound(db: Db, round: NewRound): Promise<void> {
         round.pointsPerStop,
         round.route ? JSON.stringify(round.route) : null,
         round.source,
+        JSON.stringify(round.settings),
       ],
     )
     if (rows.length === 0) return
@@ -90,13 +104,28 @@ export async function addRound(db: Db, round: NewRound): Promise<void> {
   })
 }
 
-async function insertStop(sql: Sql, roundId: string, stop: Stop): Promise<string> {
+async function insertStop(sql: Sql, roundId: string, stop: Stop, by = ''): Promise<string> {
   const { rows } = await sql.query<{ id: string }>(
-    `insert into stop (id, round_id, seq, lon, lat, done_at) values ($1, $2, $3, $4, $5, $6)
+    `insert into stop (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
+     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10, $11)
      on conflict (round_id, seq) do update set done_at = excluded.done_at,
-       lon = coalesce(excluded.lon, stop.lon), lat = coalesce(excluded.lat, stop.lat)
+       lon = coalesce(excluded.lon, stop.lon), lat = coalesce(excluded.lat, stop.lat), stratum = excluded.stratum,
+       measures = excluded.measures, skipped = excluded.skipped, version = excluded.version,
+       written_by = excluded.written_by
      returning id`,
-    [stop.id, roundId, stop.seq, stop.position?.[0] ?? null, stop.position?.[1] ?? null, stop.doneAt],
+    [
+      stop.id,
+      roundId,
+      stop.seq,
+      stop.position?.[0] ?? null,
+      stop.position?.[1] ?? null,
+      stop.doneAt,
+      stop.stratum,
+      JSON.stringify(stop.measures),
+      stop.skipped,
+      stop.version,
+      by,
+    ],
   )
   return rows[0]!.id
 }
@@ -105,19 +134,50 @@ async function replaceHits(sql: Sql, stopId: string, hits: Hit[]): Promise<void>
   await sql.query('delete from hit where stop_id = $1', [stopId])
   if (hits.length === 0) return
   await sql.query(
-    `insert into hit (stop_id, ord, taxon, amount)
-     select $1, o, t, a from unnest($2::int[], $3::text[], $4::float8[]) as x (o, t, a)`,
-    [stopId, hits.map((_, i) => i + 1), hits.map((h) => h.taxon), hits.map((h) => h.amount)],
+    `insert into hit (stop_id, ord, taxon, amount, part)
+     select $1, o, t, a, p from unnest($2::int[], $3::text[], $4::float8[], $5::int[]) as x (o, t, a, p)`,
+    [
+      stopId,
+      hits.map((_, i) => i + 1),
+      hits.map((h) => h.taxon),
+      hits.map((h) => h.amount),
+      hits.map((h) => h.part ?? null),
+    ],
   )
 }
 
-/** Write a stop whole: sending it twice leaves it once, and it is never half there. */
-export async function putStop(db: Db, roundId: string, stop: Stop): Promise<void> {
-  await db.transaction(async (tx) => {
-    const id = await insertStop(tx, roundId, stop)
+/** Who writes, and which version of the stop they had before them. */
+export interface Writer {
+  by: string
+  base: number
+}
+
+export type PutStop = { version: number } | { conflict: Stop }
+
+/**
+ * Write a stop whole: sending it twice leaves it once, and it is never half there. What another device has written
+ * meanwhile is not overwritten: it comes back as a conflict. A stop nobody has touched since planning never conflicts.
+ */
+export async function putStop(db: Db, roundId: string, stop: Stop, writer?: Writer): Promise<PutStop> {
+  return db.transaction(async (tx) => {
+    const { rows } = await tx.query<{ version: number; by: string }>(
+      'select version, written_by as by from stop where round_id = $1 and seq = $2 for update',
+      [roundId, stop.seq],
+    )
+    const now = rows[0]
+    if (writer && now && now.version > 0 && now.by !== writer.by && now.version !== writer.base) {
+      const current = (await stopsOf(tx, roundId)).find((s) => s.seq === stop.seq)!
+      if (!isDeepStrictEqual(seenIn(current), seenIn(stop))) return { conflict: current }
+      return { version: now.version }
+    }
+    const version = (now?.version ?? 0) + 1
+    const id = await insertStop(tx, roundId, { ...stop, version }, writer?.by)
     await replaceHits(tx, id, stop.hits)
+    return { version }
   })
 }
+
+const seenIn = ({ hits, measures, skipped }: Stop) => ({ hits, measures, skipped })
 
 /** Keep a letter, or give it its name (null takes the name away again). */
 export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {

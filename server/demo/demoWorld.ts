@@ -44,6 +44,8 @@ function place(
       region: 'cool-humid',
       outlook: paddock.outlook,
       sown: paddock.sown,
+      strata: [],
+      note: '',
     },
     ...rest,
   }

@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Flora } from '@/core/naming/flora.ts'
+import { openStop } from '@/core/records/round.ts'
 import { latinTaxon } from '@/core/survey/taxon.ts'
 import type { Db } from '../db/db.ts'
 import { addHolding, addPaddock } from '../db/places.ts'
@@ -43,6 +44,8 @@ export async function importDune(db: Db, flora: Flora): Promise<{ roundId: strin
     region: 'cool-humid',
     outlook: 'native',
     sown: [],
+    strata: [],
+    note: '',
   })
   await addRound(db, {
     id: roundId,
@@ -53,11 +56,10 @@ export async function importDune(db: Db, flora: Flora): Promise<{ roundId: strin
     plannedOn: '1987-01-01',
     pointsPerStop: 1,
     route: null,
+    settings: {},
     source: `${table.source}. Licence: ${table.licence}. Note: ${table.note}.`,
     stops: table.plots.map((plot, i) => ({
-      id: fixedId(`open-data/dune/plot/${plot}`),
-      seq: i + 1,
-      position: null,
+      ...openStop(fixedId(`open-data/dune/plot/${plot}`), i + 1, null),
       hits: taxa.map((taxon, j) => ({ taxon, amount: table.cover[i]![j]! })).filter((h) => h.amount > 0),
       doneAt: '1987-01-01T12:00:00.000Z',
     })),

@@ -2,6 +2,7 @@ import { randomGamma, randomLcg } from 'd3-random'
 import { addDays } from 'date-fns/addDays'
 import { formatISO } from 'date-fns/formatISO'
 import { parseISO } from 'date-fns/parseISO'
+import { openStop } from '@/core/records/round.ts'
 import { wRoute } from '@/core/survey/route.ts'
 import type { Hit } from '@/core/survey/tally.ts'
 import { letterOf } from '@/core/survey/taxon.ts'
@@ -40,10 +41,9 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
     pointsPerStop: place.round.pointsPerStop,
     route: { line: route.line, lengthM: route.lengthM },
     source: '',
+    settings: { routeKind: 'w', halfWidth: 0.05 },
     stops: route.stops.map((position, i) => ({
-      id: fixedId(`${roundId}/stop/${i + 1}`),
-      seq: i + 1,
-      position,
+      ...openStop(fixedId(`${roundId}/stop/${i + 1}`), i + 1, position),
       hits: counted ? madeStop(place, random) : [],
       doneAt: counted ? on.toISOString() : null,
     })),

@@ -1,5 +1,5 @@
 import type { ErrorRequestHandler } from 'express'
-import { HttpError } from './httpError.ts'
+import { ConflictError, HttpError } from './httpError.ts'
 
 interface Known {
   status: number
@@ -42,6 +42,7 @@ export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler
       code: 'internal',
       message: 'Something went wrong here. What you sent was not saved.',
     }
-    res.status(status).json({ error: { code, message, ...(field ? { field } : {}) } })
+    const theirs = error instanceof ConflictError ? { theirs: error.theirs } : {}
+    res.status(status).json({ error: { code, message, ...(field ? { field } : {}), ...theirs } })
   }
 }

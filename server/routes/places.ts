@@ -1,14 +1,49 @@
+import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
+import type { Paddock } from '@/core/records/round.ts'
 import type { Db } from '../db/db.ts'
-import { addHolding, addPaddock, listHoldings, listPaddocks } from '../db/places.ts'
-import { badRequest } from '../http/httpError.ts'
+import {
+  addHolding,
+  addPaddock,
+  dropEvent,
+  getPaddock,
+  listEvents,
+  listHoldings,
+  listPaddocks,
+  putEvent,
+  putPaddock,
+} from '../db/places.ts'
+import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { HoldingInput, PaddockInput } from './roundInput.ts'
+import { EventInput, PaddockInput } from './placeInput.ts'
+import { HoldingInput } from './roundInput.ts'
 import type { Book } from '../flora/book.ts'
 
-/** Holdings and their paddocks. */
+async function paddockAt(db: Db, id: string): Promise<Paddock> {
+  const paddock = isUUID(id) ? await getPaddock(db, id) : undefined
+  if (!paddock) throw notFound('paddock')
+  return paddock
+}
+
+function polygonAt(geoJson: object, field: string) {
+  const read = readBoundary(geoJson)
+  if ('problem' in read) throw badRequest(read.problem, field)
+  return read.boundary
+}
+
+function paddockOf(input: PaddockInput, book: Book): Paddock {
+  return {
+    ...input,
+    boundary: polygonAt(input.boundary, 'boundary'),
+    sown: (input.sown ?? []).map((id, i) => knownPlant(id, book.flora, `sown[${i}]`)),
+    strata: (input.strata ?? []).map((p, i) => ({ ...p, polygon: polygonAt(p.polygon, `strata[${i}].polygon`) })),
+    note: input.note ?? '',
+  }
+}
+
+/** Holdings, their paddocks and what was done in them. */
 export function placeRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/places', async (_req, res) => {
@@ -21,10 +56,30 @@ export function placeRoutes(db: Db, book: Book): Router {
     })
     .post('/paddocks', async (req, res) => {
       const input = parseBody(PaddockInput, req.body)
-      const read = readBoundary(input.boundary)
-      if ('problem' in read) throw badRequest(read.problem, 'boundary')
-      const sown = (input.sown ?? []).map((id, i) => knownPlant(id, book.flora, `sown[${i}]`))
-      await addPaddock(db, { ...input, boundary: read.boundary, sown })
+      await addPaddock(db, paddockOf(input, book))
       res.status(201).json({ id: input.id })
+    })
+    .get('/paddocks/:id', async (req, res) => {
+      const paddock = await paddockAt(db, req.params.id)
+      res.json({ paddock, events: await listEvents(db, paddock.id) })
+    })
+    .put('/paddocks/:id', async (req, res) => {
+      const input = parseBody(PaddockInput, req.body)
+      const { id } = await paddockAt(db, req.params.id)
+      await putPaddock(db, { ...paddockOf(input, book), id })
+      res.json({ id })
+    })
+    .put('/paddocks/:id/events/:event', async (req, res) => {
+      const input = parseBody(EventInput, req.body)
+      const { id } = await paddockAt(db, req.params.id)
+      if (!isUUID(req.params.event)) throw badRequest('An event needs a UUID.', 'event')
+      input.detail.sown?.forEach((s, i) => knownPlant(s.plant, book.flora, `detail.sown[${i}].plant`))
+      await putEvent(db, { ...input, id: req.params.event, paddockId: id })
+      res.json({ id: req.params.event })
+    })
+    .delete('/paddocks/:id/events/:event', async (req, res) => {
+      const { id } = await paddockAt(db, req.params.id)
+      if (isUUID(req.params.event)) await dropEvent(db, id, req.params.event)
+      res.json({ id: req.params.event })
     })
 }

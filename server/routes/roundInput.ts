@@ -2,6 +2,7 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsDateString,
   IsIn,
@@ -9,7 +10,6 @@ import {
   IsISO8601,
   IsNotEmpty,
   IsNumber,
-  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -19,8 +19,18 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { regions, type Region } from '@/core/naming/flora.ts'
-import { outlooks, type Outlook } from '@/core/records/round.ts'
+import {
+  grazings,
+  routeKinds,
+  swardStages,
+  type Grazed,
+  type Measures,
+  type RoundSettings,
+  type RouteKind,
+  type SwardStage,
+} from '@/core/records/measures.ts'
+import { fewSpeciesConventions, type FewSpecies } from '@/core/survey/dryWeightRank.ts'
+import { methods, type Method } from '@/core/survey/methods.ts'
 import { SeenInput } from './identifyInput.ts'
 
 export class HoldingInput {
@@ -29,14 +39,46 @@ export class HoldingInput {
   @IsString() @MaxLength(200) client!: string
 }
 
-export class PaddockInput {
+const amount = { allowNaN: false, allowInfinity: false }
+
+export class StopMeasuresInput implements Measures {
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(1000) reading?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) clipFreshG?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) clipDryG?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) frameYield?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) legM?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(500) heightCm?: number
+  @IsOptional() @IsNumber(amount) @Min(0) @Max(100) barePercent?: number
+  @IsOptional() @IsIn(swardStages) stage?: SwardStage
+  @IsOptional() @IsInt() @Min(0) @Max(1000) dung?: number
+  @IsOptional() @IsIn(grazings) grazed?: Grazed
+}
+
+export class SettingsInput implements RoundSettings {
+  @IsOptional() @IsIn(routeKinds) routeKind?: RouteKind
+  @IsOptional() @IsNumber(amount) @Min(0.005) @Max(0.5) halfWidth?: number
+  @IsOptional() @IsIn(['six-class', 'braun-blanquet']) scale?: 'six-class' | 'braun-blanquet'
+  @IsOptional() @IsNumber(amount) @Min(0.0001) @Max(1000) frameM2?: number
+  @IsOptional() @IsArray() @ArrayMaxSize(9) @IsNumber(amount, { each: true }) nestsM?: number[]
+  @IsOptional() @IsIn(fewSpeciesConventions) few?: FewSpecies
+  @IsOptional() @IsNumber(amount) @Min(0.1) @Max(100) stripWidthM?: number
+  @IsOptional() @IsNumber(amount) @Min(0.01) @Max(1) seenShare?: number
+  @IsOptional() @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) targets?: string[]
+  @IsOptional() @IsNumber(amount) @Min(0.05) @Max(1) dryShare?: number
+  @IsOptional() @IsString() @MaxLength(200) observer?: string
+  @IsOptional() @IsUUID() secondOf?: string
+}
+
+export class PlannedStopInput {
   @IsUUID() id!: string
-  @IsUUID() holdingId!: string
-  @IsString() @IsNotEmpty() @MaxLength(200) name!: string
-  @IsObject({ message: 'boundary must be GeoJSON' }) boundary!: object
-  @IsIn(regions) region!: Region
-  @IsIn(outlooks) outlook!: Outlook
-  @IsOptional() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) sown?: string[]
+  @IsInt() @Min(1) @Max(1000) seq!: number
+  @IsOptional() @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @IsNumber(amount, { each: true }) position?: number[]
+  @IsOptional() @IsString() @MaxLength(200) stratum?: string
+}
+
+export class RouteInput {
+  @IsArray() @ArrayMaxSize(2000) line!: number[][]
+  @IsNumber(amount) @Min(0) @Max(1_000_000) lengthM!: number
 }
 
 export class RoundInput {
@@ -46,18 +88,37 @@ export class RoundInput {
   @IsString() @MaxLength(500) purpose!: string
   @IsDateString({ strict: true }) @Matches(/^\d{4}-\d{2}-\d{2}$/) plannedOn!: string
   @IsInt() @Min(1) @Max(500) pointsPerStop!: number
-  @IsInt() @Min(1) @Max(500) stops!: number
+  /** A W is laid for so many stops, unless the stops were laid already. */
+  @IsOptional() @IsInt() @Min(1) @Max(500) stops?: number
+  @IsOptional() @IsIn(methods) method?: Method
+  @IsOptional() @ValidateNested() @Type(() => SettingsInput) settings?: SettingsInput
+  @IsOptional() @ValidateNested() @Type(() => RouteInput) route?: RouteInput
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(1)
+  @ArrayMaxSize(500)
+  @ValidateNested({ each: true })
+  @Type(() => PlannedStopInput)
+  laid?: PlannedStopInput[]
 }
 
 export class HitInput {
   @IsString() @MaxLength(200) taxon!: string
-  @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0.001) @Max(10000) amount!: number
+  @IsNumber(amount) @Min(0.001) @Max(10000) amount!: number
+  @IsOptional() @IsInt() @Min(1) @Max(1000) part?: number
 }
 
 export class StopInput {
   @IsUUID() id!: string
   @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => HitInput) hits!: HitInput[]
   @IsOptional() @IsISO8601({ strict: true }) doneAt?: string | null
+  @IsOptional() @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @IsNumber(amount, { each: true }) position?: number[]
+  @IsOptional() @IsString() @MaxLength(200) stratum?: string
+  @IsOptional() @ValidateNested() @Type(() => StopMeasuresInput) measures?: StopMeasuresInput
+  @IsOptional() @IsString() @MaxLength(300) skipped?: string | null
+  /** The device that writes, and the version of the stop that it had. */
+  @IsOptional() @IsUUID() by?: string
+  @IsOptional() @IsInt() @Min(0) base?: number
 }
 
 export class UnknownInput {

@@ -1,14 +1,16 @@
 import { Router } from 'express'
+import type { Polygon } from 'geojson'
 import { randomUUID } from 'node:crypto'
-import { wRoute } from '@/core/survey/route.ts'
+import { openStop, type Stop } from '@/core/records/round.ts'
+import { wRoute, type Position } from '@/core/survey/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
 import { addRound, getRound, listRounds, putStop, putUnknown } from '../db/rounds.ts'
-import { badRequest, notFound } from '../http/httpError.ts'
+import { badRequest, ConflictError, notFound } from '../http/httpError.ts'
 import { knownTaxon } from '../http/knownTaxon.ts'
 import { isUUID } from 'class-validator'
 import { parseBody } from '../http/parseBody.ts'
-import { RoundInput, StopInput, UnknownInput } from './roundInput.ts'
+import { RoundInput, StopInput, UnknownInput, type PlannedStopInput } from './roundInput.ts'
 import type { Book } from '../flora/book.ts'
 
 async function roundAt(db: Db, id: string) {
@@ -17,36 +19,53 @@ async function roundAt(db: Db, id: string) {
   return round
 }
 
-/** Plan a round: the route is drawn into the paddock before anyone walks. */
+/** Plan a round: the route is drawn into the paddock before anyone walks, here or already where it was planned. */
 async function planRound(db: Db, input: RoundInput): Promise<void> {
   const paddock = await getPaddock(db, input.paddockId)
   if (!paddock) throw badRequest('There is no such paddock.', 'paddockId')
-  if (!paddock.boundary)
-    throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
-  const route = routeInto(paddock.boundary, input.stops)
+  const { laid, route, stops: count, ...round } = input
+  const planned = laid
+    ? { route: route ? { line: route.line as Position[], lengthM: route.lengthM } : null, stops: laid.map(laidStop) }
+    : routeInto(paddock.boundary, count ?? 30)
   await addRound(db, {
-    ...input,
-    method: 'step-points',
+    ...round,
+    method: input.method ?? 'step-points',
+    settings: { ...input.settings },
     source: '',
-    route: { line: route.line, lengthM: route.lengthM },
-    stops: route.stops.map((position, i) => ({
-      id: randomUUID(),
-      seq: i + 1,
-      position,
-      hits: [],
-      doneAt: null,
-    })),
+    ...planned,
   })
 }
 
-function routeInto(boundary: Parameters<typeof wRoute>[0], stops: number) {
+const laidStop = (s: PlannedStopInput): Stop =>
+  openStop(s.id, s.seq, (s.position as Position | undefined) ?? null, s.stratum ?? '')
+
+function routeInto(boundary: Polygon | null, count: number) {
+  if (!boundary) throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
   try {
-    return wRoute(boundary, stops)
+    const { stops, line, lengthM } = wRoute(boundary, count)
+    return { route: { line, lengthM }, stops: stops.map((p, i) => openStop(randomUUID(), i + 1, p)) }
   } catch (error) {
     if (error instanceof RangeError) throw badRequest(`No route: ${error.message}.`, 'paddockId')
     throw error
   }
 }
+
+function stopFrom(input: StopInput, seq: number, planned: Stop | undefined, book: Book): Stop {
+  return {
+    id: planned?.id ?? input.id,
+    seq,
+    position: (input.position as Position | undefined) ?? planned?.position ?? null,
+    hits: input.hits.map((h, i) => ({ ...h, taxon: knownTaxon(h.taxon, book.flora, `hits[${i}].taxon`) })),
+    doneAt: input.doneAt ?? null,
+    stratum: input.stratum ?? planned?.stratum ?? '',
+    measures: { ...input.measures },
+    skipped: input.skipped ?? null,
+    version: 0,
+  }
+}
+
+/** Stops that may be added beyond those planned. */
+const MOST_STOPS = 1000
 
 export function roundRoutes(db: Db, book: Book): Router {
   return Router()
@@ -62,19 +81,13 @@ export function roundRoutes(db: Db, book: Book): Router {
       const round = await roundAt(db, req.params.id)
       const seq = Number(req.params.seq)
       const planned = round.stops.find((s) => s.seq === seq)
-      if (!planned) throw notFound('stop')
-      const hits = input.hits.map((h, i) => ({
-        taxon: knownTaxon(h.taxon, book.flora, `hits[${i}].taxon`),
-        amount: h.amount,
-      }))
-      await putStop(db, round.id, {
-        id: planned.id,
-        seq,
-        position: planned.position,
-        hits,
-        doneAt: input.doneAt ?? null,
-      })
-      res.json({ seq, hits: hits.length })
+      const added = !planned && Number.isInteger(seq) && seq === round.stops.length + 1 && seq <= MOST_STOPS
+      if (!planned && !added) throw notFound('stop')
+      const stop = stopFrom(input, seq, planned, book)
+      const written = await putStop(db, round.id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
+      if ('conflict' in written)
+        throw new ConflictError('This stop was counted on another device too.', written.conflict)
+      res.json({ seq, hits: stop.hits.length, version: written.version })
     })
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {
       const input = parseBody(UnknownInput, req.body)

@@ -1,12 +1,11 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { Round, Stop } from '@/core/records/round.ts'
+import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { assignKeys, expectedPlants, letters } from '@/web/rounds/countKeys.ts'
 import { countReducer, startCount, stopAt, type CountAction, type CountState } from '@/web/rounds/countReducer.ts'
 
-const stops = (n: number): Stop[] =>
-  Array.from({ length: n }, (_, i) => ({ id: `s${i + 1}`, seq: i + 1, position: null, hits: [], doneAt: null }))
+const stops = (n: number): Stop[] => Array.from({ length: n }, (_, i) => openStop(`s${i + 1}`, i + 1, null))
 
 const begin = (n = 3, pointsPerStop = 4) => startCount({ pointsPerStop, stops: stops(n) })
 const after = (state: CountState, ...actions: CountAction[]) => actions.reduce(countReducer, state)
@@ -101,6 +100,7 @@ const round = (over: Partial<Round> = {}): Round => ({
   plannedOn: '2027-04-02',
   pointsPerStop: 4,
   source: '',
+  settings: {},
   paddock: {
     id: 'p',
     holdingId: 'h',
@@ -109,6 +109,8 @@ const round = (over: Partial<Round> = {}): Round => ({
     region: 'cool-humid',
     outlook: 'grazing',
     sown: ['timothy', 'red-clover'],
+    strata: [],
+    note: '',
   },
   route: null,
   stops: stops(2),

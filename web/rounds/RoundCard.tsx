@@ -1,7 +1,8 @@
 import { inSentence } from '@/core/naming/verdict.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { methodNames, type Paddock, type Round, type RoundSummary } from '@/core/records/round.ts'
+import type { Paddock, Round, RoundSummary } from '@/core/records/round.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
 import { areaHa } from '@/core/survey/route.ts'
 import { getRound } from '../api/client.ts'
 import { RouteMap } from '../parts/RouteMap.tsx'
@@ -36,7 +37,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
       <dl className="mt-3 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
         <dt className="text-ink-soft">Method</dt>
         <dd>
-          {methodNames[summary.method]}
+          {methodInfo[summary.method].name}
           {summary.method === 'step-points'
             ? `, ${summary.stops} stops of ${summary.pointsPerStop} points`
             : `, ${summary.stops} plots`}

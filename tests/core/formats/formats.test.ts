@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
 import { compositionRows, hitRows } from '@/core/formats/roundRows.ts'
-import type { Round } from '@/core/records/round.ts'
+import { openStop, type Round } from '@/core/records/round.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
 import { plantsById } from '@/tests/support/book.ts'
 
@@ -26,6 +26,7 @@ const round: Round = {
   plannedOn: '2027-04-02',
   pointsPerStop: 3,
   source: '',
+  settings: {},
   paddock: {
     id: 'p',
     holdingId: 'h',
@@ -34,6 +35,8 @@ const round: Round = {
     region: 'cool-humid',
     outlook: 'grazing',
     sown: [],
+    strata: [],
+    note: '',
   },
   route: {
     line: [
@@ -44,17 +47,12 @@ const round: Round = {
   },
   stops: [
     {
-      id: 's1',
-      seq: 1,
-      position: [0.0005, 0.0002],
+      ...openStop('s1', 1, [0.0005, 0.0002]),
       doneAt: '2027-04-02T09:00:00.000Z',
       hits: ['timothy', 'unknown:A', 'bare'].map((taxon) => ({ taxon, amount: 1 })),
     },
     {
-      id: 's2',
-      seq: 2,
-      position: [0.001, 0.0004],
-      doneAt: null,
+      ...openStop('s2', 2, [0.001, 0.0004]),
       hits: ['timothy', 'timothy'].map((taxon) => ({ taxon, amount: 1 })),
     },
   ],

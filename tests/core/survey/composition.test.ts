@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { composition } from '@/core/survey/composition.ts'
 import { amountsAt, resolved, type StopTally } from '@/core/survey/tally.ts'
 import { groupOf, letterOf, taxonName, unknownTaxon } from '@/core/survey/taxon.ts'
-import { namedLetters } from '@/core/survey/weighUp.ts'
+import { namedLetters } from '@/core/survey/figures.ts'
 import { plantsById } from '@/tests/support/book.ts'
 
 const stop = (seq: number, ...taxa: string[]): StopTally => ({ seq, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) })

@@ -1,0 +1,49 @@
+/** What is taken at a stop besides plants. Everything may be left out. */
+export interface Measures {
+  /** Plate meter or ruler in cm, or a score against reference frames. */
+  reading?: number
+  /** What was cut in the frame at this stop, grams; dry where it was dried, else fresh. */
+  clipFreshG?: number
+  clipDryG?: number
+  /** Yield of a ranked frame, in any unit that is kept to. */
+  frameYield?: number
+  /** Metres of a leg of a search walk. */
+  legM?: number
+  heightCm?: number
+  barePercent?: number
+  stage?: SwardStage
+  /** Dung pats within two paces. */
+  dung?: number
+  grazed?: Grazed
+}
+
+export const swardStages = ['leafy', 'stemmy', 'headed'] as const
+export type SwardStage = (typeof swardStages)[number]
+export const grazings = ['not', 'lightly', 'hard'] as const
+export type Grazed = (typeof grazings)[number]
+
+export const routeKinds = ['w', 'zigzag', 'grid', 'random', 'rows'] as const
+export type RouteKind = (typeof routeKinds)[number]
+
+/** How a round is done: what was settled before walking. */
+export interface RoundSettings {
+  routeKind?: RouteKind
+  /** Half width of the 95 % interval that is wanted of a main share, 0.05 for plus or minus 5 in 100. */
+  halfWidth?: number
+  scale?: 'six-class' | 'braun-blanquet'
+  frameM2?: number
+  /** Sides of the nested frames, metres, smallest first. */
+  nestsM?: number[]
+  /** What becomes of the ranks a frame of one or two species leaves unfilled. */
+  few?: 'first-takes-third' | 'first-takes-second' | 'scaled' | 'left-out'
+  stripWidthM?: number
+  /** Share of the plants in the strip that the walker would see, in the walker's own judgement. */
+  seenShare?: number
+  /** Plants a search walk looks for. */
+  targets?: string[]
+  /** Dry matter share of what was cut, where it is known from a dried sample. */
+  dryShare?: number
+  observer?: string
+  /** The round whose stops another observer counts again. */
+  secondOf?: string
+}

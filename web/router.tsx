@@ -18,6 +18,8 @@ export const router = createBrowserRouter([
     children: [
       { index: true, loader: () => redirect('/rounds') },
       { path: 'rounds', lazy: () => import('./rounds/RoundsRoute.tsx') },
+      { path: 'plan', lazy: () => import('./rounds/plan/PlanRoute.tsx') },
+      { path: 'places/:id', lazy: () => import('./places/PlaceRoute.tsx') },
       { path: 'rounds/:id', lazy: () => import('./rounds/CountRoute.tsx') },
       { path: 'rounds/:id/name/:letter', lazy: () => import('./bench/BenchRoute.tsx') },
       { path: 'rounds/:id/weigh-up', lazy: () => import('./weigh-up/WeighUpRoute.tsx') },

@@ -17,6 +17,14 @@ export interface Measures {
   grazed?: Grazed
 }
 
+/** A change of some measures; undefined takes one away. */
+export type MeasuresPatch = { [K in keyof Measures]?: Measures[K] | undefined }
+
+/** Measures after a change, without those taken away. */
+export function patched(measures: Measures, patch: MeasuresPatch): Measures {
+  return Object.fromEntries(Object.entries({ ...measures, ...patch }).filter(([, v]) => v !== undefined))
+}
+
 export const swardStages = ['leafy', 'stemmy', 'headed'] as const
 export type SwardStage = (typeof swardStages)[number]
 export const grazings = ['not', 'lightly', 'hard'] as const

@@ -1,4 +1,5 @@
 import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 
@@ -8,12 +9,14 @@ export class ApiError extends Error {
     readonly status: number,
     message: string,
     readonly field?: string,
+    /** What stands there already, where somebody else wrote first. */
+    readonly theirs?: unknown,
   ) {
     super(message)
   }
 }
 
-export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?: unknown): Promise<T> {
+export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<T> {
   let response: Response
   try {
     response = await fetch(url, {
@@ -25,8 +28,13 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT', url: string, body?
   }
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
-  const error = (answer as { error?: { message: string; field?: string } } | undefined)?.error
-  throw new ApiError(response.status, error?.message ?? `The server answered ${response.status}.`, error?.field)
+  const error = (answer as { error?: { message: string; field?: string; theirs?: unknown } } | undefined)?.error
+  throw new ApiError(
+    response.status,
+    error?.message ?? `The server answered ${response.status}.`,
+    error?.field,
+    error?.theirs,
+  )
 }
 
 export const getPlants = () => send<Plant[]>('GET', '/api/plants')
@@ -35,6 +43,8 @@ export const getGroups = () => send<PlantGroup[]>('GET', '/api/groups')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
+export const getPaddock = (id: string) =>
+  send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

@@ -6,7 +6,7 @@ import { FileButton } from '../parts/FileButton.tsx'
 const MOST_MB = 5
 
 /** Pictures from the device, kept beside the description. Never needed. */
-export function Photos({ subject }: { subject: string }) {
+export function Photos({ subject, of = 'this plant' }: { subject: string; of?: string }) {
   const [photos, setPhotos] = useState<Photo[]>([])
   const [problem, setProblem] = useState('')
   const address = `/api/photos?subject=${encodeURIComponent(subject)}`
@@ -55,7 +55,7 @@ export function Photos({ subject }: { subject: string }) {
               <a href={`/api/photos/${p.id}`} target="_blank" rel="noreferrer">
                 <img
                   src={`/api/photos/${p.id}`}
-                  alt={`Picture ${i + 1} of this plant`}
+                  alt={`Picture ${i + 1} of ${of}`}
                   width="96"
                   height="96"
                   className="size-24 rounded-xl border border-rule object-cover"

@@ -7,7 +7,7 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
-import { percent, percentRange } from '../parts/words.ts'
+import { percent, percentRange, countedWords } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
@@ -56,9 +56,8 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
         {opening(made, byId)}
       </p>
       <p className="mt-1">
-        Counted at {made.total} {round.method === 'step-points' ? 'points' : 'units of cover'} over {made.stops}{' '}
-        {round.method === 'step-points' ? 'stops' : 'plots'}. A figure in brackets is the range that holds the true
-        value 95 times in 100.
+        Counted at {countedWords(round.method, made)}. A figure in brackets is the range that holds the true value 95
+        times in 100.
       </p>
       <div className="mt-3 break-inside-avoid">
         <div className="print:hidden">

@@ -1,9 +1,10 @@
 import type { Polygon } from 'geojson'
-import type { Stop } from '@/core/records/round.ts'
+import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/survey/route.ts'
 
 interface Props {
   boundary: Polygon | null
+  parts?: PaddockPart[]
   line: Position[]
   stops: Stop[]
   current?: number
@@ -23,7 +24,7 @@ function barMetres(widthM: number): number {
 }
 
 /** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
-export function RouteMap({ boundary, line, stops, current, label, className }: Props) {
+export function RouteMap({ boundary, parts = [], line, stops, current, label, className }: Props) {
   const ring = (boundary?.coordinates[0] ?? line) as Position[]
   if (ring.length < 2) return null
   const lat0 = ring[0]![1]
@@ -56,6 +57,24 @@ export function RouteMap({ boundary, line, stops, current, label, className }: P
     <svg viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`} role="img" aria-label={label} className={className}>
       <path d={`${path(ring)}Z`} className="ink-leaf" opacity="0.55" />
       <path d={`${path(ring)}Z`} className="ink-line" />
+      {parts.map((part) => {
+        const corners = part.polygon.coordinates[0] as Position[]
+        const [x, y] = on(corners[0]!)
+        return (
+          <g key={part.name}>
+            <path
+              d={`${path(corners)}Z`}
+              className={part.keptOut ? 'fill-sheet stroke-ink-soft' : 'ink-leafDark stroke-culm'}
+              fillOpacity={part.keptOut ? 0.9 : 0.45}
+              strokeDasharray={part.keptOut ? '4 4' : undefined}
+              strokeWidth="1.6"
+            />
+            <text x={x + 4} y={y - 4} className="fill-ink text-[13px]">
+              {part.name}
+            </text>
+          </g>
+        )
+      })}
       <path d={path(line)} className="ink-dotted" />
       {stops.map((stop) => {
         if (!stop.position) return null
@@ -68,7 +87,13 @@ export function RouteMap({ boundary, line, stops, current, label, className }: P
               cy={y}
               r={here ? 9 : 5}
               className={
-                here ? 'fill-straw stroke-ink' : stop.doneAt ? 'fill-culm stroke-husk' : 'fill-sheet stroke-ink'
+                here
+                  ? 'fill-straw stroke-ink'
+                  : stop.skipped
+                    ? 'fill-rule stroke-ink-soft'
+                    : stop.doneAt
+                      ? 'fill-culm stroke-husk'
+                      : 'fill-sheet stroke-ink'
               }
               strokeWidth="1.6"
             />

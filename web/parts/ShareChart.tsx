@@ -31,12 +31,14 @@ export function ShareChart({ rows, label, fixedWidth }: Props) {
   const nameWidth = Math.min(216, width * 0.4)
   const figures = Math.min(150, width * 0.3)
   const top = Math.max(0.1, max(rows, (r) => r.share.interval?.[1] ?? r.share.estimate) ?? 0)
-  const x = scaleLinear([0, top], [nameWidth, Math.max(nameWidth + 40, width - figures)]).nice(4)
+  const x = scaleLinear([0, top], [nameWidth, Math.max(nameWidth + 40, width - figures)]).nice(2)
+  // A label needs about 46 px.
+  const ticks = x.ticks(Math.max(1, Math.floor((x.range()[1]! - x.range()[0]!) / 70)))
   const height = AXIS + rows.length * ROW
   return (
     <div ref={ref} className="w-full">
       <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} className="block max-w-full">
-        {x.ticks(4).map((t) => (
+        {ticks.map((t) => (
           <g key={t}>
             <path d={`M${x(t)} ${AXIS - 4}V${height}`} stroke="var(--rule)" />
             <text x={x(t)} y={16} textAnchor="middle" className="fill-ink-soft text-[14px]">

@@ -1,3 +1,4 @@
+import { methodInfo, type Method } from '@/core/survey/methods.ts'
 import type { Character, Effort } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 
@@ -68,3 +69,10 @@ export const monthNames = [
   'November',
   'December',
 ]
+
+/** What was counted, in words: points over stops, or frames. */
+export function countedWords(method: Method, made: { total: number; stops: number }): string {
+  const { entry, unit } = methodInfo[method]
+  const units = `${made.stops} ${unit}${made.stops === 1 ? '' : 's'}`
+  return entry === 'points' ? `${Math.round(made.total)} points over ${units}` : units
+}

@@ -1,130 +1,178 @@
-import { useEffect, useReducer, useRef, useState } from 'react'
+import { useDeferredValue, useMemo, useReducer, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { moreStopsFor } from '@/core/survey/enough.ts'
-import { composition } from '@/core/survey/composition.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { figuresOf, type Figures } from '@/core/survey/figures.ts'
+import { methodInfo, type Entry } from '@/core/survey/methods.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/survey/taxon.ts'
-import { isTyping } from '../bench/useBenchKeys.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribNode, MidribTip } from '../parts/Midrib.tsx'
 import { useFlora } from '../stores/floraStore.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
 import { AddPlant } from './AddPlant.tsx'
-import { assignKeys, expectedPlants, letters, type CountKey } from './countKeys.ts'
-import { countReducer, startCount, stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { ConflictPanel } from './ConflictPanel.tsx'
+import { assignKeys, expectedPlants, letters } from './countKeys.ts'
+import {
+  countReducer,
+  entryOf,
+  lacking,
+  pointsAt,
+  startCount,
+  stopAt,
+  type CountAction,
+  type CountState,
+} from './countReducer.ts'
 import { CoverTable } from './CoverTable.tsx'
+import { StopTaps } from './entry/StopTaps.tsx'
+import { valueChoices, valueLabel, type ValueChoice } from './entry/valueChoices.ts'
 import { KeyStrip } from './KeyStrip.tsx'
 import { SoFar } from './SoFar.tsx'
+import { StopEntry } from './StopEntry.tsx'
 import { StopHead } from './StopHead.tsx'
+import { useCountKeys } from './useCountKeys.ts'
+import { useSaving } from './useSaving.ts'
 
 const HALF_WIDTH = 0.05
 
-/** Send each stop that changed, whole. */
-function useSaving(round: Round, stops: Stop[]): void {
-  const saved = useRef(stops)
-  const post = useOutbox((s) => s.post)
-  useEffect(() => {
-    for (const stop of stops) {
-      if (saved.current.includes(stop)) continue
-      const url = `/api/rounds/${round.id}/stops/${stop.seq}`
-      post({ key: url, method: 'PUT', url, body: { id: stop.id, hits: stop.hits, doneAt: stop.doneAt } })
-    }
-    saved.current = stops
-  }, [stops, round.id, post])
+function moreWords(more: number | undefined, halfWidth: number, unit: string): string | undefined {
+  if (more === undefined) return undefined
+  const wanted = `±${Math.round(halfWidth * 100)} %`
+  return more === 0 ? `enough ${unit}s for ${wanted}` : `${more} more ${unit}s for ${wanted}`
 }
 
-function useCountKeys(
-  keys: CountKey[],
-  act: (action: CountAction) => void,
-  add: () => void,
-  newUnknown: () => void,
-): void {
-  useEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
-      const pressed = keys.find((k) => k.key === e.key.toLowerCase())
-      if (e.key === 'x') newUnknown()
-      else if (pressed) act({ kind: 'hit', taxon: pressed.taxon })
-      else if (e.key === ' ') act({ kind: 'same' })
-      else if (e.key === 'Enter') act({ kind: 'next', at: new Date().toISOString() })
-      else if (e.key === 'z') act({ kind: 'undo' })
-      else if (e.key === '/') add()
-      else return
-      e.preventDefault()
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
-  })
-}
-
-function tipOf(round: Round, state: CountState, more: number | undefined): MidribTip {
+function tipOf(round: Round, state: CountState, more: string | undefined): MidribTip {
   const stop = stopAt(state)
-  const left = stop ? state.pointsPerStop - stop.hits.length : 0
-  const toDo = state.stops.filter((s) => s.doneAt === null).length
-  if (toDo === 0) return { label: 'Weigh it up', detail: 'every stop is counted', to: `/rounds/${round.id}/weigh-up` }
-  if (left > 0 && stop)
+  const { unit } = methodInfo[round.method]
+  const toDo = state.stops.filter((s) => s.doneAt === null && s.skipped === null).length
+  if (toDo === 0)
+    return { label: 'Weigh it up', detail: `every ${unit} is counted`, to: `/rounds/${round.id}/weigh-up` }
+  const left = stop ? state.pointsPerStop - pointsAt(state, stop) : 0
+  if (stop && entryOf(state) === 'points' && left > 0)
     return {
-      label: `${left} more ${left === 1 ? 'point' : 'points'} at stop ${stop.seq}`,
-      ...(more === undefined ? {} : { detail: more === 0 ? 'enough stops for ±5 %' : `${more} more stops for ±5 %` }),
+      label: `${left} more ${left === 1 ? 'point' : 'points'} at ${unit} ${stop.seq}`,
+      ...(more === undefined ? {} : { detail: more }),
     }
-  return { label: 'Walk to the next stop', hotkey: 'Enter', detail: `${toDo - 1} left after this one` }
+  if (stop && lacking(state, stop))
+    return { label: `Write down ${unit} ${stop.seq}`, ...(more ? { detail: more } : {}) }
+  if (toDo === 1 && stop?.doneAt === null)
+    return { label: `Close ${unit} ${stop.seq}`, hotkey: 'Enter', detail: 'the last one' }
+  return { label: `Walk to the next ${unit}`, hotkey: 'Enter', detail: `${toDo - 1} left after this one` }
 }
 
 function nodesOf(state: CountState, act: (action: CountAction) => void): MidribNode[] {
   const done = state.stops.filter((s) => s.doneAt !== null)
+  const unit = methodInfo[state.method].unit
+  const Unit = unit[0]!.toUpperCase() + unit.slice(1)
+  const what = (s: Stop) =>
+    entryOf(state) === 'points'
+      ? `${pointsAt(state, s)} points`
+      : entryOf(state) === 'reading'
+        ? String(s.measures.reading ?? '')
+        : `${new Set(s.hits.map((h) => h.taxon)).size} plants`
   return done.slice(-9).map((s) => ({
     id: s.id,
-    label: `Stop ${s.seq}`,
-    detail: `${s.hits.length} points`,
+    label: `${Unit} ${s.seq}`,
+    detail: what(s),
     onPress: () => act({ kind: 'go', seq: s.seq }),
-    pressLabel: `Go back to stop ${s.seq}, ${s.hits.length} points`,
+    pressLabel: `Go back to ${unit} ${s.seq}, ${what(s)}`,
   }))
+}
+
+const hints: Record<Entry, string> = {
+  points: 'Space: the same plant again. A number first: that many',
+  values: '0: take it out',
+  cells: 'Arrow keys: from cell to cell',
+  reading: '',
+  search: 'One key press: one plant found',
+}
+
+/** What stands on a key: how often the plant was met here, its class, its rank. */
+function shownOn(state: CountState, stop: Stop, choices: ValueChoice[]) {
+  return (taxon: Taxon): string => {
+    const here = stop.hits.filter((h) => h.taxon === taxon)
+    if (here.length === 0) return ''
+    const entry = entryOf(state)
+    if (entry === 'values') return valueLabel(choices, here[0]!.amount)
+    return String(entry === 'search' ? here[0]!.amount : here.length)
+  }
 }
 
 /** Count a round: keys and the stop in hand on the left, what the round says so far on the right. */
 export function CountView({ round }: { round: Round }) {
   const { plants, byId } = useFlora()
   const [state, act] = useReducer(countReducer, round, startCount)
-  const [added, setAdded] = useState<Taxon[]>([])
+  const [added, setAdded] = useState<Taxon[]>(round.settings.targets ?? [])
   const [adding, setAdding] = useState(false)
   const [unknown, setUnknown] = useState<string>()
+  const [times, setTimes] = useState('')
   const navigate = useNavigate()
   useSaving(round, state.stops)
 
-  const live: Round = { ...round, stops: state.stops }
+  const live = useMemo<Round>(() => ({ ...round, stops: state.stops }), [round, state.stops])
   const { used, free } = letters(live)
   const inHand =
     unknown ?? used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ?? free ?? 'A'
-  const [firstExpected] = useState(() => expectedPlants(round, plants, []))
+  const [firstExpected] = useState(() => expectedPlants(round, plants, round.settings.targets ?? []))
   const keys = assignKeys([...new Set([...firstExpected, ...added])], inHand)
+  const choices = valueChoices(round.method, round.settings)
   const newUnknown = () => free && setUnknown(free)
-  useCountKeys(round.method === 'step-points' ? keys : [], act, () => setAdding(true), newUnknown)
+  const entry = entryOf(state)
+  const onTaxon = (taxon: Taxon) => {
+    if (entry === 'values' || entry === 'cells') act({ kind: 'choose', taxon })
+    else act({ kind: 'hit', taxon, ...(times ? { times: Number(times) } : {}) })
+    setTimes('')
+  }
+  const imported = round.source !== ''
+  useCountKeys({
+    state,
+    keys: imported || entry === 'reading' ? [] : keys,
+    choices,
+    act,
+    onTaxon,
+    add: () => setAdding(true),
+    newUnknown,
+    times,
+    setTimes,
+  })
 
-  const made = composition(state.stops, namedLetters(round), byId)
-  const more = made ? moreStopsFor(made, HALF_WIDTH) : undefined
+  // The key pressed is echoed first; the figures follow when there is time.
+  const settled = useDeferredValue(live)
+  const figures = useMemo<Figures>(() => figuresOf(settled, byId), [settled, byId])
+  const halfWidth = round.settings.halfWidth ?? HALF_WIDTH
+  const more = figures.composition ? moreStopsFor(figures.composition, halfWidth) : undefined
   const stop = stopAt(state)
   const left =
-    round.method === 'step-points' && stop ? (
+    stop && !imported ? (
       <>
+        <ConflictPanel round={round} onTheirs={(theirs) => act({ kind: 'theirs', stop: theirs })} />
         <StopHead round={round} state={state} stop={stop} onAct={act} />
         {adding ? (
           <AddPlant
             onAdd={(id) => {
               if (!keys.some((k) => k.taxon === id)) setAdded((a) => [...a, id])
-              act({ kind: 'hit', taxon: id })
+              onTaxon(id)
             }}
             onClose={() => setAdding(false)}
           />
         ) : null}
-        <KeyStrip
-          keys={keys}
-          stop={stop}
-          onHit={(taxon) => act({ kind: 'hit', taxon })}
-          onAdd={() => setAdding(true)}
-          onNewUnknown={newUnknown}
-          newLetter={free}
-        />
+        <StopEntry round={round} state={state} stop={stop} choices={choices} act={act} />
+        {times ? (
+          <p role="status" className="mt-2 font-semibold">
+            {times} hits of …
+          </p>
+        ) : null}
+        {entry === 'reading' ? null : (
+          <KeyStrip
+            keys={keys}
+            chosen={state.chosen}
+            shown={shownOn(state, stop, choices)}
+            hint={hints[entry]}
+            onHit={onTaxon}
+            onAdd={() => setAdding(true)}
+            onNewUnknown={newUnknown}
+            newLetter={free}
+          />
+        )}
+        <StopTaps stop={stop} onMeasure={(patch) => act({ kind: 'measure', patch })} />
       </>
     ) : (
       <CoverTable round={live} />
@@ -134,15 +182,16 @@ export function CountView({ round }: { round: Round }) {
       left={left}
       right={
         <SoFar
-          round={live}
-          made={made}
+          round={settled}
+          figures={figures}
           more={more}
+          halfWidth={halfWidth}
           current={state.current}
           onName={(letter) => void navigate(`/rounds/${round.id}/name/${letter}`)}
         />
       }
       names={{ left: 'Count', right: 'So far' }}
-      tip={tipOf(round, state, more)}
+      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].unit))}
       nodes={nodesOf(state, act)}
     />
   )

@@ -1,4 +1,3 @@
-import type { Stop } from '@/core/records/round.ts'
 import { groupOf, taxonName, type Taxon } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
@@ -6,7 +5,11 @@ import type { CountKey } from './countKeys.ts'
 
 interface Props {
   keys: CountKey[]
-  stop: Stop
+  /** Plant in hand, where a value follows. */
+  chosen?: Taxon | null
+  /** What stands beside a plant: how often, its class, its rank. */
+  shown: (taxon: Taxon) => string
+  hint: string
   onHit: (taxon: Taxon) => void
   onAdd: () => void
   onNewUnknown: () => void
@@ -14,15 +17,15 @@ interface Props {
 }
 
 /** One key per species, found without looking: the letter, the name, and how often at this stop. */
-export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: Props) {
+export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNewUnknown, newLetter }: Props) {
   const byId = useFlora((s) => s.byId)
-  const here = (taxon: Taxon) => stop.hits.filter((h) => h.taxon === taxon).length
   return (
     <>
       <ul className="mt-4 grid grid-cols-2 gap-1.5 sm:grid-cols-3" aria-label="Keys">
         {keys.map(({ taxon, key }) => {
           const harmful = byId.get(taxon)?.role === 'toxic'
-          const count = here(taxon)
+          const count = shown(taxon)
+          const on = count !== '' || chosen === taxon
           return (
             <li key={taxon}>
               <button
@@ -32,7 +35,7 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
                   // The space bar must mean "same again", not press this button once more.
                   e.currentTarget.blur()
                 }}
-                className={`flex min-h-14 w-full items-center gap-1.5 rounded-xl border px-1.5 text-left leading-tight ${count > 0 ? 'border-culm bg-culm/10' : 'border-rule bg-sheet'} hover:border-culm`}
+                className={`flex min-h-14 w-full items-center gap-1.5 rounded-xl border px-1.5 text-left leading-tight ${on ? 'border-culm bg-culm/10' : 'border-rule bg-sheet'} ${chosen === taxon ? 'outline-3 outline-straw' : ''} hover:border-culm`}
               >
                 <kbd className="grid size-7 shrink-0 place-items-center rounded-lg border border-rule bg-husk text-lg font-bold">
                   {key}
@@ -41,8 +44,8 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
                   {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
                   {harmful ? <span className="block text-sm font-bold text-harm">harmful</span> : null}
                 </span>
-                <span className="grid w-6 shrink-0 justify-items-center">
-                  <b className="text-xl leading-none">{count > 0 ? count : ''}</b>
+                <span className="grid min-w-6 shrink-0 justify-items-center">
+                  <b className="text-xl leading-none">{count}</b>
                   <GroupMark group={harmful ? 'harm' : groupOf(taxon, byId)} className="size-4" />
                 </span>
               </button>
@@ -62,7 +65,7 @@ export function KeyStrip({ keys, stop, onHit, onAdd, onNewUnknown, newLetter }: 
         >
           A new unknown{newLetter ? ` (${newLetter})` : ''} <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
         </button>
-        <span className="text-ink-soft">Space: the same plant again</span>
+        <span className="text-ink-soft">{hint}</span>
       </p>
     </>
   )

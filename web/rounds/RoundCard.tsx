@@ -1,6 +1,7 @@
 import { inSentence } from '@/core/naming/verdict.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
+import type { RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, Round, RoundSummary } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import { areaHa } from '@/core/survey/route.ts'
@@ -8,6 +9,14 @@ import { getRound } from '../api/client.ts'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { dayWords } from './RoundList.tsx'
+
+const routeWords: Record<RouteKind, string> = {
+  w: ' in a W',
+  zigzag: ' in a zigzag',
+  grid: ' from point to point of a grid',
+  random: ' from place to place, drawn at random by part',
+  rows: ' along the rows',
+}
 
 const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
 
@@ -38,9 +47,9 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         <dt className="text-ink-soft">Method</dt>
         <dd>
           {methodInfo[summary.method].name}
-          {summary.method === 'step-points'
-            ? `, ${summary.stops} stops of ${summary.pointsPerStop} points`
-            : `, ${summary.stops} plots`}
+          {methodInfo[summary.method].entry === 'points'
+            ? `, ${summary.stops} ${methodInfo[summary.method].unit}s of ${summary.pointsPerStop} points`
+            : `, ${summary.stops} ${methodInfo[summary.method].unit}s`}
         </dd>
         {paddock?.boundary ? (
           <>
@@ -53,7 +62,9 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         {round?.route ? (
           <>
             <dt className="text-ink-soft">Walk</dt>
-            <dd>{Math.round(round.route.lengthM / 10) * 10} m in a W</dd>
+            <dd>
+              {Math.round(round.route.lengthM / 10) * 10} m{routeWords[round.settings.routeKind ?? 'w']}
+            </dd>
           </>
         ) : null}
         {sown.length > 0 ? (
@@ -100,9 +111,10 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         {round?.route ? (
           <RouteMap
             boundary={round.paddock.boundary}
+            parts={round.paddock.strata}
             line={round.route.line}
             stops={round.stops}
-            label={`Map of ${summary.paddock} with ${summary.stops} stops on a W`}
+            label={`Map of ${summary.paddock} with ${summary.stops} ${methodInfo[summary.method].unit}s`}
             className="w-full max-w-[30rem]"
           />
         ) : null}

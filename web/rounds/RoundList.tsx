@@ -1,6 +1,7 @@
 import { format } from 'date-fns/format'
 import { parseISO } from 'date-fns/parseISO'
 import type { RoundSummary } from '@/core/records/round.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
 
 interface Props {
   title: string
@@ -35,7 +36,7 @@ export function RoundList({ title, rounds, shown, onChoose }: Props) {
               <span className="shrink-0 text-right leading-snug">
                 <span className="block">{r.source ? 'open data' : dayWords(r.plannedOn)}</span>
                 <span className="block text-ink-soft">
-                  {r.stopsDone} of {r.stops} {r.method === 'step-points' ? 'stops' : 'plots'}
+                  {r.stopsDone} of {r.stops} {methodInfo[r.method].unit}s
                 </span>
               </span>
             </button>

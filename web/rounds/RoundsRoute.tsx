@@ -1,11 +1,12 @@
 import { useState } from 'react'
 import { useLoaderData } from 'react-router'
 import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
-import { getPlaces, getRounds } from '../api/client.ts'
+import { getRounds } from '../api/client.ts'
+import { readPlaces } from '../places/readPlaces.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { OpenData } from './OpenData.tsx'
-import { PlanRound } from './PlanRound.tsx'
+import { Places } from './Places.tsx'
 import { RoundCard } from './RoundCard.tsx'
 import { RoundList } from './RoundList.tsx'
 
@@ -16,14 +17,14 @@ interface Loaded {
 }
 
 export async function loader(): Promise<Loaded> {
-  const [rounds, places] = await Promise.all([getRounds(), getPlaces()])
+  const [rounds, places] = await Promise.all([getRounds(), readPlaces()])
   return { rounds, ...places }
 }
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
 
 function tipOf(next: RoundSummary | undefined): MidribTip {
-  if (!next) return { label: 'Plan a round', detail: 'every planned round is counted' }
+  if (!next) return { label: 'Plan a round', detail: 'every planned round is counted', to: '/plan' }
   return {
     label: `${next.stopsDone > 0 ? 'Go on with' : 'Walk'} ${next.paddock}`,
     detail: `${next.stops - next.stopsDone} stops, ${next.holding}`,
@@ -46,7 +47,7 @@ export function Component() {
           <h1 className="text-[1.65rem]">Rounds</h1>
           <RoundList title="To walk" rounds={open} shown={shown?.id} onChoose={setChosen} />
           <RoundList title="Counted" rounds={done} shown={shown?.id} onChoose={setChosen} />
-          <PlanRound holdings={holdings} paddocks={paddocks} onPlanned={setChosen} />
+          <Places holdings={holdings} paddocks={paddocks} />
           <OpenData onLoaded={setChosen} />
         </>
       }
@@ -57,8 +58,8 @@ export function Component() {
           <>
             <h2 className="text-[1.65rem]">No round yet</h2>
             <p className="mt-2">
-              Bring in a paddock as GeoJSON and plan the first round: the route is drawn before anyone walks, so that no
-              nice spot is picked.
+              Draw a paddock, or open its boundary as a file, and plan the first round: the route is drawn before anyone
+              walks, so that no nice spot is picked.
             </p>
           </>
         )

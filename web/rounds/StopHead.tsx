@@ -1,9 +1,10 @@
 import type { Round, Stop } from '@/core/records/round.ts'
-import { metresBetween } from '@/core/survey/route.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
 import { groupOf } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
-import { stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { WalkStrip } from './WalkStrip.tsx'
 
 interface Props {
   round: Round
@@ -12,42 +13,66 @@ interface Props {
   onAct: (action: CountAction) => void
 }
 
-/** Where one stands: the stop, its points as they fall, and the way to the next. */
-export function StopHead({ round, state, stop, onAct }: Props) {
+/** The points of a stop as they fall, each in the mark of its group. */
+function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
   const byId = useFlora((s) => s.byId)
+  const taken = pointsAt(state, stop)
+  const layered = state.method === 'layer-points'
+  const firstOfPin = (pin: number) => stop.hits.find((h) => h.part === pin)
+  return (
+    <div
+      className="mt-2 flex min-h-11 flex-wrap content-start gap-1"
+      role="img"
+      aria-label={`${taken} of ${state.pointsPerStop} points taken`}
+    >
+      {Array.from({ length: state.pointsPerStop }, (_, i) => {
+        const hit = layered ? firstOfPin(i + 1) : stop.hits[i]
+        if (!hit)
+          return (
+            <span
+              key={i}
+              className={`size-5 rounded border border-dashed border-ink-soft/60 ${layered && state.pin === i + 1 ? 'outline-2 outline-straw' : ''}`}
+            />
+          )
+        return <GroupMark key={i} group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)} />
+      })}
+    </div>
+  )
+}
+
+function progress(state: CountState, stop: Stop): string {
+  if (entryOf(state) === 'points') return `${pointsAt(state, stop)} of ${state.pointsPerStop} points`
+  if (entryOf(state) === 'reading') return stop.measures.reading === undefined ? 'no reading yet' : 'reading taken'
+  const plants = new Set(stop.hits.map((h) => h.taxon)).size
+  return `${plants} ${plants === 1 ? 'plant' : 'plants'}`
+}
+
+/** Where one stands: the stop, what was taken there, and the way to it. */
+export function StopHead({ round, state, stop, onAct }: Props) {
+  const { unit } = methodInfo[round.method]
   const before = stopAt(state, stop.seq - 1)
-  const paces =
-    before?.position && stop.position ? Math.round(metresBetween(before.position, stop.position)) : undefined
-  const full = stop.hits.length >= state.pointsPerStop
+  const lacks = lacking(state, stop)
+  const ready = lacks === undefined
   return (
     <div>
       <p className="text-ink-soft">
         {round.paddock.name}, {round.holding}
+        {stop.stratum ? `: ${stop.stratum}` : ''}
       </p>
       <h1 className="text-[1.65rem]">
-        Stop {stop.seq} of {state.stops.length}
+        {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} of {state.stops.length}
         <span className="ml-3 text-xl font-normal" data-testid="points">
-          {stop.hits.length} of {state.pointsPerStop} points
+          {progress(state, stop)}
         </span>
       </h1>
-      <div
-        className="mt-2 flex min-h-11 flex-wrap gap-1"
-        role="img"
-        aria-label={`${stop.hits.length} of ${state.pointsPerStop} points taken`}
-      >
-        {Array.from({ length: state.pointsPerStop }, (_, i) => {
-          const hit = stop.hits[i]
-          if (!hit) return <span key={i} className="size-5 rounded border border-dashed border-ink-soft/60" />
-          return <GroupMark key={i} group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)} />
-        })}
-      </div>
+      {entryOf(state) === 'points' ? <PointMarks state={state} stop={stop} /> : null}
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <button
           type="button"
           onClick={() => onAct({ kind: 'next', at: new Date().toISOString() })}
-          className={`min-h-12 rounded-xl px-5 font-semibold ${full ? 'bg-culm text-on-culm' : 'border border-rule'}`}
+          className={`min-h-12 rounded-xl px-5 font-semibold ${ready ? 'bg-culm text-on-culm' : 'border border-rule'}`}
         >
-          Next stop <kbd className="ml-1 text-sm">Enter</kbd>
+          Next {unit} <kbd className="ml-1 text-sm">Enter</kbd>
         </button>
         <button
           type="button"
@@ -56,16 +81,24 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           Undo <kbd className="ml-1 text-sm">z</kbd>
         </button>
-        {paces !== undefined ? (
-          <span className="text-ink-soft">
-            {paces} m from stop {stop.seq - 1}
-          </span>
+        {state.method === 'layer-points' ? (
+          <button
+            type="button"
+            onClick={() => onAct({ kind: 'same' })}
+            className="min-h-12 rounded-xl border border-rule px-5"
+          >
+            Next pin <kbd className="ml-1 text-sm">space</kbd>
+          </button>
         ) : null}
       </div>
-      {state.shortWarned ? (
+      <WalkStrip key={round.id} stop={stop} before={before} onAct={onAct} />
+      {state.shortWarned && lacks ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
-          Stop {stop.seq} has {stop.hits.length} of {state.pointsPerStop} points. Press Next stop again to leave it{' '}
-          {stop.hits.length === 0 ? 'uncounted' : 'short'}.
+          {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} {lacks}. Press Next {unit} again to{' '}
+          {entryOf(state) === 'values' || entryOf(state) === 'cells'
+            ? 'write it down as empty'
+            : `leave it ${stop.hits.length === 0 ? 'uncounted' : 'short'}`}
+          .
         </p>
       ) : null}
     </div>

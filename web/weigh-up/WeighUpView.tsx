@@ -1,12 +1,17 @@
 import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import { groupNames, taxonName } from '@/core/survey/taxon.ts'
+import { figuresOf } from '@/core/survey/figures.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
-import { percent, percentRange } from '../parts/words.ts'
+import { countedWords, percent, percentRange } from '../parts/words.ts'
+import { FrequencyPanel } from '../rounds/so-far/FrequencyPanel.tsx'
+import { MassPanel } from '../rounds/so-far/MassPanel.tsx'
+import { SearchPanel } from '../rounds/so-far/SearchPanel.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { FeedPanel } from './FeedPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
@@ -19,7 +24,8 @@ interface Props {
 function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const byId = useFlora((s) => s.byId)
   const { composition: made } = weighed
-  const points = round.method === 'step-points'
+  const { entry, unit, says } = methodInfo[round.method]
+  const points = entry === 'points'
   return (
     <>
       <p className="text-ink-soft">
@@ -27,8 +33,8 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
       </p>
       <h1 className="text-[1.65rem]">What was counted</h1>
       <p className="mt-1">
-        {made.total} {points ? 'points' : 'units of cover'} over {made.stops} {points ? 'stops' : 'plots'},{' '}
-        {made.diversity?.richness ?? 0} plants.
+        {countedWords(round.method, made)}, {made.diversity?.richness ?? 0} plants.
+        {points ? '' : ` Figures are a ${says}.`}
       </p>
       {round.source ? <p className="mt-1 text-ink-soft">{round.source}</p> : null}
       <table className="mt-3 w-full">
@@ -38,10 +44,10 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
               Plant
             </th>
             <th scope="col" className="text-right font-normal">
-              {points ? 'Hits' : 'Cover'}
+              {points ? 'Hits' : 'Amount'}
             </th>
             <th scope="col" className="text-right font-normal">
-              {points ? 'Stops' : 'Plots'} with it
+              {unit[0]!.toUpperCase() + unit.slice(1)}s with it
             </th>
           </tr>
         </thead>
@@ -72,8 +78,9 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
   )
 }
 
-function Shares({ weighed }: { weighed: WeighUp }) {
+function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const byId = useFlora((s) => s.byId)
+  const { estimator } = methodInfo[round.method]
   const { composition: made } = weighed
   const rows = made.taxa.slice(0, 14).map((t) => ({
     id: t.taxon,
@@ -120,17 +127,32 @@ function Shares({ weighed }: { weighed: WeighUp }) {
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">How these figures are made</summary>
         <p className="max-w-prose">
-          A share is all hits of a plant over all hits (ratio estimate, Cochran 1977). Points of one stop lie close
-          together and are alike, so the stop is the unit of the error. The interval holds the true share 95 times in
-          100 (Korn & Graubard 1998). Where the stops do not differ at all, exact limits of independent points stand
-          instead (Clopper & Pearson 1934).
+          {estimator} The interval holds the true share 95 times in 100. Where the stops do not differ at all, exact
+          limits of independent points stand instead (Clopper & Pearson 1934).
         </p>
       </details>
     </section>
   )
 }
 
+/** What a method says that does not add up to a sward: frequencies, mass, plants a hectare. */
+function OwnFigures({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const { frequency, mass, search } = figuresOf(round, byId)
+  if (frequency.length === 0 && !mass && search.length === 0) return <p>Figures appear with the first stop.</p>
+  return (
+    <>
+      <h2 className="text-[1.65rem]">What it says</h2>
+      <FrequencyPanel frequency={frequency} unit={methodInfo[round.method].unit} />
+      {mass ? <MassPanel mass={mass} method={round.method} /> : null}
+      <SearchPanel search={search} />
+      <p className="mt-3 text-ink-soft">{methodInfo[round.method].estimator}</p>
+    </>
+  )
+}
+
 function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
+  if (!weighed && round.stops.some((s) => s.doneAt)) return { label: 'Plan the next round', to: '/rounds' }
   if (!weighed) return { label: 'Count the first stop', to: `/rounds/${round.id}` }
   const letter = weighed.harm.unnamed[0]
   if (letter)
@@ -164,18 +186,30 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <Counted round={round} weighed={weighed} />
         ) : (
-          <h1 className="text-[1.65rem]">Nothing is counted yet</h1>
+          <>
+            <p className="text-ink-soft">
+              {round.holding}, {round.paddock.name}
+            </p>
+            <h1 className="text-[1.65rem]">{done > 0 ? methodInfo[round.method].name : 'Nothing is counted yet'}</h1>
+            {done > 0 ? (
+              <p className="mt-1">
+                {done} of {round.stops.length} {methodInfo[round.method].unit}s. This method gives{' '}
+                {methodInfo[round.method].says}; it does not add up to a sward, so nothing is worked out from it about
+                feed.
+              </p>
+            ) : null}
+          </>
         )
       }
       right={
         weighed ? (
           <>
-            <Shares weighed={weighed} />
+            <Shares round={round} weighed={weighed} />
             <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
             <FeedPanel feed={weighed.feed} />
           </>
         ) : (
-          <p>Figures appear with the first stop.</p>
+          <OwnFigures round={round} />
         )
       }
     />

@@ -1,0 +1,216 @@
+import { formatISO } from 'date-fns/formatISO'
+import { useState, type FormEvent } from 'react'
+import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { dayWords } from '../rounds/RoundList.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+
+const kindWords: Record<EventKind, string> = {
+  sown: 'Sown',
+  cut: 'Cut',
+  grazed: 'Grazed',
+  fertilised: 'Fertilised',
+  treated: 'Treated',
+  other: 'Other',
+}
+const amountWords: Record<Exclude<EventKind, 'sown'>, string> = {
+  cut: 'Cutting height, what was taken',
+  grazed: 'Animals and days',
+  fertilised: 'What and how much',
+  treated: 'Product, dose, who applied it',
+  other: 'How much',
+}
+
+function SownLine({
+  part,
+  onChange,
+  onRemove,
+}: {
+  part: SownPart
+  onChange: (p: SownPart) => void
+  onRemove: () => void
+}) {
+  const name = useFlora((s) => s.byId.get(part.plant)?.commonName ?? part.plant)
+  const number = (label: string, value: number, set: (n: number) => void, max: number, unit: string) => (
+    <label className="flex items-center gap-1.5">
+      <input
+        type="number"
+        aria-label={`${name}: ${label}`}
+        value={value}
+        min={0}
+        max={max}
+        step="any"
+        onChange={(e) => set(Number(e.target.value))}
+        className="min-h-11 w-20 rounded-xl border border-rule bg-sheet px-2"
+      />
+      {unit}
+    </label>
+  )
+  return (
+    <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
+      <span className="grow">{name}</span>
+      {number('kilograms a hectare', part.kgPerHa, (kgPerHa) => onChange({ ...part, kgPerHa }), 1000, 'kg/ha')}
+      {number('pure live seed', Math.round(part.pls * 100), (p) => onChange({ ...part, pls: p / 100 }), 100, '% PLS')}
+      <b className="w-24 text-right">{(part.kgPerHa * part.pls).toFixed(1)} kg live</b>
+      <button type="button" aria-label={`Take out ${name}`} className="min-h-11 min-w-11" onClick={onRemove}>
+        ×
+      </button>
+    </li>
+  )
+}
+
+interface Props {
+  events: PaddockEvent[]
+  paddockId: string
+  onAdd: (event: PaddockEvent) => void
+  onRemove: (id: string) => void
+}
+
+/** What was done here: sown lists with live seed, cuts, grazing, fertiliser, treatments. */
+export function History({ events, paddockId, onAdd, onRemove }: Props) {
+  const { plants, byId } = useFlora()
+  const [kind, setKind] = useState<EventKind>('grazed')
+  const [sown, setSown] = useState<SownPart[]>([])
+  const [problem, setProblem] = useState('')
+  const add = (e: FormEvent<HTMLFormElement>) => {
+    e.preventDefault()
+    const data = new FormData(e.currentTarget)
+    const amount = String(data.get('amount') ?? '').trim()
+    const note = String(data.get('note')).trim()
+    if (kind === 'sown' && (sown.length === 0 || sown.some((s) => !(s.kgPerHa > 0 && s.pls > 0))))
+      return setProblem('Choose the plants that were sown, each with kilograms and live seed above 0.')
+    if (kind !== 'sown' && amount === '' && note === '') return setProblem('Say what was done.')
+    setProblem('')
+    onAdd({
+      id: crypto.randomUUID(),
+      paddockId,
+      kind,
+      onDate: String(data.get('on')),
+      note,
+      detail: kind === 'sown' ? { sown } : amount ? { amount } : {},
+    })
+    setSown([])
+    e.currentTarget.reset()
+  }
+  return (
+    <section aria-labelledby="history">
+      <h2 id="history" className="text-lg">
+        History
+      </h2>
+      <ul>
+        {events.map((e) => (
+          <li key={e.id} className="flex flex-wrap items-baseline gap-2 border-b border-rule/60 py-1.5">
+            <span className="text-ink-soft">{dayWords(e.onDate)}</span>
+            <b>{kindWords[e.kind]}</b>
+            <span className="grow">
+              {e.detail.sown
+                ?.map(
+                  (s) =>
+                    `${byId.get(s.plant)?.commonName ?? s.plant} ${s.kgPerHa} kg/ha at ${Math.round(s.pls * 100)} % live`,
+                )
+                .join(', ')}
+              {e.detail.amount}
+              {e.note ? `${e.detail.amount || e.detail.sown ? '. ' : ''}${e.note}` : ''}
+            </span>
+            <button
+              type="button"
+              aria-label={`Take out ${kindWords[e.kind]} of ${dayWords(e.onDate)}`}
+              className="min-h-11 min-w-11"
+              onClick={() => onRemove(e.id)}
+            >
+              ×
+            </button>
+          </li>
+        ))}
+        {events.length === 0 ? <li className="py-2 text-ink-soft">Nothing written down yet.</li> : null}
+      </ul>
+      <details className="mt-2">
+        <summary className="min-h-11 content-center font-semibold">Write something down</summary>
+        <form onSubmit={add} className="grid gap-3 sm:grid-cols-2">
+          <Labelled label="What">
+            {(id) => (
+              <select
+                id={id}
+                value={kind}
+                onChange={(e) => setKind(e.target.value as EventKind)}
+                className={inputClass}
+              >
+                {eventKinds.map((k) => (
+                  <option key={k} value={k}>
+                    {kindWords[k]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Labelled>
+          <Labelled label="Day">
+            {(id) => (
+              <input
+                id={id}
+                name="on"
+                type="date"
+                required
+                defaultValue={formatISO(new Date(), { representation: 'date' })}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+          {kind === 'sown' ? (
+            <div className="sm:col-span-2">
+              <Labelled label="Plant that was sown">
+                {(id) => (
+                  <select
+                    id={id}
+                    value=""
+                    onChange={(e) =>
+                      e.target.value &&
+                      setSown((s) => [
+                        ...s.filter((x) => x.plant !== e.target.value),
+                        { plant: e.target.value, kgPerHa: 10, pls: 0.8 },
+                      ])
+                    }
+                    className={inputClass}
+                  >
+                    <option value="">choose one after the other …</option>
+                    {plants
+                      .filter((p) => p.role !== 'toxic')
+                      .map((p) => (
+                        <option key={p.id} value={p.id}>
+                          {p.commonName}
+                        </option>
+                      ))}
+                  </select>
+                )}
+              </Labelled>
+              <ul>
+                {sown.map((s) => (
+                  <SownLine
+                    key={s.plant}
+                    part={s}
+                    onChange={(n) => setSown((l) => l.map((x) => (x.plant === s.plant ? n : x)))}
+                    onRemove={() => setSown((l) => l.filter((x) => x.plant !== s.plant))}
+                  />
+                ))}
+              </ul>
+            </div>
+          ) : (
+            <Labelled label={amountWords[kind]}>
+              {(id) => <input id={id} name="amount" maxLength={300} className={inputClass} />}
+            </Labelled>
+          )}
+          <Labelled label="Note">
+            {(id) => <input id={id} name="note" maxLength={2000} className={inputClass} />}
+          </Labelled>
+          <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
+            <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
+              Write it down
+            </button>
+            <span role="alert" className="text-harm">
+              {problem}
+            </span>
+          </p>
+        </form>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,42 @@
+import { gpx } from '@tmcw/togeojson'
+import type { FeatureCollection, Polygon } from 'geojson'
+import { readBoundary } from '@/core/formats/readBoundary.ts'
+
+const LARGEST_FILE = 2_000_000
+
+/** A walk round the edge is a boundary: its line is closed. */
+function closedWalk(walks: FeatureCollection): unknown {
+  const line = walks.features.map((f) => f.geometry).find((g) => g?.type === 'LineString' && g.coordinates.length >= 3)
+  return line?.type === 'LineString'
+    ? { type: 'Polygon', coordinates: [line.coordinates.map((c) => c.slice(0, 2))] }
+    : walks
+}
+
+function readGpx(text: string, name: string): unknown {
+  const document = new DOMParser().parseFromString(text, 'text/xml')
+  if (document.querySelector('parsererror')) throw new Error(`${name} is not GPX: it could not be read as XML.`)
+  const walks = gpx(document) as FeatureCollection
+  if (walks.features.length === 0) throw new Error(`${name} holds no track, route or point.`)
+  return closedWalk(walks)
+}
+
+function readJson(text: string, name: string): unknown {
+  try {
+    return JSON.parse(text)
+  } catch {
+    throw new Error(`${name} is not GeoJSON: it could not be read as JSON.`)
+  }
+}
+
+/**
+ * The boundary in a GeoJSON or GPX file.
+ *
+ * @throws Error in words for the reader
+ */
+export async function readPlaceFile(file: File): Promise<Polygon> {
+  if (file.size > LARGEST_FILE) throw new Error('This file is larger than 2 MB; a boundary needs far less.')
+  const text = await file.text()
+  const read = readBoundary(/\.gpx$/i.test(file.name) ? readGpx(text, file.name) : readJson(text, file.name))
+  if ('problem' in read) throw new Error(read.problem)
+  return read.boundary
+}

@@ -1,0 +1,139 @@
+import { bearing } from '@turf/bearing'
+import { useEffect, useRef, useState } from 'react'
+import type { Stop } from '@/core/records/round.ts'
+import { metresBetween, type Position } from '@/core/survey/route.ts'
+import { browserPosition, simulatedPosition, type Fix, type PositionSource } from '../instruments/position.ts'
+import type { CountAction } from './countReducer.ts'
+
+interface Props {
+  stop: Stop
+  before: Stop | undefined
+  onAct: (action: CountAction) => void
+}
+
+const winds = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
+const windOf = (degrees: number) => winds[Math.round(((degrees + 360) % 360) / 45) % 8]!
+const REASONS = ['stock on it', 'under water', 'cannot be reached', 'treated, keep off']
+const button = 'min-h-11 rounded-xl border border-rule px-3'
+
+/** Follows a position source; the target may change while it walks. */
+function useFix(
+  kind: 'off' | 'device' | 'simulated',
+  target: Position | null,
+): { fix: Fix | undefined; problem: string } {
+  const [fix, setFix] = useState<Fix>()
+  const [problem, setProblem] = useState('')
+  const goal = useRef(target)
+  useEffect(() => void (goal.current = target), [target])
+  useEffect(() => {
+    if (kind === 'off') return
+    const start = goal.current
+    const source: PositionSource | undefined =
+      kind === 'device'
+        ? browserPosition
+        : start
+          ? simulatedPosition([start[0] - 0.0006, start[1] - 0.0004], () => goal.current)
+          : undefined
+    return source?.watch((f) => {
+      setFix(f)
+      setProblem('')
+    }, setProblem)
+  }, [kind])
+  return kind === 'off' ? { fix: undefined, problem: '' } : { fix, problem }
+}
+
+/** The way to the stop: distance and bearing, and what to do when it cannot be counted where it was drawn. */
+export function WalkStrip({ stop, before, onAct }: Props) {
+  const [kind, setKind] = useState<'off' | 'device' | 'simulated'>('off')
+  const [skipping, setSkipping] = useState(false)
+  const { fix, problem } = useFix(kind, stop.position)
+  const from = fix?.position ?? before?.position ?? null
+  const metres = from && stop.position ? Math.round(metresBetween(from, stop.position)) : undefined
+  const degrees = from && stop.position ? (bearing(from, stop.position) + 360) % 360 : undefined
+  const skip = (reason: string | null) => {
+    setSkipping(false)
+    onAct({ kind: 'skip', reason })
+  }
+  return (
+    <details className="mt-2 border-t border-rule/70 pt-1">
+      <summary className="min-h-11 content-center">
+        <b>The way</b>
+        {metres !== undefined && degrees !== undefined ? (
+          <span className="ml-2" data-testid="way">
+            {metres} m {windOf(degrees)} ({Math.round(degrees)}°) from {fix ? 'where you stand' : `stop ${before!.seq}`}
+          </span>
+        ) : null}
+        {stop.skipped !== null ? <span className="ml-2 font-semibold">skipped: {stop.skipped}</span> : null}
+      </summary>
+      <div className="grid gap-2 pb-2">
+        {degrees !== undefined ? (
+          <svg viewBox="-50 -50 100 100" className="size-24" role="img" aria-label={`Go ${windOf(degrees)}`}>
+            <circle r="46" className="fill-sheet stroke-rule" strokeWidth="2" />
+            <text y="-33" textAnchor="middle" className="fill-ink-soft text-[13px]">
+              N
+            </text>
+            <path d="M0 -30L11 20L0 12L-11 20Z" className="fill-culm" transform={`rotate(${degrees})`} />
+          </svg>
+        ) : null}
+        <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Position from">
+          <span className="text-ink-soft">Position from</span>
+          {(
+            [
+              ['off', 'the map alone'],
+              ['device', 'this device'],
+              ['simulated', 'simulated GPS'],
+            ] as const
+          ).map(([k, words]) => (
+            <button
+              key={k}
+              type="button"
+              aria-pressed={kind === k}
+              onClick={() => setKind(k)}
+              className={`${button} aria-pressed:border-culm aria-pressed:bg-culm/15`}
+            >
+              {words}
+            </button>
+          ))}
+          {fix ? (
+            <span className="text-ink-soft">
+              within {Math.round(fix.accuracyM)} m{kind === 'simulated' ? ', simulated' : ''}
+            </span>
+          ) : null}
+        </div>
+        {problem ? <p role="alert">{problem}</p> : null}
+        <div className="flex flex-wrap gap-1.5">
+          {fix ? (
+            <button type="button" className={button} onClick={() => onAct({ kind: 'move', position: fix.position })}>
+              Count it here instead
+            </button>
+          ) : null}
+          {stop.skipped === null ? (
+            <button type="button" className={button} aria-expanded={skipping} onClick={() => setSkipping((s) => !s)}>
+              Skip this stop
+            </button>
+          ) : (
+            <button type="button" className={button} onClick={() => skip(null)}>
+              Count it after all
+            </button>
+          )}
+          <button
+            type="button"
+            className={button}
+            onClick={() => onAct({ kind: 'add', id: crypto.randomUUID(), position: fix?.position ?? null })}
+          >
+            Add a stop {fix ? 'here' : 'at the end'}
+          </button>
+        </div>
+        {skipping ? (
+          <div role="group" aria-label="Why it is skipped" className="flex flex-wrap gap-1.5">
+            {REASONS.map((r) => (
+              <button key={r} type="button" className={button} onClick={() => skip(r)}>
+                {r}
+              </button>
+            ))}
+          </div>
+        ) : null}
+      </div>
+    </details>
+  )
+}

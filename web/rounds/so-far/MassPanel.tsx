@@ -1,0 +1,119 @@
+import { extent } from 'd3-array'
+import { scaleLinear } from 'd3-scale'
+import { area, line } from 'd3-shape'
+import { READING, type Method } from '@/core/survey/methods.ts'
+import type { MassResult, StandingMass } from '@/core/survey/standingMass.ts'
+import { useWidth } from '../../parts/useWidth.ts'
+
+const HEIGHT = 260
+const whole = (n: number) => Math.round(n / 10) * 10
+
+/** Clipped frames, the line through them, and the band that holds the line. */
+function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method }) {
+  const { ref, width } = useWidth<HTMLDivElement>(480)
+  const { line: fit, clipped } = mass
+  if (!fit) return null
+  const [low = 0, high = 1] = extent(clipped, (c) => c.reading)
+  const pad = (high - low) * 0.1 || 1
+  const xs = Array.from({ length: 41 }, (_, i) => low - pad + ((high - low + 2 * pad) * i) / 40)
+  const band = xs.map((x) => ({ x, ...fit.at(x) }))
+  const top = Math.max(...band.map((b) => b.prediction[1]), ...clipped.map((c) => c.kgPerHa))
+  const x = scaleLinear([low - pad, high + pad], [58, width - 12])
+  const y = scaleLinear([0, top], [HEIGHT - 40, 30]).nice(4)
+  type Point = (typeof band)[number]
+  const path = (of: 'confidence' | 'prediction') =>
+    area<Point>()
+      .x((d) => x(d.x))
+      .y0((d) => y(Math.max(0, d[of][0])))
+      .y1((d) => y(Math.max(0, d[of][1])))(band)!
+  const reading = READING[method]!
+  return (
+    <div ref={ref} className="mt-3 w-full">
+      <svg
+        viewBox={`0 0 ${width} ${HEIGHT}`}
+        width="100%"
+        role="img"
+        aria-label={`${clipped.length} clipped frames: mass is ${Math.round(fit.intercept)} plus ${Math.round(fit.slope)} for each ${reading.unit || 'step'}, r squared ${fit.rSquared.toFixed(2)}`}
+        className="block"
+      >
+        {y.ticks(4).map((t) => (
+          <g key={t}>
+            <path d={`M58 ${y(t)}H${width - 12}`} stroke="var(--rule)" />
+            <text x={52} y={y(t) + 5} textAnchor="end" className="fill-ink-soft text-[14px]">
+              {t}
+            </text>
+          </g>
+        ))}
+        {x.ticks(5).map((t) => (
+          <text key={t} x={x(t)} y={HEIGHT - 22} textAnchor="middle" className="fill-ink-soft text-[14px]">
+            {t}
+          </text>
+        ))}
+        <path d={path('prediction')} className="fill-culm" opacity="0.1" />
+        <path d={path('confidence')} className="fill-culm" opacity="0.22" />
+        <path
+          d={line<Point>()
+            .x((d) => x(d.x))
+            .y((d) => y(Math.max(0, d.fitted)))(band)!}
+          className="fill-none stroke-culm"
+          strokeWidth="2.4"
+        />
+        {clipped.map((c) => (
+          <circle
+            key={c.seq}
+            cx={x(c.reading)}
+            cy={y(c.kgPerHa)}
+            r="5"
+            className="fill-ink stroke-husk"
+            strokeWidth="1.5"
+          >
+            <title>
+              {reading.name} {c.reading} {reading.unit}: {Math.round(c.kgPerHa)} kg a hectare
+            </title>
+          </circle>
+        ))}
+        <text x={(58 + width - 12) / 2} y={HEIGHT - 4} textAnchor="middle" className="fill-ink text-[14px]">
+          {reading.name}
+          {reading.unit ? `, ${reading.unit}` : ''}
+        </text>
+        <text x="4" y="14" className="fill-ink text-[14px]">
+          kg/ha
+        </text>
+      </svg>
+      <p className="text-ink-soft">
+        Dark band: where the line lies; pale band: where a single frame would lie, both 95 %. r²{' '}
+        {fit.rSquared.toFixed(2)}.
+      </p>
+    </div>
+  )
+}
+
+/** Standing mass, with its error, or what is still missing for it. */
+export function MassPanel({ mass, method }: { mass: MassResult; method: Method }) {
+  if ('problem' in mass)
+    return (
+      <p className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
+        {mass.readings} {mass.readings === 1 ? 'reading' : 'readings'} so far. {mass.problem}
+      </p>
+    )
+  return (
+    <section className="mt-4" aria-labelledby="mass">
+      <h2 id="mass" className="text-lg">
+        Standing mass
+      </h2>
+      <p className="mt-1 text-xl" data-testid="mass">
+        <b>{whole(mass.kgPerHa)} kg</b> of {mass.of} a hectare, {whole(Math.max(0, mass.interval[0]))} to{' '}
+        {whole(mass.interval[1])}
+      </p>
+      <p className="text-ink-soft">
+        95 % interval, from {mass.readings}{' '}
+        {mass.clipped.length > 0 ? `readings, ${mass.clipped.length} of them clipped` : 'frames'}
+        {mass.seClippedAlone
+          ? `; the clips alone would give ±${whole(2 * mass.seClippedAlone)}, with the readings ±${whole(2 * mass.se)}`
+          : ''}
+        .{mass.of === 'fresh matter' ? ' Nothing was dried, and no dry share is given: this is fresh weight.' : ''}
+      </p>
+      <LineThroughClips mass={mass} method={method} />
+    </section>
+  )
+}

@@ -28,5 +28,9 @@ export default tseslint.config(
   },
   { files: ['web/**/*.tsx'], ...reactHooks.configs.flat['recommended-latest'] },
   { files: ['server/cli/**', 'server/main.ts', 'scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
-  { files: ['**/*.{mjs,cjs,js}'], languageOptions: { globals: globals.node } },
+  { files: ['**/*.{mjs,cjs}', '*.js'], languageOptions: { globals: globals.node } },
+  {
+    files: ['web/serviceWorker.js'],
+    languageOptions: { globals: { ...globals.serviceworker, __FILES__: 'readonly' } },
+  },
 )

@@ -1,11 +1,12 @@
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { serviceWorker } from './scripts/serviceWorker.ts'
 
 const apiPort = process.env.PORT ?? '4170'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [react(), tailwindcss(), serviceWorker()],
   resolve: { tsconfigPaths: true },
   // The server puts a fresh nonce in place of this word in each page it sends.
   html: { cspNonce: '__CSP_NONCE__' },

@@ -72,37 +72,85 @@ test('the files can be taken along', async ({ page }) => {
 
 test('a paddock from a GeoJSON file, a round laid into it, and clear words for a bad file', async ({ page }) => {
   await page.goto('/rounds')
-  await page.getByText('Plan a round', { exact: true }).last().click()
+  await page.getByRole('link', { name: 'A new paddock' }).click()
   const file = (name: string, text: string) => ({ name, mimeType: 'application/geo+json', buffer: Buffer.from(text) })
+  const boundary = page.getByLabel('Open GeoJSON or GPX')
   await page.getByLabel('Name of the paddock').fill('Hill Piece')
-  await page.getByLabel('Boundary (GeoJSON file)').setInputFiles(file('bad.geojson', 'not json at all'))
-  await page.getByRole('button', { name: 'Add the paddock' }).click()
+  await boundary.setInputFiles(file('bad.geojson', 'not json at all'))
   await expect(page.getByText('bad.geojson is not GeoJSON')).toBeVisible()
   await expect(page.getByLabel('Name of the paddock')).toHaveValue('Hill Piece')
-  await page
-    .getByLabel('Boundary (GeoJSON file)')
-    .setInputFiles(file('point.geojson', '{"type":"Point","coordinates":[0,0]}'))
-  await page.getByRole('button', { name: 'Add the paddock' }).click()
+  await boundary.setInputFiles(file('point.geojson', '{"type":"Point","coordinates":[0,0]}'))
   await expect(page.getByText('A boundary must be a Polygon')).toBeVisible()
+  await boundary.setInputFiles(file('bad.gpx', '<gpx><trk'))
+  await expect(page.getByText('bad.gpx is not GPX')).toBeVisible()
+  // A walk round the edge: 0.002 degrees of latitude are 222.6 m, of longitude here 155.7 m, so 3.47 ha.
   const ring = [
     [-29.41, 45.61],
     [-29.408, 45.61],
     [-29.408, 45.612],
     [-29.41, 45.612],
   ]
-  await page
-    .getByLabel('Boundary (GeoJSON file)')
-    .setInputFiles(file('hill.geojson', JSON.stringify({ type: 'Polygon', coordinates: [ring] })))
-  await page.getByRole('button', { name: 'Add the paddock' }).click()
-  const paddock = page.getByLabel('Paddock', { exact: true })
-  await expect(paddock.locator('option', { hasText: 'Hill Piece' })).toHaveCount(1)
-  await paddock.selectOption({ label: (await paddock.locator('option', { hasText: 'Hill Piece' }).textContent())! })
+  const track = ring.map(([lon, lat]) => `<trkpt lat="${lat}" lon="${lon}"/>`).join('')
+  await boundary.setInputFiles(
+    file(
+      'hill.gpx',
+      `<gpx version="1.1" xmlns="http://www.topografix.com/GPX/1/1"><trk><trkseg>${track}</trkseg></trk></gpx>`,
+    ),
+  )
+  await expect(page.getByTestId('area')).toHaveText(/^3\.4[67] ha$/)
+  await page.getByRole('button', { name: 'Keep the paddock' }).last().click()
+  await page.getByRole('link', { name: /Plan a round here/ }).click()
+  await expect(page.getByLabel('Paddock', { exact: true }).locator('option:checked')).toContainText('Hill Piece')
   await page.getByLabel('Title').fill('First look')
   await page.getByLabel('Stops', { exact: true }).fill('15')
-  await page.getByRole('button', { name: 'Lay the route' }).click()
-  await expect(page.getByRole('heading', { name: 'Hill Piece' })).toBeVisible()
-  await expect(page.getByRole('img', { name: 'Map of Hill Piece with 15 stops on a W' })).toBeVisible()
+  await expect(page.getByRole('img', { name: 'Map of Hill Piece with 15 stops' })).toBeVisible()
+  await page.getByRole('button', { name: 'Lay the route' }).first().click()
+  await expect(page.getByRole('heading', { name: 'Stop 1 of 15' })).toBeVisible()
+  await page.getByRole('link', { name: 'Rounds' }).click()
+  await page.getByRole('button', { name: /Hill Piece/ }).click()
   await expect(page.getByText('Step points, first hit, 15 stops of 20 points')).toBeVisible()
+})
+
+test('a paddock drawn by hand, a part kept out of the walk, and its history', async ({ page }) => {
+  await page.goto('/places/new')
+  await page.getByLabel('Name of the paddock').fill('Drawn Piece')
+  const grid = page.getByRole('application')
+  const at = (x: number, y: number) => grid.click({ position: { x, y } })
+  await expect(page.getByRole('button', { name: 'Close the line' })).toBeDisabled()
+  for (const [x, y] of [
+    [60, 60],
+    [420, 60],
+    [420, 420],
+    [60, 420],
+  ] as const)
+    await at(x, y)
+  await page.getByRole('button', { name: 'Close the line' }).click()
+  await expect(page.getByTestId('area')).toHaveText(/ ha$/)
+  await page.getByRole('button', { name: 'Draw a part' }).click()
+  await page.getByLabel('Kind of part').selectOption('gateway')
+  for (const [x, y] of [
+    [70, 70],
+    [160, 70],
+    [160, 160],
+  ] as const)
+    await at(x, y)
+  await page.getByRole('button', { name: 'Close the line' }).click()
+  await expect(page.getByLabel('kept out of the walk')).toBeChecked()
+  await page.getByRole('button', { name: 'Keep the paddock' }).last().click()
+  await expect(page.getByRole('heading', { name: 'Drawn Piece' })).toBeVisible()
+  await page.getByText('Write something down').click()
+  await page.getByLabel('What', { exact: true }).selectOption('sown')
+  await page.getByLabel('Plant that was sown').selectOption({ label: 'Timothy' })
+  await page.getByLabel('Timothy: kilograms a hectare').fill('12')
+  await page.getByLabel('Timothy: pure live seed').fill('85')
+  // 12 kg of seed, 85 in 100 of it live.
+  await expect(page.getByText('10.2 kg live')).toBeVisible()
+  await page.getByRole('button', { name: 'Write it down' }).click()
+  await expect(page.getByText('Timothy 12 kg/ha at 85 % live')).toBeVisible()
+  await expect(page.getByText('to send')).toHaveCount(0)
+  await page.reload()
+  await expect(page.getByText('Timothy 12 kg/ha at 85 % live')).toBeVisible()
+  await expect(page.getByText('gateway,')).toBeVisible()
 })
 
 test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {

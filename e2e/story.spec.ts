@@ -1,43 +1,11 @@
 import { expect, test, type Page } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { ownServer } from './ownServer.ts'
 
 /** The whole job on a server of its own: walk, meet an unknown, name it, weigh up, hand over, restart, and find it all there. */
-const port = 4172
-const address = `http://127.0.0.1:${port}`
-const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-story-'))
-let server: ChildProcess
-
-async function start() {
-  server = spawn(process.execPath, ['dist-server/main.js'], {
-    env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
-    stdio: 'ignore',
-  })
-  await expect
-    .poll(
-      () =>
-        fetch(`${address}/api/health`).then(
-          (r) => r.status,
-          () => 0,
-        ),
-      { timeout: 40_000 },
-    )
-    .toBe(200)
-}
-
-async function stop() {
-  const gone = new Promise((r) => server.once('exit', r))
-  server.kill('SIGTERM')
-  await gone
-}
+const { address, start, stop, end } = ownServer(4172)
 
 test.beforeAll(start)
-test.afterAll(async () => {
-  await stop()
-  rmSync(dataDir, { recursive: true, force: true })
-})
+test.afterAll(end)
 
 const points = (page: Page) => page.getByTestId('points')
 

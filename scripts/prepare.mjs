@@ -59,6 +59,7 @@ export function build() {
   const inputs = [
     'index.html',
     'vite.config.ts',
+    'scripts/serviceWorker.ts',
     'vite.server.config.ts',
     'tsconfig.json',
     'web',

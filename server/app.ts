@@ -15,6 +15,7 @@ import { importRoutes } from './routes/imports.ts'
 import { namingRoutes } from './routes/namings.ts'
 import { photoRoutes } from './routes/photos.ts'
 import { placeRoutes } from './routes/places.ts'
+import { roundFileRoutes } from './routes/roundFiles.ts'
 import { roundRoutes } from './routes/rounds.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
 
@@ -75,11 +76,12 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
   app.use(compression())
   const api = Router()
     .use(photoRoutes(db))
-    .use(express.json({ limit: '1mb' }))
+    .use(express.json({ limit: '4mb' }))
     .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
     .use(bookRoutes(db, book))
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))
+    .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))
     .use(fileRoutes(db, book))

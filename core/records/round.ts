@@ -86,6 +86,7 @@ export interface RoundSummary {
   purpose: string
   plannedOn: string
   pointsPerStop: number
+  settings: RoundSettings
   stops: number
   stopsDone: number
   /** Where imported data come from and under which licence; empty for the reader's own. */
@@ -93,7 +94,6 @@ export interface RoundSummary {
 }
 
 export interface Round extends Omit<RoundSummary, 'stops' | 'stopsDone' | 'paddock'> {
-  settings: RoundSettings
   paddock: Paddock
   route: { line: Position[]; lengthM: number } | null
   stops: Stop[]

@@ -146,7 +146,7 @@ async function replaceHits(sql: Sql, stopId: string, hits: Hit[]): Promise<void>
   )
 }
 
-/** Who writes, and which version of the stop they had before them. */
+/** Who writes (empty: a file that was opened), and which version of the stop they had (below 0: none of this server's). */
 export interface Writer {
   by: string
   base: number
@@ -165,7 +165,8 @@ export async function putStop(db: Db, roundId: string, stop: Stop, writer?: Writ
       [roundId, stop.seq],
     )
     const now = rows[0]
-    if (writer && now && now.version > 0 && now.by !== writer.by && now.version !== writer.base) {
+    const own = writer !== undefined && writer.by !== '' && now?.by === writer.by
+    if (writer && now && !own && (now.version > 0 || writer.base < 0) && now.version !== writer.base) {
       const current = (await stopsOf(tx, roundId)).find((s) => s.seq === stop.seq)!
       if (!isDeepStrictEqual(seenIn(current), seenIn(stop))) return { conflict: current }
       return { version: now.version }
@@ -177,7 +178,8 @@ export async function putStop(db: Db, roundId: string, stop: Stop, writer?: Writ
   })
 }
 
-const seenIn = ({ hits, measures, skipped }: Stop) => ({ hits, measures, skipped })
+/** What was seen at a stop, as plain data: fields that are not set do not count. */
+const seenIn = ({ hits, measures, skipped }: Stop): unknown => JSON.parse(JSON.stringify({ hits, measures, skipped }))
 
 /** Keep a letter, or give it its name (null takes the name away again). */
 export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {

@@ -33,7 +33,7 @@ function polygonAt(geoJson: object, field: string) {
   return read.boundary
 }
 
-function paddockOf(input: PaddockInput, book: Book): Paddock {
+export function paddockOf(input: PaddockInput, book: Book): Paddock {
   return {
     ...input,
     boundary: polygonAt(input.boundary, 'boundary'),

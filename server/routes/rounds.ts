@@ -50,7 +50,7 @@ function routeInto(boundary: Polygon | null, count: number) {
   }
 }
 
-function stopFrom(input: StopInput, seq: number, planned: Stop | undefined, book: Book): Stop {
+export function stopFrom(input: StopInput, seq: number, planned: Stop | undefined, book: Book): Stop {
   return {
     id: planned?.id ?? input.id,
     seq,

@@ -1,7 +1,16 @@
 import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
-import type { Holding, Naming, Paddock, Round, RoundSummary } from '@/core/records/round.ts'
+import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
+
+/** What became of a round that was opened from a file. */
+export interface RoundFileTaken {
+  roundId: string
+  isNew: boolean
+  stopsTaken: number
+  conflicts: { seq: number; mine: Stop; theirs: Stop }[]
+}
 
 /** What the server said was wrong, or that it could not be reached (status 0). */
 export class ApiError extends Error {
@@ -47,4 +56,5 @@ export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
+export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

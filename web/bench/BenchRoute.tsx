@@ -1,12 +1,12 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Context } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
-import { getRound } from '../api/client.ts'
+import { readRound } from '../rounds/readRound.ts'
 import { BenchView } from './BenchView.tsx'
 
 export async function loader({ params }: LoaderFunctionArgs): Promise<{ round: Round | null; letter: string | null }> {
   if (!params.id) return { round: null, letter: null }
-  return { round: await getRound(params.id), letter: params.letter ?? null }
+  return { round: await readRound(params.id), letter: params.letter ?? null }
 }
 
 function contextOf(round: Round | null): Context {

@@ -1,23 +1,11 @@
 import { readSheet, writeSheet, type SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Character, Plant } from '@/core/naming/flora.ts'
 import { CANT_TELL } from '@/core/naming/observation.ts'
+import { download, fileSlug } from '../parts/download.ts'
 import type { Sheet } from './benchStore.ts'
 
-/** Hand a text to the person as a file. */
-function download(name: string, text: string): void {
-  const url = URL.createObjectURL(new Blob([text], { type: 'application/json' }))
-  const link = document.createElement('a')
-  link.href = url
-  link.download = name
-  link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 1000)
-}
-
 const fileName = (sheet: SpecimenSheet): string => {
-  const place = sheet.place
-    .toLowerCase()
-    .replace(/[^a-z0-9]+/g, '-')
-    .replace(/^-|-$/g, '')
+  const place = fileSlug(sheet.place)
   return `specimen${place ? `-${place}` : ''}-${sheet.id.slice(0, 4)}${sheet.opinion ? '-answered' : ''}.json`
 }
 

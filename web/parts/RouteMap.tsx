@@ -8,6 +8,8 @@ interface Props {
   line: Position[]
   stops: Stop[]
   current?: number
+  /** Every stop with its number, for paper. */
+  numbered?: boolean
   label: string
   className?: string
 }
@@ -24,7 +26,7 @@ function barMetres(widthM: number): number {
 }
 
 /** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
-export function RouteMap({ boundary, parts = [], line, stops, current, label, className }: Props) {
+export function RouteMap({ boundary, parts = [], line, stops, current, numbered = false, label, className }: Props) {
   const ring = (boundary?.coordinates[0] ?? line) as Position[]
   if (ring.length < 2) return null
   const lat0 = ring[0]![1]
@@ -97,8 +99,13 @@ export function RouteMap({ boundary, parts = [], line, stops, current, label, cl
               }
               strokeWidth="1.6"
             />
-            {here ? (
-              <text x={x} y={y - 13} textAnchor="middle" className="fill-ink text-[15px] font-bold">
+            {here || numbered ? (
+              <text
+                x={x}
+                y={y - (here ? 13 : 8)}
+                textAnchor="middle"
+                className={`fill-ink font-bold ${here ? 'text-[15px]' : 'text-[12px]'}`}
+              >
                 {stop.seq}
               </text>
             ) : null}

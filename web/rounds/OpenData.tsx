@@ -1,26 +1,54 @@
 import { useState } from 'react'
 import { useRevalidator } from 'react-router'
-import { importDune } from '../api/client.ts'
+import { readRoundFile } from '@/core/formats/roundFile.ts'
+import { importDune, openRoundFile } from '../api/client.ts'
+import { FileButton } from '../parts/FileButton.tsx'
+import { useOutbox } from '../stores/outboxStore.ts'
+import { stopUrl } from './useSaving.ts'
 
-/** Bring in the open table that ships with the app. */
+/** Bring in a round that was handed on as a file, or the open table that ships with the app. */
 export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) {
   const [said, setSaid] = useState('')
+  const met = useOutbox((s) => s.met)
   const { revalidate } = useRevalidator()
-  const load = async () => {
+  const attempt = async (work: () => Promise<{ roundId: string; words: string }>) => {
     try {
-      const { roundId, species, linked } = await importDune()
+      const { roundId, words } = await work()
       await revalidate()
       onLoaded(roundId)
-      setSaid(`20 plots of ${species} species are here, ${linked} of them linked to the book.`)
+      setSaid(words)
     } catch (error) {
       setSaid((error as Error).message)
     }
   }
+  const openFile = (file: File) =>
+    attempt(async () => {
+      const read = readRoundFile(await file.text())
+      if ('problem' in read) throw new Error(read.problem)
+      const { roundId, isNew, stopsTaken, conflicts } = await openRoundFile(read.file)
+      met(conflicts.map((c) => ({ url: stopUrl(roundId, c.seq), mine: c.mine, theirs: c.theirs })))
+      const differ =
+        conflicts.length > 0
+          ? ` ${conflicts.length} were counted here too, and differently: open the round and choose.`
+          : ''
+      return {
+        roundId,
+        words: isNew ? `The round is here, ${stopsTaken} stops.` : `${stopsTaken} stops were taken in.${differ}`,
+      }
+    })
+  const loadDune = () =>
+    attempt(async () => {
+      const { roundId, species, linked } = await importDune()
+      return { roundId, words: `20 plots of ${species} species are here, ${linked} of them linked to the book.` }
+    })
   return (
     <section className="mt-6 border-t border-rule pt-4">
-      <button type="button" onClick={() => void load()} className="min-h-11 rounded-xl border border-rule px-4">
-        Load the open dune-meadow table
-      </button>
+      <div className="flex flex-wrap gap-2">
+        <FileButton label="Open a round from a file" accept=".json,application/json" onFile={(f) => void openFile(f)} />
+        <button type="button" onClick={() => void loadDune()} className="min-h-11 rounded-xl border border-rule px-4">
+          Load the open dune-meadow table
+        </button>
+      </div>
       <p role="status" className="mt-1 text-ink-soft">
         {said || '20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.'}
       </p>

@@ -5,9 +5,10 @@ import type { RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, Round, RoundSummary } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import { areaHa } from '@/core/survey/route.ts'
-import { getRound } from '../api/client.ts'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { handOn } from './handOn.ts'
+import { readRound } from './readRound.ts'
 import { dayWords } from './RoundList.tsx'
 
 const routeWords: Record<RouteKind, string> = {
@@ -18,6 +19,7 @@ const routeWords: Record<RouteKind, string> = {
   rows: ' along the rows',
 }
 
+const small = 'inline-flex min-h-11 items-center underline'
 const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
 
 /** One round before it is opened: what for, how, where it leads. */
@@ -26,7 +28,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
   const [round, setRound] = useState<Round>()
   useEffect(() => {
     let current = true
-    void getRound(summary.id).then(
+    void readRound(summary.id).then(
       (r) => current && setRound(r),
       () => undefined,
     )
@@ -107,6 +109,26 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
           </>
         ) : null}
       </p>
+      {round ? (
+        <p className="mt-2 flex flex-wrap gap-x-4">
+          <Link to={`/rounds/${summary.id}/pocket`} className={small}>
+            Pocket sheet
+          </Link>
+          <Link to={`/rounds/${summary.id}/field-sheet`} className={small}>
+            Field sheet on paper
+          </Link>
+          {round.source ? null : (
+            <>
+              <button type="button" className={small} onClick={() => handOn(round)}>
+                Hand on as a file
+              </button>
+              <Link to={`/rounds/${summary.id}/beside`} className={small}>
+                Beside another round
+              </Link>
+            </>
+          )}
+        </p>
+      ) : null}
       <div className="mt-5 min-h-60">
         {round?.route ? (
           <RouteMap

@@ -1,12 +1,12 @@
 import { useState } from 'react'
 import { useLoaderData } from 'react-router'
 import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
-import { getRounds } from '../api/client.ts'
 import { readPlaces } from '../places/readPlaces.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { OpenData } from './OpenData.tsx'
 import { Places } from './Places.tsx'
+import { readRounds } from './readRound.ts'
 import { RoundCard } from './RoundCard.tsx'
 import { RoundList } from './RoundList.tsx'
 
@@ -17,7 +17,7 @@ interface Loaded {
 }
 
 export async function loader(): Promise<Loaded> {
-  const [rounds, places] = await Promise.all([getRounds(), readPlaces()])
+  const [rounds, places] = await Promise.all([readRounds(), readPlaces()])
   return { rounds, ...places }
 }
 

@@ -13,6 +13,8 @@ interface Props {
   onAct: (action: CountAction) => void
 }
 
+const step = 'min-h-12 min-w-12 rounded-xl border border-rule px-2 text-lg disabled:opacity-40'
+
 /** The points of a stop as they fall, each in the mark of its group. */
 function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
   const byId = useFlora((s) => s.byId)
@@ -81,6 +83,26 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           Undo <kbd className="ml-1 text-sm">z</kbd>
         </button>
+        <span className="ml-auto flex gap-1.5">
+          <button
+            type="button"
+            aria-label={`The ${unit} before`}
+            disabled={!before}
+            onClick={() => onAct({ kind: 'step', by: -1 })}
+            className={step}
+          >
+            ‹ <kbd className="text-sm">[</kbd>
+          </button>
+          <button
+            type="button"
+            aria-label={`The ${unit} after`}
+            disabled={!stopAt(state, stop.seq + 1)}
+            onClick={() => onAct({ kind: 'step', by: 1 })}
+            className={step}
+          >
+            › <kbd className="text-sm">]</kbd>
+          </button>
+        </span>
         {state.method === 'layer-points' ? (
           <button
             type="button"

@@ -35,6 +35,7 @@ export type CountAction =
   | { kind: 'undo' }
   | { kind: 'next'; at: string }
   | { kind: 'go'; seq: number }
+  | { kind: 'step'; by: 1 | -1 }
 
 const lastPin = (stop: Stop | undefined): number => Math.max(1, ...(stop?.hits ?? []).map((h) => h.part ?? 1))
 
@@ -177,7 +178,9 @@ function next(state: CountState, stop: Stop, at: string): CountState {
   if (stop.skipped === null && lacking(state, stop) !== undefined && !state.shortWarned)
     return { ...state, shortWarned: true }
   const done = stop.skipped === null && mayBeDone(state, stop)
-  const closed = withStop(state, { ...stop, doneAt: done ? (stop.doneAt ?? at) : null })
+  const doneAt = done ? (stop.doneAt ?? at) : null
+  // A stop that was only passed by is not written: another device may be counting it.
+  const closed = doneAt === stop.doneAt ? state : withStop(state, { ...stop, doneAt })
   const open = (s: Stop) => s.doneAt === null && s.skipped === null
   const after = closed.stops.find((s) => s.seq > stop.seq && open(s)) ?? closed.stops.find((s) => s.seq > stop.seq)
   return goTo(closed, after?.seq ?? stop.seq)
@@ -214,6 +217,10 @@ export function countReducer(state: CountState, action: CountAction): CountState
       return undo(state, stop)
     case 'next':
       return next(state, stop, action.at)
+    case 'step': {
+      const at = state.stops.findIndex((s) => s.seq === state.current) + action.by
+      return state.stops[at] ? goTo(state, state.stops[at].seq) : state
+    }
     case 'go':
       return goTo(state, action.seq)
   }

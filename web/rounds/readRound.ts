@@ -1,7 +1,7 @@
-import { openStop, type Round, type Stop } from '@/core/records/round.ts'
+import { openStop, type Round, type RoundSummary, type Stop } from '@/core/records/round.ts'
 import type { Method } from '@/core/survey/methods.ts'
 import type { Position } from '@/core/survey/route.ts'
-import { ApiError, getRound } from '../api/client.ts'
+import { ApiError, getRound, getRounds } from '../api/client.ts'
 import { readPlaces } from '../places/readPlaces.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { stopUrl } from './useSaving.ts'
@@ -51,7 +51,16 @@ function withWaiting(round: Round): Round {
       stops.push({ ...openStop(body.id, seq, body.position ?? null), ...body })
     }
   }
-  return { ...round, stops }
+  const unknowns = [...round.unknowns]
+  for (const { url, body } of waiting) {
+    const letter = url.startsWith(`/api/rounds/${round.id}/unknowns/`) ? url.at(-1)! : undefined
+    if (!letter) continue
+    const named = { letter, namedAs: (body as { namedAs?: string | null }).namedAs ?? null }
+    const at = unknowns.findIndex((u) => u.letter === letter)
+    if (at < 0) unknowns.push(named)
+    else unknowns[at] = named
+  }
+  return { ...round, stops, unknowns }
 }
 
 /** A round as this device knows it: the server's, with all that waits here; or one that was planned without a signal. */
@@ -65,4 +74,29 @@ export async function readRound(id: string): Promise<Round> {
       throw new ApiError(0, 'The server does not answer, and this round was not opened on this device before.')
     throw error
   }
+}
+
+/** All rounds, with those that were planned here and are still to be sent. */
+export async function readRounds(): Promise<RoundSummary[]> {
+  const [known, { holdings, paddocks }] = await Promise.all([getRounds(), readPlaces()])
+  const waiting = useOutbox.getState().letters.filter((l) => l.url === '/api/rounds')
+  const planned = waiting.flatMap(({ body }): RoundSummary[] => {
+    const { laid, id, paddockId, title, method, purpose, plannedOn, pointsPerStop, settings } = body as PlannedRound
+    const plan = { id, paddockId, title, method, purpose, plannedOn, pointsPerStop, settings }
+    const paddock = paddocks.find((p) => p.id === plan.paddockId)
+    const holding = holdings.find((h) => h.id === paddock?.holdingId)
+    if (!paddock || known.some((r) => r.id === plan.id)) return []
+    return [
+      {
+        ...plan,
+        paddock: paddock.name,
+        holding: holding?.name ?? '',
+        client: holding?.client ?? '',
+        source: '',
+        stops: laid.length,
+        stopsDone: 0,
+      },
+    ]
+  })
+  return [...planned, ...known]
 }

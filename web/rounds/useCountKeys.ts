@@ -42,6 +42,7 @@ export function useCountKeys({ state, keys, choices, act, onTaxon, add, newUnkno
       else if (pressed) onTaxon(pressed.taxon)
       else if (e.key === ' ' && !inCell) act({ kind: 'same' })
       else if (e.key === 'Enter' && !inCell) act({ kind: 'next', at: new Date().toISOString() })
+      else if (e.key === ']' || e.key === '[') act({ kind: 'step', by: e.key === ']' ? 1 : -1 })
       else if (e.key === 'Escape') {
         act({ kind: 'choose', taxon: null })
         setTimes('')

@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Stop } from '@/core/records/round.ts'
 import { ApiError, send } from '../api/client.ts'
+import { noteSent } from './fieldCache.ts'
 
 interface Letter {
   key: string
@@ -33,6 +34,8 @@ interface OutboxState {
   drain: () => Promise<void>
   dismiss: () => void
   saw: (versions: Record<string, number>) => void
+  /** Conflicts met while a file was opened. */
+  met: (conflicts: Conflict[]) => void
   /** Settle a conflict: what is kept is sent again, over the version of the other device. */
   settle: (url: string, keep: 'mine' | 'theirs') => void
 }
@@ -63,6 +66,7 @@ async function sendAll(get: () => OutboxState, set: Change): Promise<void> {
     try {
       const answer = await send<{ version?: number } | undefined>(sent.method, sent.url, stamped)
       const version = answer?.version
+      await noteSent(sent.url, sent.body, version)
       if (sent.stop && version !== undefined) set((s) => ({ versions: { ...s.versions, [sent.url]: version } }))
     } catch (error) {
       if (!(error instanceof ApiError && error.status >= 400 && error.status < 500)) return
@@ -100,6 +104,8 @@ export const useOutbox = create<OutboxState>()(
           const news = Object.entries(versions).filter(([url, v]) => !waiting.has(url) && v !== (s.versions[url] ?? 0))
           return news.length === 0 ? {} : { versions: { ...s.versions, ...Object.fromEntries(news) } }
         }),
+      met: (news) =>
+        set((s) => ({ conflicts: [...s.conflicts.filter((c) => !news.some((n) => n.url === c.url)), ...news] })),
       settle: (url, keep) => {
         const conflict = get().conflicts.find((c) => c.url === url)
         if (!conflict) return

@@ -1,7 +1,7 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
-import { getRound } from '../api/client.ts'
+import { readRound } from '../rounds/readRound.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { weigh } from '../workers/weighingWorker.ts'
@@ -10,7 +10,7 @@ import { WeighUpView } from './WeighUpView.tsx'
 /** A round as the server has it once all that waits is sent, with its figures. */
 export async function weighedRound(id: string): Promise<{ round: Round; weighed: WeighUp | undefined }> {
   await Promise.all([useOutbox.getState().drain(), useFlora.getState().load()])
-  const round = await getRound(id)
+  const round = await readRound(id)
   return { round, weighed: await weigh(round) }
 }
 

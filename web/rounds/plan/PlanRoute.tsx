@@ -7,7 +7,6 @@ import { methodInfo, methods, type Method } from '@/core/survey/methods.ts'
 import { kitFor, lookFor } from '@/core/survey/planStops.ts'
 import { areaHa } from '@/core/survey/route.ts'
 import { openStop } from '@/core/records/round.ts'
-import { getRounds } from '../../api/client.ts'
 import { readPlaces } from '../../places/readPlaces.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
@@ -15,7 +14,7 @@ import { PlantDrawingLater } from '../../parts/PlantDrawing.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import type { PlannedRound } from '../readRound.ts'
+import { readRounds, type PlannedRound } from '../readRound.ts'
 import { MethodSettings } from './MethodSettings.tsx'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
 import { firstForm, settingsFor, usePlan, type PlanForm } from './usePlan.ts'
@@ -27,7 +26,7 @@ interface Loaded {
 }
 
 export async function loader(): Promise<Loaded> {
-  const [rounds, places] = await Promise.all([getRounds(), readPlaces()])
+  const [rounds, places] = await Promise.all([readRounds(), readPlaces()])
   return { rounds, ...places }
 }
 

@@ -1,0 +1,34 @@
+import { expect } from '@playwright/test'
+import { spawn, type ChildProcess } from 'node:child_process'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+/** A server of the test's own, that can be stopped and started again over the same data. */
+export function ownServer(port: number) {
+  const address = `http://127.0.0.1:${port}`
+  const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-e2e-'))
+  let server: ChildProcess
+  const answers = () =>
+    fetch(`${address}/api/health`).then(
+      (r) => r.status,
+      () => 0,
+    )
+  const start = async () => {
+    server = spawn(process.execPath, ['dist-server/main.js'], {
+      env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
+      stdio: 'ignore',
+    })
+    await expect.poll(answers, { timeout: 40_000 }).toBe(200)
+  }
+  const stop = async () => {
+    const gone = new Promise((r) => server.once('exit', r))
+    server.kill('SIGTERM')
+    await gone
+  }
+  const end = async () => {
+    await stop()
+    rmSync(dataDir, { recursive: true, force: true })
+  }
+  return { address, start, stop, end }
+}

@@ -1,0 +1,109 @@
+import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import type { Round } from '@/core/records/round.ts'
+import { methodInfo, READING } from '@/core/survey/methods.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import { RouteMap } from '../../parts/RouteMap.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { assignKeys, expectedPlants } from '../countKeys.ts'
+import { valueChoices } from '../entry/valueChoices.ts'
+import { readRound } from '../readRound.ts'
+import { dayWords } from '../RoundList.tsx'
+import { PrintSheet } from './PrintSheet.tsx'
+
+/** Plants on one sheet of paper; the rest is written into the empty lines. */
+const MOST_PLANTS = 14
+const EMPTY_LINES = 6
+const STOPS_A_BLOCK = 15
+
+export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
+
+function howToWrite(round: Round): string {
+  const { entry, unit } = methodInfo[round.method]
+  const choices = valueChoices(round.method, round.settings)
+  if (choices.length > 0) return `Write ${choices.map((c) => `${c.label} (${c.says})`).join(', ')}.`
+  if (entry === 'values') return 'Write grams.'
+  if (entry === 'cells') return 'Write the number of cells of 25 that hold the plant, or mark them.'
+  if (entry === 'search') return 'Write the plants found on each leg, and its metres below.'
+  if (entry === 'reading') return 'Write the reading; where the place is clipped, its fresh grams too.'
+  return `Make a stroke for each point; a ${unit} has ${round.pointsPerStop}.`
+}
+
+function Block({ round, from, lines }: { round: Round; from: number; lines: { key: string; name: string }[] }) {
+  const stops = round.stops.slice(from, from + STOPS_A_BLOCK)
+  const { entry, unit } = methodInfo[round.method]
+  const extra = entry === 'search' ? ['metres'] : entry === 'reading' ? ['reading', 'clipped, g'] : ['height', 'bare %']
+  const plants =
+    entry === 'reading' ? [] : [...lines, ...Array.from({ length: EMPTY_LINES }, () => ({ key: '', name: '' }))]
+  return (
+    <table className="mt-3 w-full table-fixed border-collapse text-sm break-inside-avoid">
+      <thead>
+        <tr>
+          <th scope="col" className="w-44 border border-ink px-1 text-left">
+            {unit}
+          </th>
+          {stops.map((s) => (
+            <th key={s.id} scope="col" className="border border-ink">
+              {s.seq}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {[...extra.map((name) => ({ key: '', name })), ...plants].map((line, i) => (
+          <tr key={i} className="h-7">
+            <th scope="row" className="truncate border border-ink px-1 text-left font-normal">
+              {line.key ? <b className="mr-1">{line.key}</b> : null} {line.name}
+            </th>
+            {stops.map((s) => (
+              <td key={s.id} className="border border-ink" />
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** The round on paper, for those who write with a pencil; it is typed in later with the keys that stand on it. */
+export function Component() {
+  const round = useLoaderData<typeof loader>()
+  const { plants, byId } = useFlora()
+  const expected = expectedPlants(round, plants, round.settings.targets ?? []).slice(0, MOST_PLANTS)
+  const lines = assignKeys(expected, 'A').map(({ key, taxon }) => ({
+    key,
+    name: taxonName(taxon, byId).replace(/ \(.*\)/, ''),
+  }))
+  const blocks = Array.from({ length: Math.ceil(round.stops.length / STOPS_A_BLOCK) }, (_, i) => i * STOPS_A_BLOCK)
+  const reading = READING[round.method]
+  return (
+    <PrintSheet name="Field sheet" back="/rounds">
+      <div className="flex flex-wrap justify-between gap-4">
+        <div className="max-w-md">
+          <h1 className="text-[1.65rem]">
+            {round.paddock.name}: {round.title.toLowerCase()}
+          </h1>
+          <p>
+            {round.holding}; {dayWords(round.plannedOn)}; {methodInfo[round.method].name.toLowerCase()}
+            {reading?.unit ? `, ${reading.unit}` : ''}.
+          </p>
+          <p className="mt-1">{howToWrite(round)} The letters before the names are the keys for typing it in.</p>
+          <p className="mt-3">Observer ______________________ Weather ______________________</p>
+        </div>
+        {round.route ? (
+          <RouteMap
+            boundary={round.paddock.boundary}
+            parts={round.paddock.strata}
+            line={round.route.line}
+            stops={round.stops}
+            numbered
+            label={`Map of ${round.paddock.name} with ${round.stops.length} numbered stops`}
+            className="w-64"
+          />
+        ) : null}
+      </div>
+      {blocks.map((from) => (
+        <Block key={from} round={round} from={from} lines={lines} />
+      ))}
+    </PrintSheet>
+  )
+}

@@ -1,0 +1,72 @@
+import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import type { Plant } from '@/core/naming/flora.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
+import { kitFor, lookFor } from '@/core/survey/planStops.ts'
+import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { expectedPlants } from '../countKeys.ts'
+import { readRound } from '../readRound.ts'
+import { PrintSheet } from './PrintSheet.tsx'
+
+const MOST_HARMFUL = 12
+
+export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
+
+/** The plant small, with the one check that tells it from what it is taken for. */
+function Entry({ plant }: { plant: Plant }) {
+  const byId = useFlora((s) => s.byId)
+  const [alike] = plant.lookalikes
+  return (
+    <li className="flex break-inside-avoid items-start gap-2 border-b border-rule/60 py-1.5 leading-snug">
+      <PlantDrawing plant={plant} insets={false} className="w-20 shrink-0" />
+      <span>
+        <b className={`font-plant ${plant.role === 'toxic' ? 'text-harm' : ''}`}>{plant.commonName}</b>
+        {plant.role === 'toxic' ? <span className="ml-1 text-sm font-bold text-harm">harmful</span> : null}
+        <br />
+        <i className="text-sm">{plant.scientificName}</i>
+        {alike ? (
+          <span className="block text-sm">
+            not {byId.get(alike.plant)?.commonName}: {alike.why}
+          </span>
+        ) : null}
+      </span>
+    </li>
+  )
+}
+
+/** What is expected in this paddock and what to look out for, drawn, for the pocket. */
+export function Component() {
+  const round = useLoaderData<typeof loader>()
+  const { plants, byId } = useFlora()
+  const expected = expectedPlants(round, plants, round.settings.targets ?? []).flatMap((id) => byId.get(id) ?? [])
+  const harmful = lookFor(plants, round.paddock.region)
+    .filter((p) => !expected.includes(p))
+    .slice(0, MOST_HARMFUL)
+  return (
+    <PrintSheet name="Pocket sheet" back="/rounds">
+      <h1 className="text-[1.65rem]">{round.paddock.name}: what to expect</h1>
+      <p>
+        {round.holding}; {methodInfo[round.method].name.toLowerCase()}, {round.stops.length}{' '}
+        {methodInfo[round.method].unit}s.
+      </p>
+      <h2 className="mt-3 text-lg">Expected</h2>
+      <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">
+        {expected.map((p) => (
+          <Entry key={p.id} plant={p} />
+        ))}
+      </ul>
+      <h2 className="mt-4 text-lg text-harm">Harmful, to look for</h2>
+      <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">
+        {harmful.map((p) => (
+          <Entry key={p.id} plant={p} />
+        ))}
+      </ul>
+      <h2 className="mt-4 text-lg">Take along</h2>
+      <p>{kitFor(round.method, [...expected, ...harmful]).join('; ')}.</p>
+      <p className="mt-2 text-sm">
+        Not a veterinary or medical service. If poisoning is suspected call a veterinarian or a poison centre at once
+        and keep a sample.
+      </p>
+    </PrintSheet>
+  )
+}

@@ -1,0 +1,25 @@
+import type { ReactNode } from 'react'
+import { Link } from 'react-router'
+
+/** A page for paper, with a way back. */
+export function PrintSheet({ name, back, children }: { name: string; back: string; children: ReactNode }) {
+  return (
+    <main className="mx-auto max-w-4xl px-4 pb-16">
+      <p className="no-print mb-3 flex flex-wrap gap-2">
+        <button
+          type="button"
+          onClick={() => window.print()}
+          className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
+        >
+          Print
+        </button>
+        <Link to={back} className="flex min-h-12 items-center rounded-xl border border-rule px-4">
+          Back to the round
+        </Link>
+      </p>
+      <article aria-label={name} className="rounded-2xl border border-rule bg-sheet p-6">
+        {children}
+      </article>
+    </main>
+  )
+}

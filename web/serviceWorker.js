@@ -1,0 +1,60 @@
+// The app without a signal: the shell and the book are kept, what was read from the server is shown again when it is away.
+const SHELL = 'shell-__VERSION__'
+const DATA = 'fold-sprig-data'
+const files = __FILES__
+/** Read once at the start, so that a device that never had a second look at a screen can still open it. */
+const firstData = ['/api/plants', '/api/characters', '/api/groups', '/api/rounds', '/api/places']
+
+async function install() {
+  const shell = await caches.open(SHELL)
+  await shell.addAll(['/', ...files])
+  const data = await caches.open(DATA)
+  await Promise.allSettled(firstData.map((url) => data.add(url)))
+  await self.skipWaiting()
+}
+
+async function activate() {
+  const names = await caches.keys()
+  await Promise.all(names.filter((n) => n.startsWith('shell-') && n !== SHELL).map((n) => caches.delete(n)))
+  await self.clients.claim()
+}
+
+async function fromServer(request) {
+  const answer = await fetch(request)
+  if (answer.ok) await (await caches.open(DATA)).put(request, answer.clone())
+  return answer
+}
+
+async function serverFirst(request) {
+  try {
+    return await fromServer(request)
+  } catch (error) {
+    const kept = await (await caches.open(DATA)).match(request)
+    if (kept) return kept
+    throw error
+  }
+}
+
+async function shellFirst(request) {
+  return (await caches.match(request, { cacheName: SHELL, ignoreVary: true })) ?? fetch(request)
+}
+
+async function page(request) {
+  try {
+    return await fetch(request)
+  } catch {
+    return (await caches.match('/', { cacheName: SHELL, ignoreVary: true })) ?? Response.error()
+  }
+}
+
+self.addEventListener('install', (e) => e.waitUntil(install()))
+self.addEventListener('activate', (e) => e.waitUntil(activate()))
+self.addEventListener('fetch', (e) => {
+  const { request } = e
+  const { origin, pathname } = new URL(request.url)
+  if (request.method !== 'GET' || origin !== self.location.origin) return
+  if (request.mode === 'navigate') e.respondWith(page(request))
+  else if (pathname.startsWith('/api/photos') || pathname.includes('/files/')) return
+  else if (pathname.startsWith('/api/')) e.respondWith(serverFirst(request))
+  else e.respondWith(shellFirst(request))
+})

@@ -1,0 +1,60 @@
+import type { Round, Stop } from '@/core/records/round.ts'
+
+const DATA = 'fold-sprig-data'
+const stopAddress = /^(\/api\/rounds\/[^/]+)\/stops\/(\d+)$/
+const letterAddress = /^(\/api\/rounds\/[^/]+)\/unknowns\/([A-Z])$/
+
+/** Change a round as it is kept on this device; nothing happens where it is not kept. */
+async function change(url: string, by: (round: Round) => Round): Promise<void> {
+  if (!('caches' in globalThis)) return
+  const cache = await caches.open(DATA)
+  const kept = await cache.match(url)
+  if (!kept) return
+  const round = by((await kept.json()) as Round)
+  await cache.put(url, new Response(JSON.stringify(round), { headers: { 'content-type': 'application/json' } }))
+}
+
+function withStop(round: Round, stop: Stop): Round {
+  const known = round.stops.some((s) => s.seq === stop.seq)
+  return {
+    ...round,
+    stops: known ? round.stops.map((s) => (s.seq === stop.seq ? { ...s, ...stop } : s)) : [...round.stops, stop],
+  }
+}
+
+/**
+ * What the server has taken is put into the copy kept on this device before it leaves the outbox: so a page opened
+ * without a signal shows it, whichever moment the signal goes.
+ */
+export async function noteSent(url: string, body: unknown, version: number | undefined): Promise<void> {
+  try {
+    const stop = stopAddress.exec(url)
+    if (stop)
+      return await change(stop[1]!, (round) =>
+        withStop(round, { ...(body as Stop), seq: Number(stop[2]), version: version ?? 0 }),
+      )
+    const letter = letterAddress.exec(url)
+    if (letter)
+      return await change(letter[1]!, (round) => ({
+        ...round,
+        unknowns: [
+          ...round.unknowns.filter((u) => u.letter !== letter[2]),
+          { letter: letter[2]!, namedAs: (body as { namedAs?: string | null }).namedAs ?? null },
+        ],
+      }))
+    // A round that was planned here: the server's own copy is fetched once, and so kept.
+    if (url === '/api/rounds') await fetch(`/api/rounds/${(body as { id: string }).id}`)
+  } catch {
+    // Storage that is full or not allowed: the server has it, and that is what counts.
+  }
+}
+
+/** Rounds still to be walked are read once, so that they open in a field without a signal. */
+export async function keepForTheField(): Promise<void> {
+  if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return
+  await navigator.serviceWorker.register('/sw.js')
+  await navigator.serviceWorker.ready
+  const rounds = (await (await fetch('/api/rounds')).json()) as { id: string; stops: number; stopsDone: number }[]
+  const toWalk = rounds.filter((r) => r.stopsDone < r.stops).slice(0, 20)
+  await Promise.allSettled(toWalk.map((r) => fetch(`/api/rounds/${r.id}`)))
+}

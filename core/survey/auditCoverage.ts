@@ -1,0 +1,216 @@
+import { randomGamma, randomNormal, randomPoisson } from 'd3-random'
+import { clusterRatio, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
+import { bootstrapRatio } from './bootstrap.ts'
+import { classOf, sixClasses } from './coverClasses.ts'
+import { sharesOfFrame } from './dryWeightRank.ts'
+import { GRID_CELLS } from './frequency.ts'
+import { doubleSampling } from './linearCalibration.ts'
+import { wilson } from './proportionIntervals.ts'
+import { plantsPerHectare } from './searchWalk.ts'
+import { stratifiedRatio } from './stratified.ts'
+
+/** A made sward: shares of its plants, and how even it is from stop to stop (higher is more even). */
+export interface MadeSward {
+  shares: readonly number[]
+  evenness: number
+}
+
+export const patchiness = { patchy: 3, middling: 8, even: 30 } as const
+const SHARES = [0.3, 0.25, 0.15, 0.1, 0.1, 0.06, 0.04]
+const STOPS = 30
+const POINTS = 20
+
+/** Shares at one stop: a Dirichlet draw round those of the sward. */
+function sharesAt({ shares, evenness }: MadeSward, random: () => number): number[] {
+  const weights = shares.map((s) => randomGamma.source(random)(s * evenness, 1)())
+  const total = weights.reduce((a, b) => a + b, 0)
+  return weights.map((w) => w / total)
+}
+
+function hitsOf(shares: readonly number[], points: number, random: () => number): number[] {
+  const hits = shares.map(() => 0)
+  for (let i = 0; i < points; i++) {
+    let u = random()
+    const k = shares.findIndex((s) => (u -= s) <= 0)
+    hits[k < 0 ? shares.length - 1 : k]!++
+  }
+  return hits
+}
+
+/** One way of counting: what a made round says of the first plants, and what is true of them. */
+export interface CoverageCase {
+  name: string
+  /** Intervals of one made round. */
+  intervals: (sward: MadeSward, random: () => number) => (Interval | undefined)[]
+  truth: (sward: MadeSward, random: () => number) => number[]
+}
+
+const stopsOf = (sward: MadeSward, random: () => number, n = STOPS) =>
+  Array.from({ length: n }, () => sharesAt(sward, random))
+const column = (rows: number[][], k: number, points?: number): StopCount[] =>
+  rows.map((r) => ({ hits: r[k]!, points: points ?? r.reduce((a, b) => a + b, 0) }))
+const ratios = (rows: number[][], plants: number, points?: number) =>
+  Array.from({ length: plants }, (_, k) => kornGraubard(clusterRatio(column(rows, k, points))))
+
+/** Ratio of sums over very many stops: what a method converges to, its own bias included. */
+function limitOf(row: (shares: number[], random: () => number) => number[], plants: number, points?: number) {
+  return (sward: MadeSward, random: () => number): number[] => {
+    const rows = Array.from({ length: 60_000 }, () => row(sharesAt(sward, random), random))
+    return Array.from({ length: plants }, (_, k) => clusterRatio(column(rows, k, points)).estimate)
+  }
+}
+
+/** Ranks of the three heaviest plants of a frame, as weights. */
+function rankedWeights(shares: number[]): number[] {
+  const order = shares
+    .map((s, i) => [s, i] as const)
+    .sort((a, b) => b[0] - a[0])
+    .slice(0, 3)
+  const ranks = Object.fromEntries(order.map(([, i], r) => [String(i), r + 1]))
+  const weights = sharesOfFrame({ ranks }, 'first-takes-third')
+  return shares.map((_, i) => weights.get(String(i)) ?? 0)
+}
+
+const classed = (shares: number[]) => shares.map((s) => classOf(sixClasses, 100 * s).midPercent)
+const cells = (shares: number[], random: () => number) =>
+  shares.map((s) => Array.from({ length: GRID_CELLS }, random).filter((u) => u < s).length)
+const held = (shares: number[], random: () => number) => shares.map((s) => Number(random() < 1 - (1 - s) ** 6))
+
+/** Mass from place to place: a reading, and the mass that goes with it. */
+function massAt(evenness: number, random: () => number): [height: number, mass: number] {
+  const height = Math.max(1, randomNormal.source(random)(9, 9 / Math.sqrt(evenness))())
+  return [height, 600 + 130 * height + randomNormal.source(random)(0, 220)()]
+}
+
+export const coverageCases: CoverageCase[] = [
+  {
+    name: 'points, ratio estimate by stop',
+    intervals: (sward, random) =>
+      ratios(
+        stopsOf(sward, random).map((s) => hitsOf(s, POINTS, random)),
+        7,
+      ),
+    truth: ({ shares }) => [...shares],
+  },
+  {
+    name: 'points, resampled by stop (BCa)',
+    intervals: (sward, random) => {
+      const rows = stopsOf(sward, random).map((s) => hitsOf(s, POINTS, random))
+      const counts = column(rows, 0)
+      const made = bootstrapRatio(
+        counts.map((c) => c.hits),
+        counts.map((c) => c.points),
+        random,
+        { resamples: 600 },
+      )
+      return [made?.bca]
+    },
+    truth: ({ shares }) => shares.slice(0, 1),
+  },
+  {
+    name: 'points in two parts of unlike density, combined ratio',
+    intervals: (sward, random) => {
+      const wet = { ...sward, shares: [...sward.shares].reverse() }
+      const rows = (s: MadeSward, n: number) => stopsOf(s, random, n).map((x) => hitsOf(x, POINTS, random))
+      const [dryRows, wetRows] = [rows(sward, 18), rows(wet, 12)]
+      return [0, 6].map((k) =>
+        kornGraubard(
+          stratifiedRatio([
+            { name: 'dry', size: 0.8, stops: column(dryRows, k) },
+            { name: 'wet', size: 0.2, stops: column(wetRows, k) },
+          ]),
+        ),
+      )
+    },
+    truth: ({ shares }) => [0, 6].map((k) => 0.8 * shares[k]! + 0.2 * shares[6 - k]!),
+  },
+  {
+    name: 'cover classes, ratio estimate by frame',
+    intervals: (sward, random) => ratios(stopsOf(sward, random).map(classed), 6),
+    truth: limitOf(classed, 6),
+  },
+  {
+    name: 'dry-weight rank, ratio estimate by frame',
+    intervals: (sward, random) => ratios(stopsOf(sward, random).map(rankedWeights), 5),
+    truth: limitOf(rankedWeights, 5),
+  },
+  {
+    name: 'frequency in a grid, ratio estimate by grid',
+    intervals: (sward, random) =>
+      ratios(
+        stopsOf(sward, random).map((s) => cells(s, random)),
+        7,
+        GRID_CELLS,
+      ),
+    truth: ({ shares }) => [...shares],
+  },
+  {
+    name: 'frequency in frames, Wilson',
+    intervals: (sward, random) => {
+      const rows = stopsOf(sward, random, 40).map((s) => held(s, random))
+      return [0, 1, 2, 3, 4, 5, 6].map((k) => wilson({ x: rows.reduce((n, r) => n + r[k]!, 0), n: rows.length }))
+    },
+    truth: limitOf(held, 7, 1),
+  },
+  {
+    name: 'mass from readings and clips, double sampling',
+    intervals: ({ evenness }, random) => {
+      const all = Array.from({ length: 40 }, () => massAt(evenness, random))
+      const clipped = all.slice(0, 12)
+      return [
+        doubleSampling(
+          all.map((p) => p[0]),
+          { heights: clipped.map((p) => p[0]), masses: clipped.map((p) => p[1]) },
+        ).interval,
+      ]
+    },
+    truth: ({ evenness }, random) => {
+      let sum = 0
+      for (let i = 0; i < 400_000; i++) sum += massAt(evenness, random)[1]
+      return [sum / 400_000]
+    },
+  },
+  {
+    name: 'search walk, exact Poisson limits',
+    intervals: (_, random) => {
+      const found = randomPoisson.source(random)(20)()
+      return [plantsPerHectare({ lengthM: 2500, widthM: 4, found, seenShare: 1 }).limitsPerHa]
+    },
+    truth: () => [20],
+  },
+]
+
+/** Shares from here on are those of main plants. */
+const MAIN_FROM = 0.1
+
+export interface Coverage {
+  /** Of plants that make up a tenth or more (and of figures that are no shares); undefined where there is none. */
+  main: number | undefined
+  /** Of the plants below a tenth. */
+  minor: number | undefined
+}
+
+/**
+ * How often the 95 % intervals of a way of counting hold the truth.
+ *
+ * @param rounds made rounds, each judged on every plant of the case
+ */
+export function coverage(
+  of: CoverageCase,
+  sward: Omit<MadeSward, 'shares'>,
+  rounds: number,
+  random: () => number,
+): Coverage {
+  const made = { shares: SHARES, ...sward }
+  const truth = of.truth(made, random)
+  const counts = { main: [0, 0], minor: [0, 0] } as Record<keyof Coverage, [inside: number, judged: number]>
+  for (let i = 0; i < rounds; i++)
+    of.intervals(made, random).forEach((interval, k) => {
+      if (!interval) return
+      const count = counts[truth[k]! >= MAIN_FROM ? 'main' : 'minor']
+      count[1]++
+      if (interval[0] <= truth[k]! && truth[k]! <= interval[1]) count[0]++
+    })
+  const share = ([inside, judged]: [number, number]) => (judged > 0 ? inside / judged : undefined)
+  return { main: share(counts.main), minor: share(counts.minor) }
+}

@@ -1,0 +1,34 @@
+import { randomLcg } from 'd3-random'
+import { writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { coverage, coverageCases, patchiness } from '@/core/survey/auditCoverage.ts'
+import { projectRoot } from '../projectRoot.ts'
+
+const SEED = 0.37
+const rounds = Number(process.argv[2] ?? 2000)
+const levels = Object.entries(patchiness)
+const pc = (x: number | undefined) => (x === undefined ? '' : `${(100 * x).toFixed(1)} %`)
+const rows = coverageCases.map((of) => {
+  const held = levels.map(([, evenness]) => coverage(of, { evenness }, rounds, randomLcg(SEED)))
+  console.log(`${of.name}: ${held.map((h) => `${pc(h.main)} / ${pc(h.minor) || 'none'}`).join(', ')}`)
+  return `| ${of.name} | ${held.map((h) => pc(h.main)).join(' | ')} | ${held.map((h) => pc(h.minor)).join(' | ')} |`
+})
+const text = `# Audit of the intervals, by simulation
+
+Made by \`npm run audit\` (seed ${SEED}). Swards with known shares are made at three levels of patchiness (shares at a stop drawn from a
+Dirichlet distribution round those of the sward, concentration ${levels.map(([name, e]) => `${e} for ${name}`).join(', ')}); ${rounds} rounds are drawn from
+each and counted by each method. Shown is how often the 95 % interval held the truth. For classes and ranks the truth is what the method
+itself comes to over endless frames: the bias of mid-points and multipliers is not the interval's to hold.
+
+Main plants make up a tenth or more; minor ones less.
+
+| way of counting | main: ${levels.map(([name]) => name).join(' | ')} | minor: ${levels.map(([name]) => name).join(' | ')} |
+|---|${levels.map(() => '---|---|').join('')}
+${rows.join('\n')}
+
+Rounds of 30 stops with 20 points (40 frames for frequency, 40 readings with 12 clips for mass). What to read in it: the intervals of main
+plants hold the truth 93 to 97 times in 100. Minor plants by points hold in 93 to 95 of 100: in a patchy sward
+thirty stops see a clumped minor plant too seldom. Those by dry-weight rank, and by cover classes in a patchy sward, are too narrow: such
+a plant is mostly 0 and rarely much of a frame; the count screen says so for ranks.
+`
+writeFileSync(join(projectRoot, 'docs/audit-survey.md'), text)

@@ -19,7 +19,7 @@ const soFar = (page: Page) => page.getByRole('region', { name: 'So far' })
 test('turf grid: a number before the key counts that many', async ({ page }) => {
   await lay(page, 'Turf grid', 3)
   for (let i = 0; i < 3; i++) await press(page, ['1', '4', 'a', '5', 's', 'b', 'Enter'])
-  // 14 of 20 in each: no grid differs from another, so exact limits of 42 in 60 (Clopper & Pearson 1934; R binom.test).
+  // 14 of 20 in each: no grid differs from another, so exact limits of 42 in 60 (Clopper & Pearson 1934).
   await expect(soFar(page)).toContainText('60 points')
   await expect(soFar(page)).toContainText('70 % 57 to 81')
 })

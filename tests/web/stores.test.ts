@@ -145,4 +145,63 @@ describe('the outbox', () => {
     dismiss()
     expect(useOutbox.getState().refused).toEqual([])
   })
+
+  describe('with stops that other devices count too', () => {
+    const url = '/api/rounds/r/stops/1'
+    const stop = (taxon: string) => ({
+      key: url,
+      method: 'PUT' as const,
+      url,
+      body: { id: 's1', hits: [{ taxon, amount: 1 }], measures: {}, skipped: null },
+      stop: true as const,
+    })
+    const theirs = { seq: 1, version: 4, hits: [{ taxon: 'bare', amount: 1 }], measures: {}, skipped: null }
+    const conflict = () => new Response(JSON.stringify({ error: { message: 'both', theirs } }), { status: 409 })
+    const bodies = () => sent.map((s) => s.body as { by: string; base: number; hits: { taxon: string }[] })
+    beforeEach(() => useOutbox.setState({ versions: {}, conflicts: [] }))
+
+    it('each write says which device it is and which version it had', async () => {
+      answerWith = () => new Response('{"version":3}', { status: 200 })
+      useOutbox.getState().saw({ [url]: 2 })
+      post(stop('timothy'))
+      await vi.waitFor(() => expect(waiting()).toEqual([]))
+      post(stop('bare'))
+      await vi.waitFor(() => expect(waiting()).toEqual([]))
+      expect(bodies().map((b) => b.base)).toEqual([2, 3])
+      expect(new Set(bodies().map((b) => b.by)).size).toBe(1)
+    })
+
+    it('both versions are kept until one is chosen; mine is then written over theirs', async () => {
+      answerWith = conflict
+      post(stop('timothy'))
+      await vi.waitFor(() => expect(useOutbox.getState().conflicts).toHaveLength(1))
+      expect(useOutbox.getState().refused).toEqual([])
+      expect(useOutbox.getState().conflicts[0]).toMatchObject({ theirs, mine: { hits: [{ taxon: 'timothy' }] } })
+      answerWith = () => new Response('{"version":5}', { status: 200 })
+      useOutbox.getState().settle(url, 'mine')
+      await vi.waitFor(() => expect(waiting()).toEqual([]))
+      expect(bodies().at(-1)).toMatchObject({ base: 4, hits: [{ taxon: 'timothy' }] })
+      expect(useOutbox.getState().conflicts).toEqual([])
+    })
+
+    it('when theirs is kept nothing is sent', async () => {
+      answerWith = conflict
+      post(stop('timothy'))
+      await vi.waitFor(() => expect(useOutbox.getState().conflicts).toHaveLength(1))
+      const before = sent.length
+      useOutbox.getState().settle(url, 'theirs')
+      await drain()
+      expect(sent).toHaveLength(before)
+      expect(useOutbox.getState().versions[url]).toBe(4)
+    })
+
+    it('a version read anew does not replace the one that a waiting write was made over', async () => {
+      answerWith = () => Promise.reject(new TypeError('no network'))
+      useOutbox.getState().saw({ [url]: 1 })
+      post(stop('timothy'))
+      await drain()
+      useOutbox.getState().saw({ [url]: 6 })
+      expect(useOutbox.getState().versions[url]).toBe(1)
+    })
+  })
 })

@@ -1,0 +1,84 @@
+import { describe, expect, it } from 'vitest'
+import { figuresOf } from '@/core/survey/figures.ts'
+import { methods } from '@/core/survey/methods.ts'
+import { guessedPilot, kitFor, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
+import { flora, plantsById } from '@/tests/support/book.ts'
+import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
+import { cases, expectNear } from '@/tests/support/vectors.ts'
+
+describe('stops from a pilot (R 4.2.2, base)', () => {
+  interface Input {
+    pilot_mean: number
+    pilot_sd: number
+    conf: number
+    half_width: number
+    stops_in_all?: number
+  }
+  interface Expected {
+    n: number
+    half_width_at_n: number
+    half_width_at_n_minus_1: number
+  }
+  const plain = cases<Input, Expected>('samplesize', 'sampleSizeMean').filter(
+    ({ input }) => input.conf === 0.95 && input.half_width > 0 && Object.keys(input).length === 4,
+  )
+  it.each(plain)('$id', ({ input, expected, tol }) => {
+    const made = planStops({
+      sd: input.pilot_sd,
+      halfWidth: input.half_width,
+      about: input.pilot_mean,
+      from: 'a guess',
+    })
+    expect(made.stops).toBe(expected.n)
+    expectNear(made.reached, expected.half_width_at_n, tol)
+    if (made.reachedByOneLess !== undefined) expectNear(made.reachedByOneLess, expected.half_width_at_n_minus_1, tol)
+  })
+
+  it('holds some cases', () => expect(plain.length).toBeGreaterThan(0))
+})
+
+describe('what the number of stops is worked out from', () => {
+  const stops = [8, 2, 9, 1, 7, 3].map((n, i) => countedStop(i + 1, { hits: hitsOf({ timothy: n, bare: 10 - n }) }))
+
+  it('the spread between the stops of an earlier round', () => {
+    const pilot = pilotFrom(figuresOf(roundOf('step-points', stops), plantsById), 0.05)!
+    expect(pilot.from).toBe('an earlier round')
+    // Equal stops: the standard deviation of the shares themselves, by hand sqrt(0.58 / 5).
+    expect(pilot.sd).toBeCloseTo(Math.sqrt(0.58 / 5), 10)
+    expect(pilotFrom(figuresOf(roundOf('step-points', []), plantsById), 0.05)).toBeUndefined()
+  })
+
+  it('a guess asks for more stops the closer it is wanted', () => {
+    for (const m of methods) {
+      const wide = planStops(guessedPilot(m, 20, 0.15)).stops
+      const close = planStops(guessedPilot(m, 20, 0.05)).stops
+      expect(close, m).toBeGreaterThanOrEqual(wide)
+      expect(wide, m).toBeGreaterThanOrEqual(2)
+    }
+  })
+
+  it('a search walk: 3 over the density wanted (Hanley & Lippman-Hand 1983)', () => {
+    // 2.9957 / 10 of a hectare: 2,996 m2, by a strip of 4 m 749 m.
+    expect(searchMetres(10, 4, 1)).toBe(749)
+  })
+})
+
+describe('what to carry and to look for', () => {
+  it('harmful plants at home here, the common ones first', () => {
+    const list = lookFor(flora.plants, 'cool-humid')
+    expect(list.length).toBeGreaterThan(5)
+    for (const p of list) expect(p.role).toBe('toxic')
+    const words = list.map((p) => p.regions['cool-humid'])
+    expect(words.indexOf('frequent')).toBeGreaterThan(words.lastIndexOf('common'))
+  })
+
+  it('gloves where sap burns (common practice, no source), and not otherwise', () => {
+    const of = (...ids: string[]) =>
+      kitFor(
+        'step-points',
+        ids.map((id) => plantsById.get(id)!),
+      ).join()
+    expect(of('wild-parsnip')).toContain('gloves')
+    expect(of('timothy', 'white-clover')).not.toContain('gloves')
+  })
+})

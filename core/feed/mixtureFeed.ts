@@ -33,13 +33,17 @@ const DRAWS = 2000
 /** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
 export const MANY_STOPS = 300
 
+/** Amounts of one plant at each stop. */
+type Column = ArrayLike<number>
+
 /** Sums of each plant over stops drawn again with replacement. */
-export function drawStops(rows: readonly number[][], random: () => number): () => number[] {
+export function drawStops(columns: readonly Column[], random: () => number): () => number[] {
+  const m = columns[0]!.length
   return () => {
-    const sums = rows[0]!.map(() => 0)
-    for (let s = 0; s < rows.length; s++) {
-      const row = rows[Math.floor(random() * rows.length)]!
-      for (let j = 0; j < row.length; j++) sums[j]! += row[j]!
+    const sums = columns.map(() => 0)
+    for (let s = 0; s < m; s++) {
+      const stop = Math.floor(random() * m)
+      for (let j = 0; j < columns.length; j++) sums[j]! += columns[j]![stop]!
     }
     return sums
   }
@@ -49,15 +53,20 @@ export function drawStops(rows: readonly number[][], random: () => number): () =
  * The same sums by the central limit theorem: normal with the mean and covariance that drawing stops again has, plants
  * that grow together moving together (by the Cholesky factor). Sums below 0 are taken as 0.
  */
-export function drawSums(rows: readonly number[][], random: () => number): () => number[] {
-  const m = rows.length
-  const p = rows[0]!.length
-  const mean = rows[0]!.map((_, j) => rows.reduce((s, row) => s + row[j]!, 0) / m)
+export function drawSums(columns: readonly Column[], random: () => number): () => number[] {
+  const m = columns[0]!.length
+  const p = columns.length
+  const mean = columns.map((c) => {
+    let sum = 0
+    for (let s = 0; s < m; s++) sum += c[s]!
+    return sum / m
+  })
   const factor = mean.map(() => new Float64Array(p))
   for (let i = 0; i < p; i++)
     for (let j = 0; j <= i; j++) {
+      const [a, b, meanA, meanB] = [columns[i]!, columns[j]!, mean[i]!, mean[j]!]
       let sum = 0
-      for (const row of rows) sum += (row[i]! - mean[i]!) * (row[j]! - mean[j]!)
+      for (let s = 0; s < m; s++) sum += (a[s]! - meanA) * (b[s]! - meanB)
       for (let k = 0; k < j; k++) sum -= factor[i]![k]! * factor[j]![k]!
       factor[i]![j] = i === j ? Math.sqrt(Math.max(0, sum)) : factor[j]![j]! > 0 ? sum / factor[j]![j]! : 0
     }
@@ -75,7 +84,7 @@ export function drawSums(rows: readonly number[][], random: () => number): () =>
 const between = ([low, high]: [number, number], u: number) => low + (high - low) * u
 
 function summary(draws: number[]): Estimate {
-  const sorted = [...draws].sort((a, b) => a - b)
+  const sorted = Array.from(Float64Array.from(draws).sort())
   const at = (p: number) => quantileSorted(sorted, p)!
   return { middle: at(0.5), low: at(0.025), high: at(0.975) }
 }
@@ -116,14 +125,13 @@ export function mixtureFeedOf(
   const of = (t: Taxon) => amounts[taxa.indexOf(t)]!
   const amount = (list: Taxon[]) => list.reduce((s, t) => s + of(t).reduce((a, n) => a + n, 0), 0)
   const columns = valued.map(of)
-  const rows = Array.from(columns[0]!, (_, i) => columns.map((c) => c[i]!))
   const feeds = valued.map((t) => plants.get(t)!.feed![growth])
 
   const cp: number[] = []
   const adf: number[] = []
   const ndf: number[] = []
   const rfv: number[] = []
-  const drawn = rows.length < MANY_STOPS ? drawStops(rows, random) : drawSums(rows, random)
+  const drawn = columns[0]!.length < MANY_STOPS ? drawStops(columns, random) : drawSums(columns, random)
   for (let d = 0; d < DRAWS; d++) {
     const weights = drawn()
     const total = weights.reduce((a, b) => a + b, 0)

@@ -32,13 +32,31 @@ export interface ClusterRatio {
  * @throws RangeError no stop, or nothing counted
  */
 export function clusterRatio(stops: StopCount[], stopsInAll?: number): ClusterRatio {
-  const m = stops.length
-  const points = stops.reduce((s, c) => s + c.points, 0)
+  return clusterRatioOf(
+    stops.map((c) => c.hits),
+    stops.map((c) => c.points),
+    stopsInAll,
+  )
+}
+
+/** The same from a list of hits and one of points, stop by stop. */
+export function clusterRatioOf(
+  hits: ArrayLike<number>,
+  pointsAt: ArrayLike<number>,
+  stopsInAll?: number,
+): ClusterRatio {
+  const m = hits.length
+  let [found, points] = [0, 0]
+  for (let i = 0; i < m; i++) {
+    found += hits[i]!
+    points += pointsAt[i]!
+  }
   if (m === 0 || !(points > 0)) throw new RangeError(`nothing was counted: ${m} stops, ${points} points`)
-  const estimate = stops.reduce((s, c) => s + c.hits, 0) / points
+  const estimate = found / points
   if (m === 1) return { estimate, se: undefined, df: 0, points, designEffect: undefined }
   const f = stopsInAll === undefined ? 0 : m / stopsInAll
-  const squares = stops.reduce((s, c) => s + (c.hits - estimate * c.points) ** 2, 0)
+  let squares = 0
+  for (let i = 0; i < m; i++) squares += (hits[i]! - estimate * pointsAt[i]!) ** 2
   const variance = ((1 - f) * m * squares) / ((m - 1) * points * points)
   const random = (estimate * (1 - estimate)) / (points - 1)
   return {

@@ -1,5 +1,5 @@
 import type { Plant } from '../naming/flora.ts'
-import { clusterRatio, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
+import { clusterRatioOf, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
 import { clopperPearson } from './proportionIntervals.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
@@ -51,22 +51,31 @@ export interface Design {
 }
 
 /** The stops by part; undefined unless every part that has a stop has two, and a size. */
-function partsOf(counts: StopCount[], strata: string[], sizes: Design['partSizes']): Stratum[] | undefined {
+function partsOf(
+  hits: Float64Array,
+  totals: Float64Array,
+  strata: string[],
+  sizes: Design['partSizes'],
+): Stratum[] | undefined {
   if (!sizes || sizes.size < 2) return undefined
   const parts = new Map<string, StopCount[]>()
-  counts.forEach((c, i) => parts.set(strata[i]!, [...(parts.get(strata[i]!) ?? []), c]))
+  strata.forEach((name, i) => {
+    const list = parts.get(name) ?? []
+    list.push({ hits: hits[i]!, points: totals[i]! })
+    parts.set(name, list)
+  })
   const list = [...parts].map(([name, stops]) => ({ name, size: sizes.get(name) ?? 0, stops }))
   return list.length > 1 && list.every((p) => p.stops.length > 1 && p.size > 0) ? list : undefined
 }
 
-function share(counts: StopCount[], whole: boolean, strata: string[], { partSizes, stopsInAll }: Design): Share {
-  const parts = partsOf(counts, strata, partSizes)
-  const ratio = parts ? stratifiedRatio(parts) : clusterRatio(counts, stopsInAll)
+function share(hits: Float64Array, { totals, whole, strata }: Tallied, { partSizes, stopsInAll }: Design): Share {
+  const parts = partsOf(hits, totals, strata, partSizes)
+  const ratio = parts ? stratifiedRatio(parts) : clusterRatioOf(hits, totals, stopsInAll)
   const base = { estimate: ratio.estimate, se: ratio.se, designEffect: ratio.designEffect }
   const clustered = kornGraubard(ratio)
   if (clustered) return { ...base, interval: clustered, method: parts ? 'stratified' : 'clustered' }
   // Every stop alike: without a difference between stops only the exact limits of independent points are left.
-  if (whole && counts.length > 1) {
+  if (whole && totals.length > 1) {
     const x = Math.round(ratio.estimate * ratio.points)
     return { ...base, interval: clopperPearson({ x, n: ratio.points }), method: 'exact' }
   }
@@ -91,13 +100,9 @@ export function composition(
 }
 
 /** The same from amounts put together before. */
-export function compositionOf(
-  { taxa, amounts: perTaxon, totals, whole, strata }: Tallied,
-  plants: Map<string, Plant>,
-  design: Design = {},
-): Composition | undefined {
+export function compositionOf(all: Tallied, plants: Map<string, Plant>, design: Design = {}): Composition | undefined {
+  const { taxa, amounts: perTaxon, totals } = all
   if (totals.length === 0) return undefined
-  const counts = (hits: Float64Array) => Array.from(totals, (points, i) => ({ hits: hits[i]!, points }))
 
   const list = taxa.map((taxon, j): TaxonShare => {
     const here = perTaxon[j]!
@@ -106,7 +111,7 @@ export function compositionOf(
       group: groupOf(taxon, plants),
       hits: here.reduce((s, n) => s + n, 0),
       stopsWith: here.reduce((s, n) => s + (n > 0 ? 1 : 0), 0),
-      ...share(counts(here), whole, strata, design),
+      ...share(here, all, design),
     }
   })
   const together = (group: Group): Float64Array => {
@@ -117,7 +122,7 @@ export function compositionOf(
     return sum
   }
   const present = groups.filter((g) => list.some((t) => t.group === g))
-  const byGroup = present.map((group) => ({ group, ...share(counts(together(group)), whole, strata, design) }))
+  const byGroup = present.map((group) => ({ group, ...share(together(group), all, design) }))
   list.sort((a, b) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1))
   const amounts = list.filter((t) => t.group !== 'ground').map((t) => t.hits)
   return {

@@ -47,21 +47,23 @@ export interface Tallied {
 }
 
 export function tallied(stops: StopTally[], named: NamedLetters): Tallied {
-  const counted = stops
-    .map((s) => ({ sums: amountsAt(s, named), stratum: s.stratum ?? '' }))
-    .filter((s) => s.sums.size > 0)
-  const sums = counted.map((s) => s.sums)
+  const counted = stops.filter((s) => s.hits.length > 0)
   const index = new Map<Taxon, number>()
-  for (const m of sums) for (const taxon of m.keys()) if (!index.has(taxon)) index.set(taxon, index.size)
-  const amounts = Array.from(index, () => new Float64Array(sums.length))
-  const totals = new Float64Array(sums.length)
+  const amounts: Float64Array[] = []
+  const totals = new Float64Array(counted.length)
   let whole = true
-  sums.forEach((m, i) => {
-    for (const [taxon, n] of m) {
-      amounts[index.get(taxon)!]![i] = n
-      totals[i]! += n
-      whole &&= Number.isInteger(n)
+  counted.forEach((stop, i) => {
+    for (const hit of stop.hits) {
+      const taxon = resolved(hit.taxon, named)
+      let j = index.get(taxon)
+      if (j === undefined) {
+        j = amounts.push(new Float64Array(counted.length)) - 1
+        index.set(taxon, j)
+      }
+      amounts[j]![i]! += hit.amount
+      totals[i]! += hit.amount
+      whole &&= Number.isInteger(hit.amount)
     }
   })
-  return { taxa: [...index.keys()], amounts, totals, whole, strata: counted.map((s) => s.stratum) }
+  return { taxa: [...index.keys()], amounts, totals, whole, strata: counted.map((s) => s.stratum ?? '') }
 }

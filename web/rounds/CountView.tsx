@@ -7,10 +7,11 @@ import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/survey/taxon.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribNode, MidribTip } from '../parts/Midrib.tsx'
+import { useStable } from '../parts/useStable.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { AddPlant } from './AddPlant.tsx'
 import { ConflictPanel } from './ConflictPanel.tsx'
-import { assignKeys, expectedPlants, letters } from './countKeys.ts'
+import { assignKeys, keyedPlants, letters } from './countKeys.ts'
 import {
   countReducer,
   entryOf,
@@ -39,7 +40,13 @@ function moreWords(more: number | undefined, halfWidth: number, unit: string): s
   return more === 0 ? `enough ${unit}s for ${wanted}` : `${more} more ${unit}s for ${wanted}`
 }
 
-function tipOf(round: Round, state: CountState, more: string | undefined): MidribTip {
+function tipOf(
+  round: Round,
+  state: CountState,
+  more: string | undefined,
+  act: (action: CountAction) => void,
+): MidribTip {
+  const onPress = () => act({ kind: 'next', at: new Date().toISOString() })
   const stop = stopAt(state)
   const { unit } = methodInfo[round.method]
   const toDo = state.stops.filter((s) => s.doneAt === null && s.skipped === null).length
@@ -54,8 +61,8 @@ function tipOf(round: Round, state: CountState, more: string | undefined): Midri
   if (stop && lacking(state, stop))
     return { label: `Write down ${unit} ${stop.seq}`, ...(more ? { detail: more } : {}) }
   if (toDo === 1 && stop?.doneAt === null)
-    return { label: `Close ${unit} ${stop.seq}`, hotkey: 'Enter', detail: 'the last one' }
-  return { label: `Walk to the next ${unit}`, hotkey: 'Enter', detail: `${toDo - 1} left after this one` }
+    return { label: `Close ${unit} ${stop.seq}`, hotkey: 'Enter', detail: 'the last one', onPress }
+  return { label: `Walk to the next ${unit}`, hotkey: 'Enter', detail: `${toDo - 1} left after this one`, onPress }
 }
 
 function nodesOf(state: CountState, act: (action: CountAction) => void): MidribNode[] {
@@ -111,8 +118,8 @@ export function CountView({ round }: { round: Round }) {
   const { used, free } = letters(live)
   const inHand =
     unknown ?? used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ?? free ?? 'A'
-  const [firstExpected] = useState(() => expectedPlants(round, plants, round.settings.targets ?? []))
-  const keys = assignKeys([...new Set([...firstExpected, ...added])], inHand)
+  const [firstExpected] = useState(() => keyedPlants(round, plants))
+  const keys = assignKeys([...new Set([...firstExpected, ...added])], inHand, round.method !== 'search-walk')
   const choices = valueChoices(round.method, round.settings)
   const newUnknown = () => free && setUnknown(free)
   const entry = entryOf(state)
@@ -139,6 +146,7 @@ export function CountView({ round }: { round: Round }) {
   const figures = useMemo<Figures>(() => figuresOf(settled, byId), [settled, byId])
   const halfWidth = round.settings.halfWidth ?? HALF_WIDTH
   const more = figures.composition ? moreStopsFor(figures.composition, halfWidth) : undefined
+  const onName = useStable((letter: string) => void navigate(`/rounds/${round.id}/name/${letter}`))
   const stop = stopAt(state)
   const left =
     stop && !imported ? (
@@ -187,11 +195,11 @@ export function CountView({ round }: { round: Round }) {
           more={more}
           halfWidth={halfWidth}
           current={state.current}
-          onName={(letter) => void navigate(`/rounds/${round.id}/name/${letter}`)}
+          onName={onName}
         />
       }
       names={{ left: 'Count', right: 'So far' }}
-      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].unit))}
+      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].unit), act)}
       nodes={nodesOf(state, act)}
     />
   )

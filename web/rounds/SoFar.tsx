@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
@@ -147,7 +148,7 @@ function Shares({
 }
 
 /** What the round says so far, with the error in view. */
-export function SoFar({ round, figures, more, halfWidth, current, onName }: Props) {
+export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName }: Props) {
   const byId = useFlora((s) => s.byId)
   const { composition: made, cover, frequency, mass, search } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
@@ -215,4 +216,4 @@ export function SoFar({ round, figures, more, halfWidth, current, onName }: Prop
       ) : null}
     </div>
   )
-}
+})

@@ -61,12 +61,34 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         {round.paddock.name}, {round.holding}
         {stop.stratum ? `: ${stop.stratum}` : ''}
       </p>
-      <h1 className="text-[1.65rem]">
-        {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} of {state.stops.length}
-        <span className="ml-3 text-xl font-normal" data-testid="points">
-          {progress(state, stop)}
+      <div className="flex items-start justify-between gap-2">
+        <h1 className="text-[1.65rem]">
+          {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} of {state.stops.length}
+          <span className="ml-3 text-xl font-normal" data-testid="points">
+            {progress(state, stop)}
+          </span>
+        </h1>
+        <span className="flex shrink-0 gap-1.5">
+          <button
+            type="button"
+            aria-label={`The ${unit} before`}
+            disabled={!before}
+            onClick={() => onAct({ kind: 'step', by: -1 })}
+            className={step}
+          >
+            ‹ <kbd className="hidden text-sm min-[901px]:inline">[</kbd>
+          </button>
+          <button
+            type="button"
+            aria-label={`The ${unit} after`}
+            disabled={!stopAt(state, stop.seq + 1)}
+            onClick={() => onAct({ kind: 'step', by: 1 })}
+            className={step}
+          >
+            › <kbd className="hidden text-sm min-[901px]:inline">]</kbd>
+          </button>
         </span>
-      </h1>
+      </div>
       {entryOf(state) === 'points' ? <PointMarks state={state} stop={stop} /> : null}
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <button
@@ -83,26 +105,6 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           Undo <kbd className="ml-1 text-sm">z</kbd>
         </button>
-        <span className="ml-auto flex gap-1.5">
-          <button
-            type="button"
-            aria-label={`The ${unit} before`}
-            disabled={!before}
-            onClick={() => onAct({ kind: 'step', by: -1 })}
-            className={step}
-          >
-            ‹ <kbd className="text-sm">[</kbd>
-          </button>
-          <button
-            type="button"
-            aria-label={`The ${unit} after`}
-            disabled={!stopAt(state, stop.seq + 1)}
-            onClick={() => onAct({ kind: 'step', by: 1 })}
-            className={step}
-          >
-            › <kbd className="text-sm">]</kbd>
-          </button>
-        </span>
         {state.method === 'layer-points' ? (
           <button
             type="button"

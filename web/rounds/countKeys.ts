@@ -1,5 +1,6 @@
 import type { Plant } from '@/core/naming/flora.ts'
 import type { Round } from '@/core/records/round.ts'
+import { lookFor } from '@/core/survey/planStops.ts'
 import { BARE, LITTER, letterOf, unknownTaxon, type Taxon } from '@/core/survey/taxon.ts'
 
 export interface CountKey {
@@ -33,6 +34,14 @@ export function expectedPlants(round: Round, plants: Plant[], added: Taxon[]): T
   return [...first, ...rest].slice(0, POOL.length)
 }
 
+/** Plants that get a key from the start: on a search walk the harmful ones, else what grows here. */
+export function keyedPlants(round: Round, plants: Plant[]): Taxon[] {
+  const targets = round.settings.targets ?? []
+  if (round.method !== 'search-walk') return expectedPlants(round, plants, targets)
+  const harmful = lookFor(plants, round.paddock.region).map((p) => p.id)
+  return [...new Set([...targets, ...harmful])].slice(0, EXPECTED)
+}
+
 /** Letters used in a round, and the next free one. */
 export function letters(round: Pick<Round, 'stops' | 'unknowns'>): {
   used: string[]
@@ -48,12 +57,16 @@ export function letters(round: Pick<Round, 'stops' | 'unknowns'>): {
   return { used: [...used].sort(), free }
 }
 
-/** A key per species, then bare ground, litter and the unknown in hand. */
-export function assignKeys(plants: Taxon[], unknown: string): CountKey[] {
+/** A key per species, then bare ground and litter where they count, and the unknown in hand. */
+export function assignKeys(plants: Taxon[], unknown: string, ground = true): CountKey[] {
   return [
     ...plants.map((taxon, i) => ({ taxon, key: POOL[i]! })),
-    { taxon: BARE, key: 'b' },
-    { taxon: LITTER, key: 'v' },
+    ...(ground
+      ? [
+          { taxon: BARE, key: 'b' },
+          { taxon: LITTER, key: 'v' },
+        ]
+      : []),
     { taxon: unknownTaxon(unknown), key: 'u' },
   ]
 }

@@ -124,7 +124,8 @@ describe('many stops', () => {
       all.reduce((s, r) => s + (r[i]! - mean[i]!) * (r[j]! - mean[j]!), 0) / all.length
     return { mean, sd: [0, 1, 2].map((j) => Math.sqrt(cov(j, j))), together: cov(0, 1), apart: cov(0, 2) }
   }
-  const [again, normal] = [moments(drawStops(rows, randomLcg(0.3))), moments(drawSums(rows, randomLcg(0.6)))]
+  const columns = [0, 1, 2].map((j) => rows.map((r) => r[j]!))
+  const [again, normal] = [moments(drawStops(columns, randomLcg(0.3))), moments(drawSums(columns, randomLcg(0.6)))]
 
   it('drawn by their sums have the mean and the spread of stops drawn again', () => {
     for (const j of [0, 1, 2]) {

@@ -81,7 +81,11 @@ export function ValuesEntry({ chosen, choices, unit, given, onValue, onCancel, o
       </p>
     )
   return (
-    <div className="mt-3 min-h-24 rounded-2xl border-2 border-culm bg-sheet px-4 py-2" role="group" aria-label="Value">
+    <div
+      className="sticky top-1 z-10 mt-3 min-h-24 rounded-2xl border-2 border-culm bg-sheet px-4 py-2"
+      role="group"
+      aria-label="Value"
+    >
       <p className="flex items-center justify-between gap-3">
         <b className="font-plant text-lg">{taxonName(chosen, byId)}</b>
         {given !== undefined ? (

@@ -4,7 +4,7 @@ import { methodInfo, READING } from '@/core/survey/methods.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
-import { assignKeys, expectedPlants } from '../countKeys.ts'
+import { assignKeys, keyedPlants } from '../countKeys.ts'
 import { valueChoices } from '../entry/valueChoices.ts'
 import { readRound } from '../readRound.ts'
 import { dayWords } from '../RoundList.tsx'
@@ -68,7 +68,7 @@ function Block({ round, from, lines }: { round: Round; from: number; lines: { ke
 export function Component() {
   const round = useLoaderData<typeof loader>()
   const { plants, byId } = useFlora()
-  const expected = expectedPlants(round, plants, round.settings.targets ?? []).slice(0, MOST_PLANTS)
+  const expected = keyedPlants(round, plants).slice(0, MOST_PLANTS)
   const lines = assignKeys(expected, 'A').map(({ key, taxon }) => ({
     key,
     name: taxonName(taxon, byId).replace(/ \(.*\)/, ''),

@@ -4,7 +4,7 @@ import { methodInfo } from '@/core/survey/methods.ts'
 import { kitFor, lookFor } from '@/core/survey/planStops.ts'
 import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
-import { expectedPlants } from '../countKeys.ts'
+import { keyedPlants } from '../countKeys.ts'
 import { readRound } from '../readRound.ts'
 import { PrintSheet } from './PrintSheet.tsx'
 
@@ -38,7 +38,7 @@ function Entry({ plant }: { plant: Plant }) {
 export function Component() {
   const round = useLoaderData<typeof loader>()
   const { plants, byId } = useFlora()
-  const expected = expectedPlants(round, plants, round.settings.targets ?? []).flatMap((id) => byId.get(id) ?? [])
+  const expected = keyedPlants(round, plants).flatMap((id) => byId.get(id) ?? [])
   const harmful = lookFor(plants, round.paddock.region)
     .filter((p) => !expected.includes(p))
     .slice(0, MOST_HARMFUL)

@@ -51,7 +51,8 @@ export function cohenKappa(
   for (let i = 0; i < k; i++)
     for (let j = 0; j < k; j++) spread += p[i]![j]! * (w(i, j) - (ofRow[i]! + ofColumn[j]!) * (1 - kappa)) ** 2
   const variance = (spread - (kappa - expected * (1 - kappa)) ** 2) / (n * (1 - expected) ** 2)
-  const se = Math.sqrt(variance)
+  // Rounding may leave a variance of 0 a trace below it.
+  const se = Math.sqrt(Math.max(0, variance))
   const z = normalQuantile(1 - (1 - conf) / 2, 0, 1)
   // The usual 1.96 is used as the books do, not cut at the ends.
   const half = (conf === 0.95 ? 1.959963984540054 : z) * se

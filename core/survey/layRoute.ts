@@ -145,7 +145,8 @@ function grid(ground: Ground): Position[] {
   throw new RangeError('the grid does not fit into the boundary')
 }
 
-const partAt = (p: Position, parts: PaddockPart[]): string =>
+/** Name of the part a place lies in; empty outside of all parts that are walked. */
+export const partAt = (p: Position, parts: PaddockPart[]): string =>
   parts.find((part) => !part.keptOut && isInside(p, part.polygon))?.name ?? ''
 
 /** Places at random, spread over the parts by their area, two or more in each. */

@@ -1,5 +1,6 @@
 import type { Polygon } from 'geojson'
-import type { Holding, Outlook, Paddock } from '@/core/records/round.ts'
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/survey/taxon.ts'
 import { fixedId } from './fixedId.ts'
 
@@ -18,10 +19,16 @@ function polygon(corners: [number, number][]): Polygon {
   return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] }
 }
 
+/** What was done, so many days before today. */
+export interface DemoEvent extends Pick<PaddockEvent, 'kind' | 'note' | 'detail'> {
+  daysAgo: number
+}
+
 export interface DemoPlace {
   holding: Holding
   paddock: Paddock
   round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
+  history: DemoEvent[]
   /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
   sward: [taxon: Taxon, share: number][]
   /** How unlike the stops are: higher is more even. */
@@ -30,8 +37,15 @@ export interface DemoPlace {
 
 function place(
   holding: { name: string; client: string },
-  paddock: { name: string; outlook: Outlook; sown: string[]; corners: [number, number][] },
-  rest: Omit<DemoPlace, 'holding' | 'paddock'>,
+  paddock: {
+    name: string
+    outlook: Outlook
+    sown: string[]
+    corners: [number, number][]
+    parts?: (Omit<PaddockPart, 'polygon'> & { corners: [number, number][] })[]
+    note?: string
+  },
+  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history'> & { history?: DemoEvent[] },
 ): DemoPlace {
   const holdingId = fixedId(`holding/${holding.name}`)
   return {
@@ -44,9 +58,10 @@ function place(
       region: 'cool-humid',
       outlook: paddock.outlook,
       sown: paddock.sown,
-      strata: [],
-      note: '',
+      strata: (paddock.parts ?? []).map(({ corners, ...part }) => ({ ...part, polygon: polygon(corners) })),
+      note: paddock.note ?? '',
     },
+    history: [],
     ...rest,
   }
 }
@@ -68,6 +83,24 @@ export const demoWorld: DemoPlace[] = [
       ],
     },
     {
+      history: [
+        {
+          kind: 'sown',
+          daysAgo: 560,
+          note: 'Drilled in two directions',
+          detail: {
+            sown: [
+              { plant: 'perennial-ryegrass', kgPerHa: 14, pls: 0.86 },
+              { plant: 'timothy', kgPerHa: 6, pls: 0.82 },
+              { plant: 'white-clover', kgPerHa: 2.5, pls: 0.8 },
+              { plant: 'red-clover', kgPerHa: 4, pls: 0.8 },
+              { plant: 'buckhorn-plantain', kgPerHa: 1.5, pls: 0.75 },
+            ],
+          },
+        },
+        { kind: 'fertilised', daysAgo: 210, note: '', detail: { amount: '25 t a hectare of farmyard manure' } },
+        { kind: 'grazed', daysAgo: 30, note: '', detail: { amount: '62 goats for 4 days' } },
+      ],
       round: {
         title: 'Before turnout',
         purpose: 'Feed for milking goats; what must come out first',
@@ -92,8 +125,44 @@ export const demoWorld: DemoPlace[] = [
         [548, 168],
         [436, 150],
       ],
+      parts: [
+        {
+          name: 'Pond edge',
+          kind: 'wet hollow',
+          keptOut: false,
+          corners: [
+            [500, 100],
+            [575, 92],
+            [580, 122],
+            [548, 160],
+            [505, 152],
+          ],
+        },
+        {
+          name: 'Gateway',
+          kind: 'gateway',
+          keptOut: true,
+          corners: [
+            [421, 40],
+            [448, 37],
+            [450, 60],
+            [424, 64],
+          ],
+        },
+      ],
+      note: 'The pond dries out in August; the gate is where they stand and wait.',
     },
     {
+      history: [
+        { kind: 'grazed', daysAgo: 40, note: '', detail: { amount: '8 horses, day and night since June' } },
+        {
+          kind: 'cut',
+          daysAgo: 95,
+          note: 'Ragwort in flower was pulled, not topped',
+          detail: { amount: 'topped at 8 cm' },
+        },
+        { kind: 'other', daysAgo: 400, note: 'Harrowed after the dry spell', detail: {} },
+      ],
       round: {
         title: 'Harm walk and count',
         purpose: 'Is it fit for eight horses over winter?',

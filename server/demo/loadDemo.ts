@@ -3,11 +3,12 @@ import { addDays } from 'date-fns/addDays'
 import { formatISO } from 'date-fns/formatISO'
 import { parseISO } from 'date-fns/parseISO'
 import { openStop } from '@/core/records/round.ts'
+import { partAt } from '@/core/survey/layRoute.ts'
 import { wRoute } from '@/core/survey/route.ts'
 import type { Hit } from '@/core/survey/tally.ts'
 import { letterOf } from '@/core/survey/taxon.ts'
 import type { Db } from '../db/db.ts'
-import { addHolding, addPaddock } from '../db/places.ts'
+import { addHolding, addPaddock, putEvent } from '../db/places.ts'
 import { addRound, putUnknown } from '../db/rounds.ts'
 import { demoWorld, type DemoPlace } from './demoWorld.ts'
 import { fixedId } from './fixedId.ts'
@@ -43,11 +44,18 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
     source: '',
     settings: { routeKind: 'w', halfWidth: 0.05 },
     stops: route.stops.map((position, i) => ({
-      ...openStop(fixedId(`${roundId}/stop/${i + 1}`), i + 1, position),
+      ...openStop(fixedId(`${roundId}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
       hits: counted ? madeStop(place, random) : [],
       doneAt: counted ? on.toISOString() : null,
     })),
   })
+  for (const [i, { daysAgo, ...event }] of place.history.entries())
+    await putEvent(db, {
+      ...event,
+      id: fixedId(`${place.paddock.id}/event/${i}`),
+      paddockId: place.paddock.id,
+      onDate: formatISO(addDays(today, -daysAgo), { representation: 'date' }),
+    })
   for (const [taxon] of place.sward) {
     const letter = letterOf(taxon)
     if (letter) await putUnknown(db, roundId, letter, null)

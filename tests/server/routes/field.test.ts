@@ -142,7 +142,7 @@ describe('a paddock', () => {
   })
 
   it('keeps its history, the latest first; an event is changed and taken out', async () => {
-    const { id } = await paddock()
+    const { id } = (await titled('Hay worth')).paddock
     const events = async () =>
       ((await api.get(`/api/paddocks/${id}`).expect(200)).body as { events: PaddockEvent[] }).events
     const [sown, cut] = [randomUUID(), randomUUID()]

@@ -15,7 +15,7 @@ async function expectAccessible(page: Page, where: string, rules?: string[]) {
 
 for (const mode of ['day', 'sun', 'dusk'] as const) {
   test(`axe finds nothing on the main screens by ${mode}`, async ({ page }) => {
-    test.setTimeout(90_000)
+    test.setTimeout(120_000)
     // The pages are the same in every light; only the colours are not.
     const rules = mode === 'day' ? undefined : ['color-contrast']
     await page.addInitScript(
@@ -34,12 +34,17 @@ for (const mode of ['day', 'sun', 'dusk'] as const) {
     await expectAccessible(page, 'count', rules)
     await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
     await expectAccessible(page, 'weigh-up', rules)
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`)
-    await expectAccessible(page, 'hand-over', rules)
-    await page.goto('/plants')
-    await expectAccessible(page, 'plant book', rules)
+    await page.goto('/plan')
+    await expectAccessible(page, 'plan', rules)
+    await page.goto('/places/new')
+    await expectAccessible(page, 'place', rules)
     await page.goto('/plants/poison-hemlock')
     await expectAccessible(page, 'plant', rules)
+    if (mode !== 'day') return
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`)
+    await expectAccessible(page, 'hand-over')
+    await page.goto('/plants')
+    await expectAccessible(page, 'plant book')
   })
 }
 
@@ -61,6 +66,25 @@ test('a found poison, an unnamed plant and a client page for the livery yard', a
   const sheet = page.getByRole('article', { name: 'Page for the client' })
   await expect(sheet).toContainText('Found: tansy ragwort (Jacobaea vulgaris)')
   expect(await sheet.innerText()).not.toMatch(/\bsafe\b/i)
+})
+
+test('how long a herd can stay, from a guess and then from a measured mass', async ({ page }) => {
+  await page.goto(`/rounds/${await idOf(page, 'Hay worth')}/weigh-up`)
+  const herd = page.getByRole('region', { name: 'How long, for how many' })
+  await herd.getByLabel('Stock').selectOption({ label: 'Milking doe, 3 kg a day' })
+  await herd.getByLabel('How many').fill('60')
+  await herd.getByLabel('Left standing, kg/ha').fill('1200')
+  await expect(herd.getByTestId('days')).toContainText('for 60 on')
+  await expect(herd).toContainText('The standing mass is a guess')
+  const middle = async () => Number((await herd.getByTestId('days').textContent())!.split(' ')[0])
+  const before = await middle()
+  // Twice as many stay half as long.
+  await herd.getByLabel('How many').fill('120')
+  await expect.poll(middle).toBeCloseTo(before / 2, 0)
+  await expect(herd.getByRole('list', { name: 'Needs' })).toContainText(/protein\s*needs 13.5 %/i)
+  expect(await herd.innerText()).not.toMatch(/\bsafe\b/i)
+  await page.reload()
+  await expect(herd.getByLabel('How many')).toHaveValue('120')
 })
 
 test('the files can be taken along', async ({ page }) => {

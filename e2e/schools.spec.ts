@@ -22,6 +22,7 @@ test('turf grid: a number before the key counts that many', async ({ page }) => 
   // 14 of 20 in each: no grid differs from another, so exact limits of 42 in 60 (Clopper & Pearson 1934).
   await expect(soFar(page)).toContainText('60 points')
   await expect(soFar(page)).toContainText('70 % 57 to 81')
+  await expect(page.getByTestId('uniformity')).toContainText('0')
 })
 
 test('layers: a plant counts once on a pin, and cover is by pins', async ({ page }) => {
@@ -50,8 +51,10 @@ test('dry-weight rank: three ranks by three pairs of keys', async ({ page }) => 
   for (let i = 0; i < 4; i++) await press(page, ['a', '1', 's', '2', 'd', '3', 'Enter'])
   // 't Mannetje & Haydock 1963: 0.7019, 0.2108, 0.0873.
   for (const share of ['70 %', '21 %', '8.7 %']) await expect(soFar(page)).toContainText(share)
+  // Weighted by yield where every frame has one: only the first does, so nothing changes yet.
   await press(page, ['z', 'z'])
   await expect(page.getByRole('heading', { name: 'Frame 4 of 4' })).toBeVisible()
+  await page.getByLabel(/Yield of the frame/, { exact: true }).fill('3')
   await expect(page.getByTestId('points')).toHaveText('2 plants')
 })
 
@@ -82,7 +85,7 @@ test('frequency in nested frames, and in a grid walked with the arrow keys', asy
     await press(page, ['a'])
     await page.getByRole('button', { name: 'Cell 1: empty' }).focus()
     await press(page, [' ', 'ArrowRight', ' ', 'ArrowDown', ' '])
-    await page.getByRole('button', { name: 'Next grid' }).click()
+    await page.getByRole('button', { name: 'Next grid Enter' }).click()
   }
   await expect(soFar(page)).toContainText('12 %')
   // 12 % of cells times 0.4 (Vogel & Masters 2001, from memory): 4.8, about 5 a square metre.
@@ -121,7 +124,7 @@ test('search walk: what was found, and what could be there though nothing was', 
   })
   for (let i = 0; i < 2; i++) {
     await page.getByLabel('Metres walked on this leg').fill('500')
-    await page.getByRole('button', { name: 'Next leg' }).click()
+    await page.getByRole('button', { name: 'Next leg Enter' }).click()
   }
   // 1000 m by 4 m are 0.4 ha; the upper limit of a Poisson count of 0 is 3.689 (Garwood 1936), so 9.2 a hectare.
   await expect(soFar(page)).toContainText('Not found over 1000 m, but up to 9.2 a hectare could be there')

@@ -71,9 +71,54 @@ const desktop = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }
 const idOf = async (title) => (await (await fetch(`${address}/api/rounds`)).json()).find((r) => r.title === title).id
 
+async function planIn(page, paddock, method) {
+  await page.goto(`${address}/plan`)
+  const places = page.getByLabel('Paddock', { exact: true })
+  await places.selectOption({ label: await places.locator('option', { hasText: paddock }).textContent() })
+  await page.getByLabel('Method').selectOption({ label: method })
+}
+
 const shots = {
   rounds: { size: desktop, go: (p) => p.goto(`${address}/rounds`) },
-  'bench-start': { size: desktop, go: (p) => p.goto(`${address}/bench`) },
+  place: {
+    size: desktop,
+    full: true,
+    go: async (p) => {
+      await p.goto(`${address}/rounds`)
+      await p.getByText('Places', { exact: true }).last().click()
+      await p.getByRole('link', { name: /Pond Paddock/ }).click()
+      await p.getByTestId('area').waitFor()
+    },
+  },
+  plan: {
+    size: desktop,
+    full: true,
+    go: async (p) => {
+      await planIn(p, 'Pond Paddock', 'Step points, first hit')
+      await p.getByLabel('Route').selectOption('random')
+      await p.getByText('The arithmetic').click()
+    },
+  },
+  'plate-meter': {
+    size: desktop,
+    go: async (p) => {
+      await planIn(p, 'Long Croft', 'Plate meter')
+      await p.getByLabel('Dry matter in what is cut').selectOption('0.2')
+      await p.getByLabel('Readings').fill('20')
+      await p.getByRole('button', { name: 'Lay the route' }).first().click()
+      const height = p.getByLabel('Compressed height', { exact: true })
+      for (const [i, cm] of [6, 9, 7.5, 12, 10, 8, 14, 11, 9.5, 7, 13, 10.5].entries()) {
+        await height.fill(String(cm))
+        if (i % 2 === 0) {
+          await p.getByRole('button', { name: 'Clip this one too' }).click()
+          await p.getByRole('button', { name: 'Read the scale (simulated)' }).click()
+          await p.waitForTimeout(80)
+        }
+        await height.focus()
+        if (i < 11) await p.keyboard.press('Enter')
+      }
+    },
+  },
   bench: {
     size: desktop,
     go: async (p) => {
@@ -141,18 +186,6 @@ const shots = {
   },
   'plant-book': { size: desktop, go: (p) => p.goto(`${address}/plants`) },
   plant: { size: desktop, full: true, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },
-  'bench-dusk': {
-    size: desktop,
-    mode: 'dusk',
-    go: async (p) => {
-      await p.goto(`${address}/bench`)
-      await p.getByRole('heading', { level: 1 }).waitFor()
-      await answers(p, carrot.slice(0, 2))
-      await p.getByRole('button', { name: 'Look at the leaf' }).focus()
-      await p.keyboard.press('Enter')
-      await p.locator('#specimen').scrollIntoViewIfNeeded()
-    },
-  },
   'specimen-sheet': {
     size: desktop,
     full: true,

@@ -3,6 +3,7 @@ import { randomNormal } from 'd3-random'
 import type { Plant } from '../naming/flora.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from '../survey/tally.ts'
 import type { Taxon } from '../survey/taxon.ts'
+import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
 /** How far the sward has gone: leafy growth, or stems and heads. */
@@ -21,6 +22,14 @@ export interface MixtureFeed {
   adfPct: Estimate
   ndfPct: Estimate
   rfv: Estimate
+  /** Digestible dry matter, % (Rohweder, Barnes & Jorgensen 1978). */
+  ddmPct: Estimate
+  /** Total digestible nutrients, %: the digestible dry matter give or take 3 points (common practice, no source). */
+  tdnPct: Estimate
+  /** Metabolizable energy, Mcal a kilogram (NRC 1996). */
+  meMcalPerKg: Estimate
+  /** Protein and TDN of each draw, so that needs are held against them together. */
+  draws: { cpPct: number[]; tdnPct: number[] }
   /** Share of the plants counted whose feed value is known, 0 to 1. */
   known: number
   /** Plants left out because no value is on file. */
@@ -29,6 +38,9 @@ export interface MixtureFeed {
 }
 
 const DRAWS = 2000
+
+/** How far digestible dry matter and TDN of a forage lie apart, at most. */
+const TDN_POINTS = 3
 
 /** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
 export const MANY_STOPS = 300
@@ -151,7 +163,13 @@ export function mixtureFeedOf(
     ndf.push(n)
     rfv.push(relativeFeedValue({ adfPct: a, ndfPct: n }))
   }
+  const ddm = adf.map((a) => 88.9 - 0.779 * a)
+  const tdn = ddm.map((d) => Math.min(90, Math.max(30, d + TDN_POINTS * (2 * random() - 1))))
   return {
+    ddmPct: summary(ddm),
+    tdnPct: summary(tdn),
+    meMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).me)),
+    draws: { cpPct: cp, tdnPct: tdn },
     cpPct: summary(cp),
     adfPct: summary(adf),
     ndfPct: summary(ndf),

@@ -35,6 +35,16 @@ export interface Figures {
   mass: MassResult | undefined
   search: SearchFigure[]
   disagreements: (Disagreement & { taxon: Taxon })[]
+  /** How alike the grids of a turf are; undefined for other methods and with fewer than three grids. */
+  uniformity: Uniformity | undefined
+}
+
+export interface Uniformity {
+  /** Sown plants, or the leading one where nothing is known to be sown. */
+  of: Taxon[]
+  mean: number
+  /** Coefficient of variation of their share between grids: 0 is the same everywhere. */
+  cv: number
 }
 
 /** Letters of a round that have a name by now. */
@@ -87,6 +97,27 @@ function searched(round: Round, named: NamedLetters): SearchFigure[] {
   })
 }
 
+const FEWEST_GRIDS = 3
+
+/** Evenness of a turf: how much the share of the sown plants differs from grid to grid (common practice, no source). */
+function uniformityOf(round: Round, together: Tallied, made: Composition): Uniformity | undefined {
+  if (round.method !== 'turf-grid' || together.totals.length < FEWEST_GRIDS) return undefined
+  const sown = round.paddock.sown.filter((t) => together.taxa.includes(t))
+  const of =
+    sown.length > 0
+      ? sown
+      : made.taxa
+          .filter((t) => t.group !== 'ground')
+          .slice(0, 1)
+          .map((t) => t.taxon)
+  if (of.length === 0) return undefined
+  const columns = of.map((t) => together.amounts[together.taxa.indexOf(t)]!)
+  const shares = Array.from(together.totals, (total, i) => columns.reduce((s, c) => s + c[i]!, 0) / total)
+  const mean = shares.reduce((a, b) => a + b, 0) / shares.length
+  const sd = Math.sqrt(shares.reduce((s, x) => s + (x - mean) ** 2, 0) / (shares.length - 1))
+  return mean > 0 ? { of, mean, cv: sd / mean } : undefined
+}
+
 /** Everything a round's own method says. */
 export function figuresOf(round: Round, plants: Map<string, Plant>): Figures {
   const named = namedLetters(round)
@@ -104,5 +135,6 @@ export function figuresOf(round: Round, plants: Map<string, Plant>): Figures {
     mass: READING[round.method] ? massFromReadings(round) : round.method === 'clips' ? massFromClips(round) : undefined,
     search: round.method === 'search-walk' ? searched(round, named) : [],
     disagreements: composition ? disagreements(together, composition) : [],
+    uniformity: composition ? uniformityOf(round, together, composition) : undefined,
   }
 }

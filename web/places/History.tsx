@@ -99,18 +99,19 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
       </h2>
       <ul>
         {events.map((e) => (
-          <li key={e.id} className="flex flex-wrap items-baseline gap-2 border-b border-rule/60 py-1.5">
-            <span className="text-ink-soft">{dayWords(e.onDate)}</span>
-            <b>{kindWords[e.kind]}</b>
-            <span className="grow">
-              {e.detail.sown
-                ?.map(
-                  (s) =>
-                    `${byId.get(s.plant)?.commonName ?? s.plant} ${s.kgPerHa} kg/ha at ${Math.round(s.pls * 100)} % live`,
-                )
-                .join(', ')}
-              {e.detail.amount}
-              {e.note ? `${e.detail.amount || e.detail.sown ? '. ' : ''}${e.note}` : ''}
+          <li key={e.id} className="grid grid-cols-[1fr_auto] items-start gap-2 border-b border-rule/60 py-1.5">
+            <span>
+              <span className="text-ink-soft">{dayWords(e.onDate)}</span> <b>{kindWords[e.kind]}</b>
+              <span className="block">
+                {e.detail.sown
+                  ?.map(
+                    (s) =>
+                      `${byId.get(s.plant)?.commonName ?? s.plant} ${s.kgPerHa} kg/ha at ${Math.round(s.pls * 100)} % live`,
+                  )
+                  .join(', ')}
+                {e.detail.amount}
+                {e.note ? `${e.detail.amount || e.detail.sown ? '. ' : ''}${e.note}` : ''}
+              </span>
             </span>
             <button
               type="button"

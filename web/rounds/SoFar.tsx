@@ -150,7 +150,7 @@ function Shares({
 /** What the round says so far, with the error in view. */
 export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName }: Props) {
   const byId = useFlora((s) => s.byId)
-  const { composition: made, cover, frequency, mass, search } = figures
+  const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
   const info = methodInfo[round.method]
   const something = made !== undefined || done > 0
@@ -173,6 +173,13 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
                 )
                 .join('; ')}
               .
+            </p>
+          ) : null}
+          {uniformity ? (
+            <p className="mt-2" data-testid="uniformity">
+              Uniformity: the share of {uniformity.of.map((t) => taxonName(t, byId)).join(' and ')} varies by{' '}
+              <b>{percent(uniformity.cv)}</b> of its mean from grid to grid (coefficient of variation; 0 is the same
+              everywhere).
             </p>
           ) : null}
           <FrequencyPanel frequency={frequency} unit={info.unit} />

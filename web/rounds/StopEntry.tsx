@@ -4,6 +4,7 @@ import type { Round, Stop } from '@/core/records/round.ts'
 import { simulatedScale } from '../instruments/weighing.ts'
 import { stopAt, type CountAction, type CountState } from './countReducer.ts'
 import { CellsEntry } from './entry/CellsEntry.tsx'
+import { NumberField } from './entry/NumberField.tsx'
 import { ReadingEntry } from './entry/ReadingEntry.tsx'
 import { SearchEntry } from './entry/SearchEntry.tsx'
 import type { ValueChoice } from './entry/valueChoices.ts'
@@ -26,20 +27,34 @@ export function StopEntry({ round, state, stop, choices, act }: Props) {
     case 'values': {
       const clips = method === 'clips'
       return (
-        <ValuesEntry
-          chosen={state.chosen}
-          choices={choices}
-          unit="g"
-          given={stop.hits.find((h) => h.taxon === state.chosen)?.amount}
-          onValue={(taxon, amount) => act({ kind: 'value', taxon, amount })}
-          onCancel={() => act({ kind: 'choose', taxon: null })}
-          {...(clips
-            ? {
-                onRead: () => simulatedScale.read({ heightCm: 2, frameM2: (settings.frameM2 ?? 0.25) / 4 }),
-                readLabel: 'Read the scale (simulated)',
-              }
-            : {})}
-        />
+        <>
+          <ValuesEntry
+            chosen={state.chosen}
+            choices={choices}
+            unit="g"
+            given={stop.hits.find((h) => h.taxon === state.chosen)?.amount}
+            onValue={(taxon, amount) => act({ kind: 'value', taxon, amount })}
+            onCancel={() => act({ kind: 'choose', taxon: null })}
+            {...(clips
+              ? {
+                  onRead: () => simulatedScale.read({ heightCm: 2, frameM2: (settings.frameM2 ?? 0.25) / 4 }),
+                  readLabel: 'Read the scale (simulated)',
+                }
+              : {})}
+          />
+          {method === 'dry-weight-rank' ? (
+            <div className="mt-3">
+              <NumberField
+                key={stop.id}
+                label="Yield of the frame, where it is taken (any unit, the same in all)"
+                unit=""
+                max={100_000}
+                value={stop.measures.frameYield}
+                onChange={(n) => act({ kind: 'measure', patch: { frameYield: n } })}
+              />
+            </div>
+          ) : null}
+        </>
       )
     }
     case 'cells':

@@ -90,6 +90,9 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
               <Line name="ADF" estimate={made.adfPct} unit="%" />
               <Line name="NDF" estimate={made.ndfPct} unit="%" />
               <Line name="Relative feed value" estimate={made.rfv} unit="" />
+              <Line name="Digestible" estimate={made.ddmPct} unit="%" />
+              <Line name="TDN" estimate={made.tdnPct} unit="%" />
+              <Line name="Energy (ME)" estimate={made.meMcalPerKg} unit="Mcal/kg" decimals={2} />
             </tbody>
           </table>
           <p className="mt-2">Cut for hay at this stage it would make {gradeWords(made.rfv)}.</p>
@@ -98,8 +101,9 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
             {made.leftOut.length > 0
               ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}`
               : ''}
-            . Shares of hits stand for shares of dry matter. Relative feed value: Rohweder, Barnes & Jorgensen 1978.
-            Ranges by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
+            . Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes &
+            Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME: NRC 1996. Ranges by plant
+            after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
           </p>
         </>
       ) : (

@@ -14,6 +14,7 @@ import { MassPanel } from '../rounds/so-far/MassPanel.tsx'
 import { SearchPanel } from '../rounds/so-far/SearchPanel.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { FeedPanel } from './FeedPanel.tsx'
+import { HerdPanel } from './HerdPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
 
 interface Props {
@@ -207,6 +208,9 @@ export function WeighUpView({ round, weighed }: Props) {
             <Shares round={round} weighed={weighed} />
             <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
             <FeedPanel feed={weighed.feed} />
+            {round.paddock.outlook === 'turf' ? null : (
+              <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />
+            )}
           </>
         ) : (
           <OwnFigures round={round} />

@@ -159,6 +159,22 @@ describe('search walk', () => {
   })
 })
 
+describe('turf', () => {
+  it('uniformity is the coefficient of variation of the sown share between grids', () => {
+    const stops = [60, 80, 70].map((n, i) =>
+      countedStop(i + 1, { hits: hitsOf({ 'perennial-ryegrass': n, bare: 100 - n }) }),
+    )
+    const turf = { paddock: { ...emptyPaddock, sown: ['perennial-ryegrass'] } }
+    const { uniformity } = figuresOf(roundOf('turf-grid', stops, turf), plantsById)
+    // Shares 0.6, 0.8, 0.7: mean 0.7, standard deviation 0.1, by hand.
+    expect(uniformity).toMatchObject({ of: ['perennial-ryegrass'] })
+    expect(uniformity!.cv).toBeCloseTo(0.1 / 0.7, 10)
+    expect(figuresOf(roundOf('step-points', stops, turf), plantsById).uniformity).toBeUndefined()
+    // Nothing sown is known: the leading plant stands for the turf.
+    expect(figuresOf(roundOf('turf-grid', stops), plantsById).uniformity!.of).toEqual(['perennial-ryegrass'])
+  })
+})
+
 describe('parts of the paddock', () => {
   const square = (e: number, n: number, side: number) => ({
     type: 'Polygon' as const,

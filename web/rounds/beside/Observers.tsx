@@ -45,8 +45,10 @@ export function Observers({ first, second }: { first: Round; second: Round }) {
               </span>
               {line.icc ? (
                 <span className="text-ink-soft">
-                  ; ICC {line.icc.icc.toFixed(2)} ({line.icc.interval[0].toFixed(2)} to{' '}
-                  {line.icc.interval[1].toFixed(2)})
+                  ; ICC {line.icc.icc.toFixed(2)}
+                  {line.icc.interval.every(Number.isFinite)
+                    ? ` (${line.icc.interval.map((x) => x.toFixed(2)).join(' to ')})`
+                    : ''}
                 </span>
               ) : null}
               {right ? (

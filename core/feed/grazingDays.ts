@@ -1,0 +1,88 @@
+import { quantileSorted } from 'd3-array'
+import type { Estimate } from './mixtureFeed.ts'
+import type { AnimalClass } from './needs.ts'
+
+export interface Herd {
+  animal: AnimalClass
+  count: number
+  /** Kilograms of one animal, where it is not that of the class. */
+  bodyKg?: number
+}
+
+export interface Grazing {
+  /** Standing dry matter, kilograms a hectare: middle and 95 % range. */
+  massKgPerHa: Estimate
+  areaHa: number
+  /** Dry matter left standing, kilograms a hectare. */
+  residualKgPerHa: number
+  /** Share of what stands above the residual that is eaten, not trodden or fouled, 0 to 1. */
+  useShare: number
+  /** Share of the sward that this stock refuses, 0 to 1. */
+  refusedShare: number
+  herd: Herd[]
+}
+
+const DRAWS = 2000
+/** Two-sided 95 % of a normal distribution. */
+const Z = 1.959964
+
+/** About normal, by the sum of twelve uniform draws. */
+function normal(random: () => number): number {
+  let sum = -6
+  for (let i = 0; i < 12; i++) sum += random()
+  return sum
+}
+
+/**
+ * Days a herd can stay: what stands above the residual and is eaten, over what the herd eats in a day.
+ *
+ *   days = area x (mass - residual) x use x (1 - refused) / sum(count x body weight x intake)
+ *
+ * Monte Carlo over the error of the mass (normal, cut at 0) and over the range of intake; growth meanwhile is not in it.
+ *
+ * @throws RangeError no animals, or a share out of 0 to 1
+ */
+export function grazingDays(grazing: Grazing, random: () => number): Estimate {
+  const { massKgPerHa: mass, areaHa, residualKgPerHa, useShare, refusedShare, herd } = grazing
+  if (!(herd.reduce((n, h) => n + h.count, 0) > 0)) throw new RangeError('a herd needs an animal')
+  for (const share of [useShare, refusedShare])
+    if (!(share >= 0 && share <= 1)) throw new RangeError(`a share must be 0 to 1: ${share}`)
+  const sd = (mass.high - mass.low) / (2 * Z)
+  const days = Array.from({ length: DRAWS }, () => {
+    const stands = Math.max(0, mass.middle + sd * normal(random))
+    const eaten = areaHa * Math.max(0, stands - residualKgPerHa) * useShare * (1 - refusedShare)
+    const u = random()
+    const wanted = herd.reduce((sum, { animal, count, bodyKg }) => {
+      const [low, high] = animal.intakePct
+      return sum + (count * (bodyKg ?? animal.bodyKg) * (low + (high - low) * u)) / 100
+    }, 0)
+    return eaten / wanted
+  }).sort((a, b) => a - b)
+  const at = (p: number) => quantileSorted(days, p)!
+  return { low: at(0.025), middle: at(0.5), high: at(0.975) }
+}
+
+/** Ways to count an animal unit month; both are in use, so the one used is said. */
+export const animalUnitMonths = {
+  srm: { kgPerMonth: 360, says: '12 kg of dry matter a day for a 454 kg cow (Society for Range Management 1989)' },
+  older: { kgPerMonth: 26 * 0.45359237 * 30.4, says: '26 lb of dry matter a day (older range practice)' },
+} as const
+
+/** Animal unit months that a paddock holds above the residual. */
+export function aums(
+  { areaHa, residualKgPerHa, useShare, refusedShare }: Omit<Grazing, 'herd' | 'massKgPerHa'>,
+  massKgPerHa: number,
+  convention: keyof typeof animalUnitMonths,
+): number {
+  const eaten = areaHa * Math.max(0, massKgPerHa - residualKgPerHa) * useShare * (1 - refusedShare)
+  return eaten / animalUnitMonths[convention].kgPerMonth
+}
+
+/**
+ * Nitrogen that legumes bring in a year, kilograms a hectare: 20 to 40 kg for each tonne of legume dry matter (range of
+ * field measurements gathered by Carlsson & Huss-Danell 2003, from memory).
+ */
+export function nitrogenFixedKgPerHa(legumeShare: number, yieldKgPerHaYear: number): readonly [number, number] {
+  const tonnes = (legumeShare * yieldKgPerHaYear) / 1000
+  return [20 * tonnes, 40 * tonnes]
+}

@@ -1,0 +1,104 @@
+import { partKinds, type PartKind } from '@/core/records/round.ts'
+import { areaHa } from '@/core/survey/route.ts'
+import { FileButton } from '../parts/FileButton.tsx'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { DrawGrid } from './DrawGrid.tsx'
+import { polygonFrom, type PlaceState } from './usePlace.ts'
+
+const button = 'min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50'
+
+/** The shape of the paddock and its parts, drawn corner by corner or read from a file. */
+export function PlaceDrawing({ state }: { state: PlaceState }) {
+  const { place, drawing, draw, corners, setCorners, part, setPart, problem, origin, take, open } = state
+  return (
+    <>
+      <div className="mt-4 flex flex-wrap items-center gap-2" role="group" aria-label="Draw">
+        <button
+          type="button"
+          aria-pressed={drawing === 'boundary'}
+          className={`${button} aria-pressed:border-culm aria-pressed:bg-culm/15`}
+          onClick={() => draw('boundary')}
+        >
+          {place.boundary ? 'Draw the boundary anew' : 'Draw the boundary'}
+        </button>
+        <button
+          type="button"
+          aria-pressed={drawing === 'part'}
+          disabled={!place.boundary}
+          className={`${button} aria-pressed:border-culm aria-pressed:bg-culm/15`}
+          onClick={() => draw('part')}
+        >
+          Draw a part
+        </button>
+        <FileButton label="Open GeoJSON or GPX" accept=".geojson,.json,.gpx,application/geo+json" onFile={open} />
+      </div>
+      {drawing === 'part' ? (
+        <div className="mt-2 flex flex-wrap gap-3">
+          <Labelled label="Kind of part">
+            {(id) => (
+              <select
+                id={id}
+                value={part.kind}
+                onChange={(e) => setPart({ ...part, kind: e.target.value as PartKind })}
+                className={inputClass}
+              >
+                {partKinds.map((k) => (
+                  <option key={k}>{k}</option>
+                ))}
+              </select>
+            )}
+          </Labelled>
+          <Labelled label="Its name">
+            {(id) => (
+              <input
+                id={id}
+                value={part.name}
+                placeholder={part.kind}
+                maxLength={200}
+                onChange={(e) => setPart({ ...part, name: e.target.value })}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+        </div>
+      ) : null}
+      <p role="alert" className="mt-1 min-h-6 text-harm">
+        {problem}
+      </p>
+      <DrawGrid
+        origin={origin}
+        boundary={place.boundary}
+        parts={place.strata}
+        corners={corners}
+        drawing={drawing}
+        onCorner={(p) => setCorners((c) => [...c, p])}
+        onTakeCorner={(i) => setCorners((c) => c.filter((_, j) => j !== i))}
+      />
+      {drawing ? (
+        <p className="mt-2 flex flex-wrap items-center gap-2">
+          <button
+            type="button"
+            className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm disabled:opacity-50"
+            disabled={corners.length < 3}
+            onClick={() => take(polygonFrom(corners))}
+          >
+            Close the line
+          </button>
+          <button
+            type="button"
+            className={button}
+            disabled={corners.length === 0}
+            onClick={() => setCorners((c) => c.slice(0, -1))}
+          >
+            Undo a corner
+          </button>
+          <span className="text-ink-soft">
+            {corners.length > 2
+              ? `${areaHa(polygonFrom(corners)).toFixed(2)} ha`
+              : `${corners.length} of at least 3 corners`}
+          </span>
+        </p>
+      ) : null}
+    </>
+  )
+}

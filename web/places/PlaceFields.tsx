@@ -1,0 +1,97 @@
+import { regions, type Region } from '@/core/naming/flora.ts'
+import { outlooks, type Outlook } from '@/core/records/round.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import type { PlaceState } from './usePlace.ts'
+
+/** Name, holding, region and how the paddock is read. */
+export function PlaceFields({ state }: { state: PlaceState }) {
+  const { place, set, holdings, newHolding, setNewHolding } = state
+  return (
+    <div className="mt-2 grid gap-3 sm:grid-cols-2">
+      <Labelled label="Name of the paddock">
+        {(id) => (
+          <input
+            id={id}
+            value={place.name}
+            maxLength={200}
+            onChange={(e) => set({ name: e.target.value })}
+            className={inputClass}
+          />
+        )}
+      </Labelled>
+      <Labelled label="Holding">
+        {(id) => (
+          <select
+            id={id}
+            value={place.holdingId}
+            onChange={(e) => set({ holdingId: e.target.value })}
+            className={inputClass}
+          >
+            {holdings.map((h) => (
+              <option key={h.id} value={h.id}>
+                {h.name}
+              </option>
+            ))}
+            <option value="new">A new holding</option>
+          </select>
+        )}
+      </Labelled>
+      {place.holdingId === 'new' ? (
+        <>
+          <Labelled label="Name of the holding">
+            {(id) => (
+              <input
+                id={id}
+                value={newHolding.name}
+                maxLength={200}
+                onChange={(e) => setNewHolding((h) => ({ ...h, name: e.target.value }))}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+          <Labelled label="Client">
+            {(id) => (
+              <input
+                id={id}
+                value={newHolding.client}
+                maxLength={200}
+                onChange={(e) => setNewHolding((h) => ({ ...h, client: e.target.value }))}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+        </>
+      ) : null}
+      <Labelled label="Region">
+        {(id) => (
+          <select
+            id={id}
+            value={place.region}
+            onChange={(e) => set({ region: e.target.value as Region })}
+            className={inputClass}
+          >
+            {regions.map((r) => (
+              <option key={r} value={r}>
+                {r.replace('-', ' ')}
+              </option>
+            ))}
+          </select>
+        )}
+      </Labelled>
+      <Labelled label="Read as">
+        {(id) => (
+          <select
+            id={id}
+            value={place.outlook}
+            onChange={(e) => set({ outlook: e.target.value as Outlook })}
+            className={inputClass}
+          >
+            {outlooks.map((o) => (
+              <option key={o}>{o}</option>
+            ))}
+          </select>
+        )}
+      </Labelled>
+    </div>
+  )
+}

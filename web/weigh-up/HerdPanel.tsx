@@ -1,0 +1,222 @@
+import { randomLcg } from 'd3-random'
+import { useEffect, useMemo, useState } from 'react'
+import { naturalFrequency } from '@/core/naming/certainty.ts'
+import { animalUnitMonths, aums, grazingDays, nitrogenFixedKgPerHa } from '@/core/feed/grazingDays.ts'
+import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
+import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import { animalClass, animalClasses } from '@/core/feed/needs.ts'
+import type { Round } from '@/core/records/round.ts'
+import { READING } from '@/core/survey/methods.ts'
+import { areaHa } from '@/core/survey/route.ts'
+import { massFromClips, massFromReadings } from '@/core/survey/standingMass.ts'
+import type { Composition } from '@/core/survey/composition.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { readRound, readRounds } from '../rounds/readRound.ts'
+import { firstHerd, useHerds, type HerdPlan } from './herdStore.ts'
+
+/** A guess is off by a third either way, as often as not (common practice, no source). */
+const GUESS_SPREAD = 0.33
+
+interface Measured {
+  title: string
+  mass: Estimate
+}
+
+/** The latest measured dry mass of the paddock. */
+function useMeasuredMass(paddockId: string): Measured | undefined {
+  const [found, setFound] = useState<Measured>()
+  useEffect(() => {
+    let current = true
+    const look = async () => {
+      const rounds = (await readRounds()).filter(
+        (r) => r.paddockId === paddockId && (READING[r.method] || r.method === 'clips') && r.stopsDone > 0,
+      )
+      for (const { id, title, method } of rounds) {
+        const round = await readRound(id)
+        const mass = method === 'clips' ? massFromClips(round) : massFromReadings(round)
+        if ('problem' in mass || mass.of !== 'dry matter') continue
+        if (current)
+          setFound({
+            title,
+            mass: { middle: mass.kgPerHa, low: Math.max(0, mass.interval[0]), high: mass.interval[1] },
+          })
+        return
+      }
+    }
+    look().catch(() => undefined)
+    return () => void (current = false)
+  }, [paddockId])
+  return found
+}
+
+function NumberInput({
+  label,
+  value,
+  min = 0,
+  max,
+  onChange,
+}: {
+  label: string
+  value: number
+  min?: number
+  max: number
+  onChange: (n: number) => void
+}) {
+  return (
+    <Labelled label={label}>
+      {(id) => (
+        <input
+          id={id}
+          type="number"
+          min={min}
+          max={max}
+          value={value}
+          onChange={(e) => {
+            const n = Number(e.target.value)
+            if (e.target.value !== '' && Number.isFinite(n) && n >= min && n <= max) onChange(n)
+          }}
+          className={inputClass}
+        />
+      )}
+    </Labelled>
+  )
+}
+
+const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+
+function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
+  const animal = animalClass(plan.animal)!
+  return (
+    <ul className="mt-3" aria-label="Needs">
+      {meetsNeeds(feed, animal).map((m) => (
+        <li key={m.what} className="border-b border-rule/60 py-1.5">
+          <b className="inline-block w-20 first-letter:uppercase">{m.what}</b>
+          needs {m.needPct} % {m.what === 'energy' ? 'TDN' : 'of dry matter'}; the sward has{' '}
+          {m.hasPct.middle.toFixed(0)} % ({m.hasPct.low.toFixed(0)} to {m.hasPct.high.toFixed(0)}):{' '}
+          <span className="font-semibold">
+            {m.shortPct > 0
+              ? `short by about ${m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0)} points`
+              : 'met in the middle of the range'}
+          </span>
+          , enough in {naturalFrequency(m.chance)} draws
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** How long a herd can stay, and whether the sward gives what it needs. */
+export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: MixtureFeed | undefined }) {
+  const kept = useHerds((s) => s.plans[round.paddockId])
+  const set = useHerds((s) => s.set)
+  const plan = kept ?? firstHerd
+  const change = (patch: Partial<HerdPlan>) => set(round.paddockId, patch)
+  const measured = useMeasuredMass(round.paddockId)
+  const animal = animalClass(plan.animal) ?? animalClasses[0]!
+  const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
+  const legume = made.byGroup.find((g) => g.group === 'legume')?.estimate ?? 0
+  const grazing = useMemo(() => {
+    if (hectares === undefined) return undefined
+    const guess = plan.guessKgPerHa
+    const mass = measured?.mass ?? { middle: guess, low: guess * (1 - GUESS_SPREAD), high: guess * (1 + GUESS_SPREAD) }
+    const how = {
+      massKgPerHa: mass,
+      areaHa: hectares,
+      residualKgPerHa: plan.residualKgPerHa,
+      useShare: plan.usePct / 100,
+      refusedShare: plan.refusedPct / 100,
+    }
+    return {
+      days: grazingDays({ ...how, herd: [{ animal, count: plan.count }] }, randomLcg(1)),
+      aum: (['srm', 'older'] as const).map((c) => aums(how, mass.middle, c)),
+      mass,
+    }
+  }, [hectares, measured, plan, animal])
+  const nitrogen = nitrogenFixedKgPerHa(legume, 8000)
+  return (
+    <section className="mt-6" aria-labelledby="herd">
+      <h2 id="herd" className="text-xl">
+        How long, for how many
+      </h2>
+      <div className="mt-2 grid gap-3 sm:grid-cols-3">
+        <Labelled label="Stock">
+          {(id) => (
+            <select
+              id={id}
+              value={plan.animal}
+              onChange={(e) => change({ animal: e.target.value })}
+              className={inputClass}
+            >
+              {animalClasses.map((a) => (
+                <option key={a.id} value={a.id}>
+                  {a.name}
+                </option>
+              ))}
+            </select>
+          )}
+        </Labelled>
+        <NumberInput
+          label="How many"
+          value={plan.count}
+          min={1}
+          max={100_000}
+          onChange={(count) => change({ count })}
+        />
+        {measured ? null : (
+          <NumberInput
+            label="Standing, kg/ha (a guess)"
+            value={plan.guessKgPerHa}
+            max={20_000}
+            onChange={(guessKgPerHa) => change({ guessKgPerHa })}
+          />
+        )}
+        <NumberInput
+          label="Left standing, kg/ha"
+          value={plan.residualKgPerHa}
+          max={20_000}
+          onChange={(residualKgPerHa) => change({ residualKgPerHa })}
+        />
+        <NumberInput
+          label="Eaten of the rest, %"
+          value={plan.usePct}
+          max={100}
+          onChange={(usePct) => change({ usePct })}
+        />
+        <NumberInput
+          label="Refused, %"
+          value={plan.refusedPct}
+          max={100}
+          onChange={(refusedPct) => change({ refusedPct })}
+        />
+      </div>
+      {grazing ? (
+        <>
+          <p className="mt-3 text-xl" data-testid="days">
+            <b>{days(grazing.days.middle)} days</b>, {days(grazing.days.low)} to {days(grazing.days.high)}, for{' '}
+            {plan.count} on {hectares!.toFixed(2)} ha
+          </p>
+          <p className="text-ink-soft">
+            {measured
+              ? `Standing dry matter ${Math.round(grazing.mass.middle / 10) * 10} kg/ha (${Math.round(grazing.mass.low / 10) * 10} to ${Math.round(grazing.mass.high / 10) * 10}), measured in "${measured.title}".`
+              : 'The standing mass is a guess, taken as off by up to a third: measure it with a plate meter or clips.'}{' '}
+            Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {animal.bodyKg} kg a day. What grows meanwhile
+            is not in it.
+          </p>
+          <p className="mt-1">
+            {grazing.aum[0]!.toFixed(1)} animal unit months at {animalUnitMonths.srm.says}; {grazing.aum[1]!.toFixed(1)}{' '}
+            at {animalUnitMonths.older.says}.
+          </p>
+        </>
+      ) : (
+        <p className="mt-2">The paddock has no boundary, so its area is not known.</p>
+      )}
+      {feed ? <Needs feed={feed} plan={plan} /> : null}
+      <p className="mt-2 text-ink-soft">
+        {animal.source}. Needs are those of the class; yields, pregnancy and cold add to them.
+        {legume > 0.02
+          ? ` Legumes: in a sward that yields 8 t a year a share like this brings about ${nitrogen[0].toFixed(0)} to ${nitrogen[1].toFixed(0)} kg of nitrogen a hectare (Carlsson and Huss-Danell 2003, from memory).`
+          : ''}
+      </p>
+    </section>
+  )
+}

@@ -51,10 +51,9 @@ test('dry-weight rank: three ranks by three pairs of keys', async ({ page }) => 
   for (let i = 0; i < 4; i++) await press(page, ['a', '1', 's', '2', 'd', '3', 'Enter'])
   // 't Mannetje & Haydock 1963: 0.7019, 0.2108, 0.0873.
   for (const share of ['70 %', '21 %', '8.7 %']) await expect(soFar(page)).toContainText(share)
-  // Weighted by yield where every frame has one: only the first does, so nothing changes yet.
   await press(page, ['z', 'z'])
   await expect(page.getByRole('heading', { name: 'Frame 4 of 4' })).toBeVisible()
-  await page.getByLabel(/Yield of the frame/, { exact: true }).fill('3')
+  await page.getByRole('textbox', { name: /Yield of the frame/ }).fill('3')
   await expect(page.getByTestId('points')).toHaveText('2 plants')
 })
 

@@ -104,7 +104,7 @@ const shots = {
     go: async (p) => {
       await planIn(p, 'Long Croft', 'Plate meter')
       await p.getByLabel('Dry matter in what is cut').selectOption('0.2')
-      await p.getByLabel('Readings').fill('20')
+      await p.getByLabel('Readings', { exact: true }).fill('20')
       await p.getByRole('button', { name: 'Lay the route' }).first().click()
       const height = p.getByLabel('Compressed height', { exact: true })
       for (const [i, cm] of [6, 9, 7.5, 12, 10, 8, 14, 11, 9.5, 7, 13, 10.5].entries()) {

@@ -82,6 +82,9 @@ function NumberInput({
   )
 }
 
+/** From here on a need is called met without more words. */
+const SURE = 0.975
+
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
 function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
@@ -96,7 +99,9 @@ function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
           <span className="font-semibold">
             {m.shortPct > 0
               ? `short by about ${m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0)} points`
-              : 'met in the middle of the range'}
+              : m.chance >= SURE
+                ? 'met'
+                : 'met in the middle of the range'}
           </span>
           , enough in {naturalFrequency(m.chance)} draws
         </li>

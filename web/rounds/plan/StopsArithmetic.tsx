@@ -13,7 +13,8 @@ interface Props {
 export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
   const mass = READING[method] !== undefined
-  const show = (x: number) => (mass ? `${Math.round(x)} kg/ha` : `${(100 * x).toFixed(1)} %`)
+  const show = (x: number) =>
+    mass ? `${Math.round(x)} kg/ha` : `${(100 * x).toFixed(2).replace(/0$/, '').replace(/\.0$/, '')} %`
   const { unit } = methodInfo[method]
   return (
     <div>

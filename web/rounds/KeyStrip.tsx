@@ -40,7 +40,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
                 <kbd className="grid size-7 shrink-0 place-items-center rounded-lg border border-rule bg-husk text-lg font-bold">
                   {key}
                 </kbd>
-                <span className="min-w-0 grow">
+                <span className="min-w-0 grow [overflow-wrap:anywhere]">
                   {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
                   {harmful ? <span className="block text-sm font-bold text-harm">harmful</span> : null}
                 </span>

@@ -36,9 +36,33 @@ export function hitRows(round: Round, plants: Map<string, Plant>) {
         taxon: now,
         name: taxonName(now, plants),
         amount: hit.amount,
+        pin_or_cell: hit.part ?? '',
+        part_of_paddock: stop.stratum,
         longitude: stop.position?.[0] ?? '',
         latitude: stop.position?.[1] ?? '',
       }
     }),
   )
+}
+
+/** One row per stop: where it lies, whether it was counted or skipped, and what was measured there. */
+export function stopRows(round: Round) {
+  return round.stops.map(({ seq, stratum, doneAt, skipped, position, measures: m }) => ({
+    stop: seq,
+    part_of_paddock: stratum,
+    counted_at: doneAt ?? '',
+    skipped: skipped ?? '',
+    longitude: position?.[0] ?? '',
+    latitude: position?.[1] ?? '',
+    reading: m.reading ?? '',
+    clip_fresh_g: m.clipFreshG ?? '',
+    clip_dry_g: m.clipDryG ?? '',
+    frame_yield: m.frameYield ?? '',
+    leg_m: m.legM ?? '',
+    height_cm: m.heightCm ?? '',
+    bare_percent: m.barePercent ?? '',
+    growth: m.stage ?? '',
+    dung_pats: m.dung ?? '',
+    grazed: m.grazed ?? '',
+  }))
 }

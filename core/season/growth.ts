@@ -7,7 +7,7 @@ export interface Cardinal {
 
 /** Cool and warm season grasses: best near 18-24 and 27-35 degrees (common practice, no source for the ends). */
 export const cardinals: Record<'cool' | 'warm', Cardinal> = {
-  cool: { least: 3, best: 21, most: 33 },
+  cool: { least: 3, best: 21, most: 31 },
   warm: { least: 10, best: 31, most: 42 },
 }
 

@@ -82,6 +82,16 @@ function share(hits: Float64Array, { totals, whole, strata }: Tallied, { partSiz
   return { ...base, interval: undefined, method: 'none' }
 }
 
+/** Share of several plants together, with its own interval. */
+export function shareOf(all: Tallied, of: readonly Taxon[], design: Design = {}): Share {
+  const sum = new Float64Array(all.totals.length)
+  for (const taxon of of) {
+    const column = all.amounts[all.taxa.indexOf(taxon)]
+    if (column) for (let i = 0; i < sum.length; i++) sum[i]! += column[i]!
+  }
+  return share(sum, all, design)
+}
+
 /**
  * What a round is made of, by species and by group, each share with an interval that takes the stop as the unit.
  *

@@ -3,7 +3,7 @@ import { randomLcg } from 'd3-random'
 import { Router } from 'express'
 import Papa from 'papaparse'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
-import { compositionRows, hitRows } from '@/core/formats/roundRows.ts'
+import { compositionRows, hitRows, stopRows } from '@/core/formats/roundRows.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
 import type { Db } from '../db/db.ts'
 import { getRound } from '../db/rounds.ts'
@@ -23,6 +23,7 @@ export function fileRoutes(db: Db, book: Book): Router {
     const send = (type: string, text: string) => void res.attachment(name).type(type).send(text)
     if (name === 'stops.geojson') return send('application/geo+json', JSON.stringify(roundGeoJson(round, plants)))
     if (name === 'hits.csv') return send('text/csv', toCsv(hitRows(round, plants)))
+    if (name === 'stops.csv') return send('text/csv', toCsv(stopRows(round)))
     if (name === 'composition.csv') {
       const weighed = weighUp(round, plants, () => randomLcg(1))
       if (!weighed) throw badRequest('Nothing is counted in this round yet.')

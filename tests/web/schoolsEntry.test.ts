@@ -112,8 +112,8 @@ describe('the walk', () => {
   })
 
   it('a stop is added at the end and gone to', () => {
-    const state = after(begin('step-points', 1), { kind: 'add', id: 'new', position: [1, 2] })
-    expect(here(state)).toMatchObject({ id: 'new', seq: 4, position: [1, 2] })
+    const state = after(begin('step-points', 1), { kind: 'add', id: 'new', position: [1, 2], stratum: 'hollow' })
+    expect(here(state)).toMatchObject({ id: 'new', seq: 4, position: [1, 2], stratum: 'hollow' })
   })
 
   it('a stop that was only passed by is not changed, so it is not written', () => {

@@ -8,6 +8,7 @@ export const loader = ({ params }: LoaderFunctionArgs) => weighedRound(params.id
 const files = [
   { name: 'composition.csv', says: 'Shares with intervals, for a spreadsheet' },
   { name: 'hits.csv', says: 'Every hit in the order of the walk' },
+  { name: 'stops.csv', says: 'Every stop: where, counted or skipped, what was measured' },
   { name: 'stops.geojson', says: 'Boundary, route and stops, for a map' },
 ]
 

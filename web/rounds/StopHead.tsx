@@ -115,7 +115,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           </button>
         ) : null}
       </div>
-      <WalkStrip key={round.id} stop={stop} before={before} onAct={onAct} />
+      <WalkStrip key={round.id} stop={stop} before={before} parts={round.paddock.strata} onAct={onAct} />
       {state.shortWarned && lacks ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
           {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} {lacks}. Press Next {unit} again to{' '}

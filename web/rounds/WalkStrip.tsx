@@ -1,6 +1,7 @@
 import { bearing } from '@turf/bearing'
 import { useEffect, useRef, useState } from 'react'
-import type { Stop } from '@/core/records/round.ts'
+import type { PaddockPart, Stop } from '@/core/records/round.ts'
+import { partAt } from '@/core/survey/layRoute.ts'
 import { metresBetween, type Position } from '@/core/survey/route.ts'
 import { browserPosition, simulatedPosition, type Fix, type PositionSource } from '../instruments/position.ts'
 import type { CountAction } from './countReducer.ts'
@@ -8,6 +9,8 @@ import type { CountAction } from './countReducer.ts'
 interface Props {
   stop: Stop
   before: Stop | undefined
+  /** Parts of the paddock: a stop that is moved or added lies in one of them. */
+  parts: PaddockPart[]
   onAct: (action: CountAction) => void
 }
 
@@ -43,7 +46,7 @@ function useFix(
 }
 
 /** The way to the stop: distance and bearing, and what to do when it cannot be counted where it was drawn. */
-export function WalkStrip({ stop, before, onAct }: Props) {
+export function WalkStrip({ stop, before, parts, onAct }: Props) {
   const [kind, setKind] = useState<'off' | 'device' | 'simulated'>('off')
   const [skipping, setSkipping] = useState(false)
   const { fix, problem } = useFix(kind, stop.position)
@@ -103,7 +106,11 @@ export function WalkStrip({ stop, before, onAct }: Props) {
         {problem ? <p role="alert">{problem}</p> : null}
         <div className="flex flex-wrap gap-1.5">
           {fix ? (
-            <button type="button" className={button} onClick={() => onAct({ kind: 'move', position: fix.position })}>
+            <button
+              type="button"
+              className={button}
+              onClick={() => onAct({ kind: 'move', position: fix.position, stratum: partAt(fix.position, parts) })}
+            >
               Count it here instead
             </button>
           ) : null}
@@ -119,7 +126,14 @@ export function WalkStrip({ stop, before, onAct }: Props) {
           <button
             type="button"
             className={button}
-            onClick={() => onAct({ kind: 'add', id: crypto.randomUUID(), position: fix?.position ?? null })}
+            onClick={() =>
+              onAct({
+                kind: 'add',
+                id: crypto.randomUUID(),
+                position: fix?.position ?? null,
+                stratum: fix ? partAt(fix.position, parts) : '',
+              })
+            }
           >
             Add a stop {fix ? 'here' : 'at the end'}
           </button>

@@ -29,8 +29,8 @@ export type CountAction =
   | { kind: 'cell'; taxon: Taxon; part: number }
   | { kind: 'measure'; patch: MeasuresPatch }
   | { kind: 'skip'; reason: string | null }
-  | { kind: 'move'; position: Position }
-  | { kind: 'add'; id: string; position: Position | null }
+  | { kind: 'move'; position: Position; stratum: string }
+  | { kind: 'add'; id: string; position: Position | null; stratum: string }
   | { kind: 'theirs'; stop: Stop }
   | { kind: 'undo' }
   | { kind: 'next'; at: string }
@@ -206,10 +206,10 @@ export function countReducer(state: CountState, action: CountAction): CountState
     case 'skip':
       return withStop(state, { ...stop, skipped: action.reason, doneAt: action.reason === null ? stop.doneAt : null })
     case 'move':
-      return withStop(state, { ...stop, position: action.position })
+      return withStop(state, { ...stop, position: action.position, stratum: action.stratum })
     case 'add': {
       const seq = Math.max(0, ...state.stops.map((s) => s.seq)) + 1
-      return goTo({ ...state, stops: [...state.stops, openStop(action.id, seq, action.position)] }, seq)
+      return goTo({ ...state, stops: [...state.stops, openStop(action.id, seq, action.position, action.stratum)] }, seq)
     }
     case 'theirs':
       return { ...state, stops: state.stops.map((s) => (s.seq === action.stop.seq ? action.stop : s)) }

@@ -1,6 +1,9 @@
 import type { Round, Stop } from '@/core/records/round.ts'
 
 const DATA = 'fold-sprig-data'
+const REST_MS = 2000
+/** Rounds still to be walked that are kept on the device. */
+const MOST_ROUNDS = 12
 const stopAddress = /^(\/api\/rounds\/[^/]+)\/stops\/(\d+)$/
 const letterAddress = /^(\/api\/rounds\/[^/]+)\/unknowns\/([A-Z])$/
 
@@ -52,9 +55,11 @@ export async function noteSent(url: string, body: unknown, version: number | und
 /** Rounds still to be walked are read once, so that they open in a field without a signal. */
 export async function keepForTheField(): Promise<void> {
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return
+  // The page that is asked for comes first; what a later day may need comes after it.
+  await new Promise((r) => setTimeout(r, REST_MS))
   await navigator.serviceWorker.register('/sw.js')
   await navigator.serviceWorker.ready
   const rounds = (await (await fetch('/api/rounds')).json()) as { id: string; stops: number; stopsDone: number }[]
-  const toWalk = rounds.filter((r) => r.stopsDone < r.stops).slice(0, 20)
+  const toWalk = rounds.filter((r) => r.stopsDone < r.stops).slice(0, MOST_ROUNDS)
   await Promise.allSettled(toWalk.map((r) => fetch(`/api/rounds/${r.id}`)))
 }

@@ -15,6 +15,8 @@ import { SearchPanel } from '../rounds/so-far/SearchPanel.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { FeedPanel } from './FeedPanel.tsx'
 import { HerdPanel } from './HerdPanel.tsx'
+import { SaysPanel } from './SaysPanel.tsx'
+import { SeasonPanel } from './SeasonPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
 
 interface Props {
@@ -207,7 +209,9 @@ export function WeighUpView({ round, weighed }: Props) {
           <>
             <Shares round={round} weighed={weighed} />
             <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
+            <SaysPanel round={round} />
             <FeedPanel feed={weighed.feed} />
+            <SeasonPanel made={weighed.composition} region={round.paddock.region} />
             {round.paddock.outlook === 'turf' ? null : (
               <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />
             )}

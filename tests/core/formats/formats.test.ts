@@ -2,7 +2,7 @@ import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
-import { compositionRows, hitRows } from '@/core/formats/roundRows.ts'
+import { compositionRows, hitRows, stopRows } from '@/core/formats/roundRows.ts'
 import { openStop, type Round } from '@/core/records/round.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
 import { plantsById } from '@/tests/support/book.ts'
@@ -84,6 +84,16 @@ describe('rows for a spreadsheet', () => {
       taxon: 'velvetgrass',
       name: 'Velvetgrass',
     })
+  })
+
+  it('a row for each stop, with what was measured and why one was skipped', () => {
+    const stops = [
+      { ...round.stops[0]!, stratum: 'hollow', measures: { heightCm: 7, reading: 4.5, grazed: 'hard' as const } },
+      { ...round.stops[1]!, skipped: 'under water' },
+    ]
+    const rows = stopRows({ ...round, stops })
+    expect(rows[0]).toMatchObject({ stop: 1, part_of_paddock: 'hollow', height_cm: 7, reading: 4.5, grazed: 'hard' })
+    expect(rows[1]).toMatchObject({ skipped: 'under water', counted_at: '', height_cm: '' })
   })
 })
 

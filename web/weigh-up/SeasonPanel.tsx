@@ -1,0 +1,107 @@
+import { scaleLinear } from 'd3-scale'
+import { area, curveMonotoneX } from 'd3-shape'
+import { madeNormals, midsummerGap } from '@/core/season/madeNormals.ts'
+import { seasonCurve } from '@/core/season/growth.ts'
+import type { Region } from '@/core/naming/flora.ts'
+import type { Composition } from '@/core/survey/composition.ts'
+import { inSentence } from '@/core/naming/verdict.ts'
+import { groupColour } from '../parts/groupMarks.ts'
+import { monthNames } from '../parts/words.ts'
+import { useWidth } from '../parts/useWidth.ts'
+import { useFlora } from '../stores/floraStore.ts'
+
+const HEIGHT = 230
+const MOST_FILLERS = 4
+
+/** Shares of plants that grow in the cool and in the warm, of all that were counted with a season. */
+function seasonShares(made: Composition, season: (taxon: string) => 'cool' | 'warm' | undefined) {
+  let [cool, warm] = [0, 0]
+  for (const t of made.taxa) {
+    const s = season(t.taxon)
+    if (s === 'cool') cool += t.estimate
+    else if (s === 'warm') warm += t.estimate
+  }
+  const all = cool + warm
+  return all > 0 ? { cool: cool / all, warm: warm / all } : undefined
+}
+
+/** When the mixture grows, where it slumps, and what of this region would fill the gap. */
+export function SeasonPanel({ made, region }: { made: Composition; region: Region }) {
+  const { ref, width } = useWidth<HTMLDivElement>(520)
+  const { plants, byId } = useFlora()
+  const shares = seasonShares(made, (t) => byId.get(t)?.season)
+  if (!shares) return null
+  const { mixture, cool } = seasonCurve(madeNormals[region], shares)
+  const gap = midsummerGap(mixture)
+  const fillers = plants
+    .filter((p) => p.season === 'warm' && p.role === 'forage' && p.regions[region] && p.cycle === 'perennial')
+    .slice(0, MOST_FILLERS)
+  const x = scaleLinear([0, 11], [44, width - 14])
+  const y = scaleLinear([0, 1], [HEIGHT - 34, 14])
+  const shape = (low: number[], high: number[]) =>
+    area<number>()
+      .x((_, i) => x(i))
+      .y0((_, i) => y(low[i]!))
+      .y1((_, i) => y(high[i]!))
+      .curve(curveMonotoneX)(mixture)!
+  const months = gap.map((i) => monthNames[i]!)
+  return (
+    <section className="mt-6" aria-labelledby="season">
+      <h2 id="season" className="text-xl">
+        Through the year
+      </h2>
+      <div ref={ref} className="mt-2 w-full">
+        <svg
+          viewBox={`0 0 ${width} ${HEIGHT}`}
+          width="100%"
+          role="img"
+          className="block"
+          aria-label={`Growth by month against the best month: ${mixture.map((m, i) => `${monthNames[i]} ${Math.round(100 * m)}`).join(', ')} percent`}
+        >
+          {[0, 0.5, 1].map((t) => (
+            <g key={t}>
+              <path d={`M44 ${y(t)}H${width - 14}`} stroke="var(--rule)" />
+              <text x={38} y={y(t) + 5} textAnchor="end" className="fill-ink-soft text-[14px]">
+                {t * 100}
+              </text>
+            </g>
+          ))}
+          <path
+            d={shape(
+              mixture.map(() => 0),
+              cool,
+            )}
+            fill="url(#hatch-cool-grass)"
+            stroke={groupColour('cool-grass')}
+          />
+          <path d={shape(cool, mixture)} fill="url(#hatch-warm-grass)" stroke={groupColour('warm-grass')} />
+          {gap.map((i) => (
+            <path
+              key={i}
+              d={`M${x(i)} ${y(mixture[i]!) - 6}V${y(1)}`}
+              className="stroke-harm"
+              strokeWidth="2"
+              strokeDasharray="3 4"
+            />
+          ))}
+          {mixture.map((_, i) => (
+            <text key={i} x={x(i)} y={HEIGHT - 12} textAnchor="middle" className="fill-ink-soft text-[14px]">
+              {monthNames[i]!.slice(0, 1)}
+            </text>
+          ))}
+        </svg>
+      </div>
+      <p>
+        {Math.round(100 * shares.cool)} in 100 of the plants grow in the cool, {Math.round(100 * shares.warm)} in the
+        warm.{' '}
+        {months.length > 0
+          ? `Growth falls below three quarters of its best in ${months.join(' and ')}.${fillers.length > 0 ? ` Warm season plants at home here fill that: ${fillers.map((p) => inSentence(p.commonName)).join(', ')}.` : ''}`
+          : 'No gap at midsummer shows.'}
+      </p>
+      <p className="text-ink-soft">
+        Percent of the best month, from temperature alone (Yan and Hunt 1999): rain, nitrogen and grazing are not in it.
+        Temperatures: simulated normals of the region, from no real place.
+      </p>
+    </section>
+  )
+}

@@ -74,7 +74,9 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
             fill="url(#hatch-cool-grass)"
             stroke={groupColour('cool-grass')}
           />
-          <path d={shape(cool, mixture)} fill="url(#hatch-warm-grass)" stroke={groupColour('warm-grass')} />
+          {shares.warm > 0.005 ? (
+            <path d={shape(cool, mixture)} fill="url(#hatch-warm-grass)" stroke={groupColour('warm-grass')} />
+          ) : null}
           {gap.map((i) => (
             <path
               key={i}

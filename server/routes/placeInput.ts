@@ -66,5 +66,5 @@ export class EventInput {
   @IsIn(eventKinds) kind!: EventKind
   @IsDateString({ strict: true }) @Matches(/^\d{4}-\d{2}-\d{2}$/) onDate!: string
   @IsString() @MaxLength(2000) note!: string
-  @ValidateNested() @Type(() => DetailInput) detail!: DetailInput
+  @IsObject() @ValidateNested() @Type(() => DetailInput) detail!: DetailInput
 }

@@ -9,6 +9,7 @@ import {
   IsInt,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -52,9 +53,9 @@ class FiledRoundInput {
   @IsInt() @Min(1) @Max(500) pointsPerStop!: number
   @IsIn(methods) method!: Method
   @IsString() @MaxLength(2000) source!: string
-  @ValidateNested() @Type(() => SettingsInput) settings!: SettingsInput
-  @IsOptional() @ValidateNested() @Type(() => RouteInput) route?: RouteInput | null
-  @ValidateNested() @Type(() => FiledPaddockInput) paddock!: FiledPaddockInput
+  @IsObject() @ValidateNested() @Type(() => SettingsInput) settings!: SettingsInput
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RouteInput) route?: RouteInput | null
+  @IsObject() @ValidateNested() @Type(() => FiledPaddockInput) paddock!: FiledPaddockInput
   @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => FiledStopInput) stops!: FiledStopInput[]
   @IsArray()
   @ArrayMaxSize(26)
@@ -66,6 +67,6 @@ class FiledRoundInput {
 export class RoundFileInput {
   @IsIn([ROUND_FILE]) kind!: string
   @IsIn([ROUND_FILE_VERSION]) version!: number
-  @ValidateNested() @Type(() => HoldingInput) holding!: HoldingInput
-  @ValidateNested() @Type(() => FiledRoundInput) round!: FiledRoundInput
+  @IsObject() @ValidateNested() @Type(() => HoldingInput) holding!: HoldingInput
+  @IsObject() @ValidateNested() @Type(() => FiledRoundInput) round!: FiledRoundInput
 }

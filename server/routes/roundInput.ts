@@ -10,6 +10,7 @@ import {
   IsISO8601,
   IsNotEmpty,
   IsNumber,
+  IsObject,
   IsOptional,
   IsString,
   IsUUID,
@@ -91,8 +92,8 @@ export class RoundInput {
   /** A W is laid for so many stops, unless the stops were laid already. */
   @IsOptional() @IsInt() @Min(1) @Max(500) stops?: number
   @IsOptional() @IsIn(methods) method?: Method
-  @IsOptional() @ValidateNested() @Type(() => SettingsInput) settings?: SettingsInput
-  @IsOptional() @ValidateNested() @Type(() => RouteInput) route?: RouteInput
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SettingsInput) settings?: SettingsInput
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RouteInput) route?: RouteInput
   @IsOptional()
   @IsArray()
   @ArrayMinSize(1)
@@ -114,7 +115,7 @@ export class StopInput {
   @IsOptional() @IsISO8601({ strict: true }) doneAt?: string | null
   @IsOptional() @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @IsNumber(amount, { each: true }) position?: number[]
   @IsOptional() @IsString() @MaxLength(200) stratum?: string
-  @IsOptional() @ValidateNested() @Type(() => StopMeasuresInput) measures?: StopMeasuresInput
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => StopMeasuresInput) measures?: StopMeasuresInput
   @IsOptional() @IsString() @MaxLength(300) skipped?: string | null
   /** The device that writes, and the version of the stop that it had. */
   @IsOptional() @IsUUID() by?: string

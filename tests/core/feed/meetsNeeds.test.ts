@@ -1,0 +1,36 @@
+import { describe, expect, it } from 'vitest'
+import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
+import { animalClass } from '@/core/feed/needs.ts'
+
+const estimate = (list: number[]) => {
+  const sorted = [...list].sort((a, b) => a - b)
+  return { low: sorted[0]!, middle: sorted[Math.floor(sorted.length / 2)]!, high: sorted.at(-1)! }
+}
+const feed = (cp: number[], tdn: number[]) => ({
+  cpPct: estimate(cp),
+  tdnPct: estimate(tdn),
+  draws: { cpPct: cp, tdnPct: tdn },
+})
+
+describe('needs held against the draws of a mixture', () => {
+  const doe = animalClass('goat-milking')!
+
+  it('the chance is the share of draws that hold enough; short is said of the middle', () => {
+    const [protein, energy] = meetsNeeds(feed([10, 12, 13.5, 15, 16], [60, 61, 62, 63, 64]), doe)
+    expect(protein).toMatchObject({ what: 'protein', needPct: 13.5, chance: 0.6, shortPct: 0 })
+    expect(energy).toMatchObject({ what: 'energy', needPct: 65, chance: 0, shortPct: 3 })
+  })
+
+  it('a leafy clover sward feeds an idle horse and is short for nobody in protein (NRC, from memory)', () => {
+    const leafy = feed([18, 20, 22], [66, 68, 70])
+    for (const id of ['horse-idle', 'cow-dry', 'ewe-twins', 'goat-milking'])
+      expect(meetsNeeds(leafy, animalClass(id)!)[0]!.chance).toBe(1)
+  })
+
+  it('grass gone to stem is short of protein for those that milk (common practice, no source)', () => {
+    const stemmy = feed([6, 7, 8], [50, 52, 54])
+    for (const id of ['cow-suckling', 'ewe-twins', 'goat-milking', 'cow-dairy'])
+      expect(meetsNeeds(stemmy, animalClass(id)!)[0]!.shortPct).toBeGreaterThan(0)
+    expect(meetsNeeds(stemmy, animalClass('cow-dry')!)[0]!.shortPct).toBe(0)
+  })
+})

@@ -186,6 +186,8 @@ const MAIN_FROM = 0.1
 export interface Coverage {
   /** Of plants that make up a tenth or more (and of figures that are no shares); undefined where there is none. */
   main: number | undefined
+  /** The same of the main plant that fares worst. */
+  worstMain: number | undefined
   /** Of the plants below a tenth. */
   minor: number | undefined
 }
@@ -203,14 +205,23 @@ export function coverage(
 ): Coverage {
   const made = { shares: SHARES, ...sward }
   const truth = of.truth(made, random)
-  const counts = { main: [0, 0], minor: [0, 0] } as Record<keyof Coverage, [inside: number, judged: number]>
+  const counts = truth.map((share) => ({ isMain: share >= MAIN_FROM, inside: 0, times: 0 }))
   for (let i = 0; i < rounds; i++)
     of.intervals(made, random).forEach((interval, k) => {
       if (!interval) return
-      const count = counts[truth[k]! >= MAIN_FROM ? 'main' : 'minor']
-      count[1]++
-      if (interval[0] <= truth[k]! && truth[k]! <= interval[1]) count[0]++
+      const count = counts[k]!
+      count.times++
+      if (interval[0] <= truth[k]! && truth[k]! <= interval[1]) count.inside++
     })
-  const share = ([inside, judged]: [number, number]) => (judged > 0 ? inside / judged : undefined)
-  return { main: share(counts.main), minor: share(counts.minor) }
+  const judged = counts.filter((c) => c.times > 0)
+  const share = (list: typeof counts) => {
+    const times = list.reduce((n, c) => n + c.times, 0)
+    return times > 0 ? list.reduce((n, c) => n + c.inside, 0) / times : undefined
+  }
+  const main = judged.filter((c) => c.isMain)
+  return {
+    main: share(main),
+    worstMain: main.length > 0 ? Math.min(...main.map((c) => c.inside / c.times)) : undefined,
+    minor: share(judged.filter((c) => !c.isMain)),
+  }
 }

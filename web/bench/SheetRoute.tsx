@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import { Link, useSearchParams } from 'react-router'
+import { useSearchParams } from 'react-router'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import { answeredTraits } from '@/core/drawing/portrait/traits.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
@@ -8,6 +8,7 @@ import { specimensIn } from '@/core/records/specimen.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { seedOf } from '../parts/PlantDrawing.tsx'
 import { PortraitView } from '../parts/PortraitView.tsx'
+import { PrintSheet } from '../parts/PrintSheet.tsx'
 import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useSheet } from './benchStore.ts'
@@ -24,79 +25,65 @@ export function Component() {
   const form = result && sheet.answers.length > 0 ? byId.get(result.candidates[0]!.plant)?.form : undefined
   const pulled = specimensIn(sheet.answers)
   return (
-    <main className="mx-auto max-w-3xl px-4 pb-16">
-      <p className="no-print mb-3 flex flex-wrap gap-2">
-        <button
-          type="button"
-          onClick={() => window.print()}
-          className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
-        >
-          Print
-        </button>
-        <Link to="/bench" className="flex min-h-12 items-center rounded-xl border border-rule px-4">
-          Back to the bench
-        </Link>
+    <PrintSheet name="Specimen sheet" back="/bench" backLabel="Back to the bench">
+      <h1 className="text-[1.65rem]">What is this plant?</h1>
+      <p>
+        {sheet.place || 'Place not given'};{' '}
+        {new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })};{' '}
+        {sheet.context.stage ?? 'vegetative'}; {pulled} {pulled === 1 ? 'plant' : 'plants'} looked at.
       </p>
-      <article aria-label="Specimen sheet" className="rounded-2xl border border-rule bg-sheet p-6">
-        <h1 className="text-[1.65rem]">What is this plant?</h1>
-        <p>
-          {sheet.place || 'Place not given'};{' '}
-          {new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })};{' '}
-          {sheet.context.stage ?? 'vegetative'}; {pulled} {pulled === 1 ? 'plant' : 'plants'} looked at.
+      {sheet.note ? <p>{sheet.note}</p> : null}
+      {form ? (
+        <PortraitView
+          portrait={{ ...portraitOf(form, traits, randomLcg(seedOf(sheet.id))), insets: [] }}
+          insets={false}
+          traits={traits}
+          label="The plant as far as it was seen; dotted parts were not looked at"
+          className="mx-auto w-full max-w-64"
+        />
+      ) : null}
+      <h2 className="mt-2 text-lg">Seen</h2>
+      <ul className="grid gap-x-6 sm:grid-cols-2">
+        {sheet.answers.map((a) => {
+          const state = traits.states[a.character]
+          const drawing = state ? drawState(a.character, state) : undefined
+          return (
+            <li key={a.character} className="flex min-h-14 items-center gap-3 border-b border-rule/60">
+              {drawing ? (
+                <DrawingView drawing={drawing} className="size-12 shrink-0" />
+              ) : (
+                <span className="size-12 shrink-0" />
+              )}
+              <span className="leading-tight">
+                {characterTitle(characters, a.character)}
+                <b className="block">
+                  {answerWords(a)}
+                  {a.sureness && a.sureness !== 'sure' ? `, ${a.sureness}` : ''}
+                </b>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      {sheet.answers.length === 0 ? <p>Nothing was written on this sheet yet.</p> : null}
+      {result && sheet.answers.length > 0 ? (
+        <p className="mt-3">
+          The book's first three:{' '}
+          {result.candidates
+            .slice(0, 3)
+            .map((c) => `${byId.get(c.plant)?.commonName} (${naturalFrequency(c.probability)})`)
+            .join('; ')}
+          .
         </p>
-        {sheet.note ? <p>{sheet.note}</p> : null}
-        {form ? (
-          <PortraitView
-            portrait={{ ...portraitOf(form, traits, randomLcg(seedOf(sheet.id))), insets: [] }}
-            insets={false}
-            traits={traits}
-            label="The plant as far as it was seen; dotted parts were not looked at"
-            className="mx-auto w-full max-w-64"
-          />
-        ) : null}
-        <h2 className="mt-2 text-lg">Seen</h2>
-        <ul className="grid gap-x-6 sm:grid-cols-2">
-          {sheet.answers.map((a) => {
-            const state = traits.states[a.character]
-            const drawing = state ? drawState(a.character, state) : undefined
-            return (
-              <li key={a.character} className="flex min-h-14 items-center gap-3 border-b border-rule/60">
-                {drawing ? (
-                  <DrawingView drawing={drawing} className="size-12 shrink-0" />
-                ) : (
-                  <span className="size-12 shrink-0" />
-                )}
-                <span className="leading-tight">
-                  {characterTitle(characters, a.character)}
-                  <b className="block">
-                    {answerWords(a)}
-                    {a.sureness && a.sureness !== 'sure' ? `, ${a.sureness}` : ''}
-                  </b>
-                </span>
-              </li>
-            )
-          })}
-        </ul>
-        {sheet.answers.length === 0 ? <p>Nothing was written on this sheet yet.</p> : null}
-        {result && sheet.answers.length > 0 ? (
-          <p className="mt-3">
-            The book's first three:{' '}
-            {result.candidates
-              .slice(0, 3)
-              .map((c) => `${byId.get(c.plant)?.commonName} (${naturalFrequency(c.probability)})`)
-              .join('; ')}
-            .
-          </p>
-        ) : null}
-        <dl className="mt-5 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-5">
-          {['Your name for it', 'How sure', 'By what', 'Signed, date'].map((line) => (
-            <div key={line} className="col-span-2 grid grid-cols-subgrid">
-              <dt>{line}</dt>
-              <dd className="border-b border-ink" />
-            </div>
-          ))}
-        </dl>
-      </article>
-    </main>
+      ) : null}
+      <dl className="mt-5 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-5">
+        {['Your name for it', 'How sure', 'By what', 'Signed, date'].map((line) => (
+          <div key={line} className="col-span-2 grid grid-cols-subgrid">
+            <dt>{line}</dt>
+            <dd className="border-b border-ink" />
+          </div>
+        ))}
+      </dl>
+    </PrintSheet>
   )
 }

@@ -1,6 +1,7 @@
 import type { Polygon } from 'geojson'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/survey/route.ts'
+import { roundMetres } from './roundMetres.ts'
 
 interface Props {
   boundary: Polygon | null
@@ -17,13 +18,6 @@ interface Props {
 const METRES_PER_DEGREE = 111_320
 const SIZE = 400
 const PAD = 26
-
-/** Round length for the scale bar: 1, 2 or 5 times a power of ten, about a quarter of the width. */
-function barMetres(widthM: number): number {
-  const rough = widthM / 4
-  const power = 10 ** Math.floor(Math.log10(rough))
-  return [5, 2, 1].map((k) => k * power).find((m) => m <= rough) ?? power
-}
 
 /** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
 export function RouteMap({ boundary, parts = [], line, stops, current, numbered = false, label, className }: Props) {
@@ -54,7 +48,7 @@ export function RouteMap({ boundary, parts = [], line, stops, current, numbered 
       )
       .join('')
   const height = high * scale + 2 * PAD + 16
-  const bar = barMetres(wide)
+  const bar = roundMetres(wide / 4)
   return (
     <svg viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`} role="img" aria-label={label} className={className}>
       <path d={`${path(ring)}Z`} className="ink-leaf" opacity="0.55" />

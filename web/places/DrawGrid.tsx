@@ -3,6 +3,7 @@ import { useMemo, type MouseEvent } from 'react'
 import type { PaddockPart } from '@/core/records/round.ts'
 import { localPlane, type Metres } from '@/core/survey/localPlane.ts'
 import type { Position } from '@/core/survey/route.ts'
+import { roundMetres } from '../parts/roundMetres.ts'
 
 const SIZE = 500
 /** Side of the sheet where nothing is drawn yet. */
@@ -18,13 +19,6 @@ interface Props {
   drawing: 'boundary' | 'part' | null
   onCorner: (p: Position) => void
   onTakeCorner: (index: number) => void
-}
-
-/** Round distance between two lines of the grid. */
-const gridStep = (wideM: number): number => {
-  const rough = wideM / 8
-  const power = 10 ** Math.floor(Math.log10(rough))
-  return [5, 2, 1].map((k) => k * power).find((m) => m <= rough) ?? power
 }
 
 /** A plain grid in metres, north up: touch it for a corner, touch a corner to take it away. */
@@ -57,7 +51,7 @@ export function DrawGrid({ origin, boundary, parts, corners, drawing, onCorner, 
             .join(' ')}`,
       )
       .join('')
-  const step = gridStep(wide)
+  const step = roundMetres(wide / 8)
   const lines = Array.from({ length: Math.ceil(wide / step) + 1 }, (_, i) => i * step * scale)
   const touch = (e: MouseEvent<SVGSVGElement>) => {
     if (!drawing) return

@@ -14,7 +14,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { readRound, readRounds } from '../rounds/readRound.ts'
 import { firstHerd, useHerds, type HerdPlan } from './herdStore.ts'
 
-/** A guess is off by a third either way, as often as not (common practice, no source). */
+/** A stated guess is taken to lie within a third of the truth 95 times in 100 (common practice, no source). */
 const GUESS_SPREAD = 0.33
 
 interface Measured {
@@ -94,7 +94,7 @@ function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
       {meetsNeeds(feed, animal).map((m) => (
         <li key={m.what} className="border-b border-rule/60 py-1.5">
           <b className="inline-block w-20 first-letter:uppercase">{m.what}</b>
-          needs {m.needPct} % {m.what === 'energy' ? 'TDN' : 'of dry matter'}; the sward has{' '}
+          needs {m.needPct} % {m.what === 'energy' ? 'TDN' : 'of dry matter'}; leafy, the sward has{' '}
           {m.hasPct.middle.toFixed(0)} % ({m.hasPct.low.toFixed(0)} to {m.hasPct.high.toFixed(0)}):{' '}
           <span className="font-semibold">
             {m.shortPct > 0
@@ -203,7 +203,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           <p className="text-ink-soft">
             {measured
               ? `Standing dry matter ${Math.round(grazing.mass.middle / 10) * 10} kg/ha (${Math.round(grazing.mass.low / 10) * 10} to ${Math.round(grazing.mass.high / 10) * 10}), measured in "${measured.title}".`
-              : 'The standing mass is a guess, taken as off by up to a third: measure it with a plate meter or clips.'}{' '}
+              : 'The standing mass is a guess, taken to lie within a third of the truth 95 times in 100: measure it with a plate meter or clips.'}{' '}
             Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {animal.bodyKg} kg a day. What grows meanwhile
             is not in it.
           </p>

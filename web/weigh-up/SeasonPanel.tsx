@@ -12,6 +12,7 @@ import { useFlora } from '../stores/floraStore.ts'
 
 const HEIGHT = 230
 const MOST_FILLERS = 4
+const atHome = new Set<string>(['common', 'frequent'])
 
 /** Shares of plants that grow in the cool and in the warm, of all that were counted with a season. */
 function seasonShares(made: Composition, season: (taxon: string) => 'cool' | 'warm' | undefined) {
@@ -34,7 +35,10 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
   const { mixture, cool } = seasonCurve(madeNormals[region], shares)
   const gap = midsummerGap(mixture)
   const fillers = plants
-    .filter((p) => p.season === 'warm' && p.role === 'forage' && p.regions[region] && p.cycle === 'perennial')
+    .filter(
+      (p) =>
+        p.season === 'warm' && p.role === 'forage' && p.cycle === 'perennial' && atHome.has(p.regions[region] ?? ''),
+    )
     .slice(0, MOST_FILLERS)
   const x = scaleLinear([0, 11], [44, width - 14])
   const y = scaleLinear([0, 1], [HEIGHT - 34, 14])

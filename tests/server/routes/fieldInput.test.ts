@@ -43,10 +43,16 @@ describe('whatever is sent from the field, the answer is no breakdown, and nothi
       { numRuns: 150 },
     )
     expect(api.logged).toEqual([])
-    // Whatever was taken is whole: hits and done go together.
-    const now = (await round('Before turnout')).stops[4]!
-    expect(now.seq).toBe(5)
-    expect(now.hits.length === 0 || now.hits[0]!.taxon.length > 0).toBe(true)
+    // The last right one stands whole over whatever was taken before, and no other stop has changed.
+    const last = { ...good, by: undefined, base: undefined, hits: [{ taxon: 'bare', amount: 1 }] }
+    await api.put(`/api/rounds/${id}/stops/5`, last).expect(200)
+    expect((await round('Before turnout')).stops[4]).toMatchObject({
+      seq: 5,
+      hits: last.hits,
+      measures: good.measures,
+      stratum: 'hollow',
+      skipped: null,
+    })
     expect((await round('Before turnout')).stops.filter((s) => s.seq !== 5)).toEqual(stops.filter((s) => s.seq !== 5))
   })
 

@@ -8,7 +8,7 @@ import { assignKeys, keyedPlants } from '../countKeys.ts'
 import { valueChoices } from '../entry/valueChoices.ts'
 import { readRound } from '../readRound.ts'
 import { dayWords } from '../RoundList.tsx'
-import { PrintSheet } from './PrintSheet.tsx'
+import { PrintSheet } from '../../parts/PrintSheet.tsx'
 
 /** Plants on one sheet of paper; the rest is written into the empty lines. */
 const MOST_PLANTS = 14
@@ -76,7 +76,7 @@ export function Component() {
   const blocks = Array.from({ length: Math.ceil(round.stops.length / STOPS_A_BLOCK) }, (_, i) => i * STOPS_A_BLOCK)
   const reading = READING[round.method]
   return (
-    <PrintSheet name="Field sheet" back="/rounds">
+    <PrintSheet name="Field sheet" back="/rounds" backLabel="Back to the rounds">
       <div className="flex flex-wrap justify-between gap-4">
         <div className="max-w-md">
           <h1 className="text-[1.65rem]">

@@ -6,7 +6,7 @@ import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { keyedPlants } from '../countKeys.ts'
 import { readRound } from '../readRound.ts'
-import { PrintSheet } from './PrintSheet.tsx'
+import { PrintSheet } from '../../parts/PrintSheet.tsx'
 
 const MOST_HARMFUL = 12
 
@@ -43,7 +43,7 @@ export function Component() {
     .filter((p) => !expected.includes(p))
     .slice(0, MOST_HARMFUL)
   return (
-    <PrintSheet name="Pocket sheet" back="/rounds">
+    <PrintSheet name="Pocket sheet" back="/rounds" backLabel="Back to the rounds">
       <h1 className="text-[1.65rem]">{round.paddock.name}: what to expect</h1>
       <p>
         {round.holding}; {methodInfo[round.method].name.toLowerCase()}, {round.stops.length}{' '}

@@ -109,7 +109,7 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
         95 % interval, from {mass.readings}{' '}
         {mass.clipped.length > 0 ? `readings, ${mass.clipped.length} of them clipped` : 'frames'}
         {mass.seClippedAlone
-          ? `; the clips alone would give ±${whole(2 * mass.seClippedAlone)}, with the readings ±${whole(2 * mass.se)}`
+          ? `; standard error ${whole(mass.se)}, by the clips alone it would be ${whole(mass.seClippedAlone)}`
           : ''}
         .{mass.of === 'fresh matter' ? ' Nothing was dried, and no dry share is given: this is fresh weight.' : ''}
       </p>

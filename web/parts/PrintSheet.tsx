@@ -1,8 +1,15 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 
+interface Props {
+  name: string
+  back: string
+  backLabel: string
+  children: ReactNode
+}
+
 /** A page for paper, with a way back. */
-export function PrintSheet({ name, back, children }: { name: string; back: string; children: ReactNode }) {
+export function PrintSheet({ name, back, backLabel, children }: Props) {
   return (
     <main className="mx-auto max-w-4xl px-4 pb-16">
       <p className="no-print mb-3 flex flex-wrap gap-2">
@@ -14,7 +21,7 @@ export function PrintSheet({ name, back, children }: { name: string; back: strin
           Print
         </button>
         <Link to={back} className="flex min-h-12 items-center rounded-xl border border-rule px-4">
-          Back to the round
+          {backLabel}
         </Link>
       </p>
       <article aria-label={name} className="rounded-2xl border border-rule bg-sheet p-6">

@@ -92,7 +92,7 @@ for (const [name, size] of [
     await page.goto('/bench')
     await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
     await page.waitForTimeout(500)
-    const question = page.locator('#question')
+    const question = page.getByRole('heading', { level: 1 })
     const top = async () => (await question.boundingBox())!.y
     const before = await top()
     for (let i = 0; i < 7; i++) {

@@ -14,15 +14,18 @@ import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { answersWith, useLookAhead } from './lookAhead.ts'
-import { QuestionPanel } from './QuestionPanel.tsx'
+import { Questions } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
+import { SeenSoFar } from './SeenSoFar.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useKeeping } from './useKeeping.ts'
 import { useBenchKeys } from './useBenchKeys.ts'
 import { askEngine, useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
 
+const halves = { left: 'What was seen', right: 'What follows' }
 const nothingNext: NextCheck[] = []
+const nothingChosen: string[] = []
 const ENGINE_PATIENCE_MS = 120
 
 interface Props {
@@ -45,7 +48,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   )
   const { result, fresh, of } = useIdentification(shown)
   const [asked, setAsked] = useState<string | null>(null)
-  const [either, setEither] = useState<string[]>([])
+  const [either, setEither] = useState<string[]>(nothingChosen)
   const [page, setPage] = useState(0)
   const [counts, setCounts] = useState<Record<string, number> | null>(null)
   const [compare, setCompare] = useState(false)
@@ -64,7 +67,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
 
   const ask = (character: string | null) => {
     setAsked(character)
-    setEither([])
+    setEither(nothingChosen)
     setPage(0)
     setCounts(null)
   }
@@ -103,14 +106,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
-  useLookAhead(
-    sheet.context,
-    sheet.answers,
-    current,
-    bench.sureness,
-    characters,
-    settled && upTo === sheet.answers.length,
-  )
+  const ahead = useLookAhead(sheet, current, bench.sureness, settled && upTo === sheet.answers.length)
   useBenchKeys({
     counting: counts !== null,
     count,
@@ -130,28 +126,34 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
 
   const top = result?.candidates[0]
   const form = of.length > 0 && top ? byId.get(top.plant)?.form : undefined
-  const tip: MidribTip | undefined =
-    result?.verdict.kind === 'named'
-      ? {
-          label: 'Write it down',
-          detail: 'or pull a second plant of the same kind',
-          ...(top ? { onPress: () => write(top) } : {}),
-        }
-      : suggested
-        ? {
-            label: characterTitle(characters, suggested.character),
-            detail: `${suggested.decides ? `settles ${inSentence(byId.get(suggested.decides)?.commonName ?? '')}: ` : ''}${effortWords[suggested.effort]}`,
-            hotkey: 'n',
-            onPress: () => ask(null),
-          }
-        : undefined
   const harmless = top && byId.get(top.plant)?.role !== 'toxic'
   const held = result?.verdict.kind !== 'named' || (harmless && result.harmfulOpen.length > 0)
   const name = top ? byId.get(top.plant)?.commonName : ''
 
+  const onNext = useStable(() => ask(null))
+  const onWriteTop = useStable(() => top && write(top))
+  const named = result?.verdict.kind === 'named'
+  const settles = suggested?.decides ? byId.get(suggested.decides)?.commonName : undefined
+  const next = suggested
+    ? `${settles ? `settles ${inSentence(settles)}: ` : ''}${effortWords[suggested.effort]}`
+    : undefined
+  const nextTitle = characterTitle(characters, suggested?.character ?? '')
+  const tip = useMemo((): MidribTip | undefined => {
+    if (named) return { label: 'Write it down', detail: 'or pull a second plant of the same kind', onPress: onWriteTop }
+    return next ? { label: nextTitle, detail: next, hotkey: 'n', onPress: onNext } : undefined
+  }, [named, next, nextTitle, onWriteTop, onNext])
+
   // The next question comes first; the drawings and what follows are redrawn when there is time for it.
   const onAsk = useStable(ask)
   const onWrite = useStable(write)
+  const onAnswer = useStable(answer)
+  const onEither = useStable(toggleEither)
+  const onPage = useStable(turnPage)
+  const onCount = useStable(count)
+  const onPulled = useStable(pulled)
+  const onContext = useStable((c: Context) => bench.setContext(subject, c))
+  const onTakeAway = useStable(takeAway)
+  const onRemove = useStable(() => takeAway(current.id))
   const onReopen = useStable((u: UnknownPlant) =>
     bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note }),
   )
@@ -159,13 +161,29 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const later = useDeferredValue(
     useMemo(
       () => ({
+        answers: sheet.answers,
+        tip,
         specimen: { id: sheet.id, form, answers: of, next: result?.next ?? nothingNext, asked: current.id },
         verdict: result
           ? { result, answers: of, observed: new Set(of.map((a) => a.character)), stage, writeLabel }
           : null,
       }),
-      [sheet.id, form, of, result, current.id, stage, writeLabel],
+      [sheet.id, sheet.answers, tip, form, of, result, current.id, stage, writeLabel],
     ),
+  )
+
+  const nodes = useMemo(
+    () =>
+      later.answers.map((a) => ({
+        id: a.character,
+        label: characterTitle(characters, a.character),
+        detail: answerWords(a),
+        onPress: () => onAsk(a.character),
+        pressLabel: `Change ${characterTitle(characters, a.character)}: ${answerWords(a)}`,
+        onRemove: () => onTakeAway(a.character),
+        removeLabel: `Take away ${characterTitle(characters, a.character)}`,
+      })),
+    [later.answers, characters, onAsk, onTakeAway],
   )
 
   const left = (
@@ -176,7 +194,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
             Unknown {letter} of {round.paddock.name}, {round.holding}
           </p>
         ) : null}
-        <ContextBar context={sheet.context} onChange={(c) => bench.setContext(subject, c)} />
+        <ContextBar context={sheet.context} onChange={onContext} />
         <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
           Find <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
@@ -203,45 +221,24 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         </button>
       </div>
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
-      <QuestionPanel
+      <SpecimenBeside id={later.specimen.id} form={later.specimen.form} answers={later.specimen.answers} />
+      <Questions
         character={current}
+        ahead={ahead}
         answer={sheet.answers.find((a) => a.character === current.id)}
         sureness={bench.sureness}
         either={either}
         page={page}
-        onAnswer={answer}
-        onEither={toggleEither}
+        onAnswer={onAnswer}
+        onEither={onEither}
         onSureness={bench.setSureness}
-        onPage={turnPage}
+        onPage={onPage}
         counts={counts}
-        onCount={count}
-        onPulled={pulled}
-        specimen=<SpecimenBeside id={later.specimen.id} form={later.specimen.form} answers={later.specimen.answers} />
-        onRemove={() => takeAway(current.id)}
+        onCount={onCount}
+        onPulled={onPulled}
+        onRemove={onRemove}
       />
-      {sheet.answers.length > 0 ? (
-        <ul aria-label="Seen so far" className="mt-3 flex flex-wrap gap-1.5 min-[901px]:hidden">
-          {sheet.answers.map((a) => (
-            <li key={a.character} className="flex rounded-xl border border-rule bg-sheet">
-              <button
-                type="button"
-                className="min-h-11 py-1 pl-3 text-left leading-tight"
-                onClick={() => ask(a.character)}
-              >
-                {characterTitle(characters, a.character)} <b>{answerWords(a)}</b>
-              </button>
-              <button
-                type="button"
-                aria-label={`Take away ${characterTitle(characters, a.character)}`}
-                className="min-h-11 min-w-11"
-                onClick={() => takeAway(a.character)}
-              >
-                ×
-              </button>
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      <SeenSoFar answers={later.answers} onAsk={onAsk} onTakeAway={onTakeAway} />
       <div className="mt-5">
         <Specimen {...later.specimen} onAsk={onAsk} />
       </div>
@@ -283,7 +280,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           onReopen={onReopen}
         />
       ) : null}
-      {round || sheet.answers.length === 0 ? null : (
+      {round || sheet.answers.length === 0 || later.answers.length === 0 ? null : (
         <>
           <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />
           <KeepPanel subject={subject} sheet={sheet} result={result} onKeep={() => void keepUnknown()} />
@@ -293,21 +290,5 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   ) : (
     <p className="text-ink-soft">Opening the book …</p>
   )
-  return (
-    <Leaf
-      left={left}
-      right={right}
-      names={{ left: 'What was seen', right: 'What follows' }}
-      tip={tip}
-      nodes={sheet.answers.map((a) => ({
-        id: a.character,
-        label: characterTitle(characters, a.character),
-        detail: answerWords(a),
-        onPress: () => ask(a.character),
-        pressLabel: `Change ${characterTitle(characters, a.character)}: ${answerWords(a)}`,
-        onRemove: () => takeAway(a.character),
-        removeLabel: `Take away ${characterTitle(characters, a.character)}`,
-      }))}
-    />
-  )
+  return <Leaf left={left} right={right} names={halves} tip={later.tip} nodes={nodes} />
 }

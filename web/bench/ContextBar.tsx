@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { regions, stages, type Region, type Stage } from '@/core/naming/flora.ts'
 import type { Context } from '@/core/naming/observation.ts'
 import { monthNames as months } from '../parts/words.ts'
@@ -17,7 +18,7 @@ function without<K extends keyof Context>(context: Context, key: K): Context {
 }
 
 /** Where and when: what narrows the field before the plant is looked at, each switchable off. */
-export function ContextBar({ context, onChange }: Props) {
+export const ContextBar = memo(function ContextBar({ context, onChange }: Props) {
   const byId = useFlora((s) => s.byId)
   const pick = <K extends 'month' | 'stage' | 'region'>(key: K, value: Context[K] | '') =>
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
@@ -85,4 +86,4 @@ export function ContextBar({ context, onChange }: Props) {
       </div>
     </details>
   )
-}
+})

@@ -1,5 +1,5 @@
 import { ToggleGroup } from 'radix-ui'
-import type { ReactNode } from 'react'
+import { Activity, memo, useId } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
@@ -22,12 +22,10 @@ interface Props {
   onCount: (state: string) => void
   /** Begin to count several plants pulled, or take what was counted. */
   onPulled: () => void
-  /** The plant so far, small, beside the question. */
-  specimen: ReactNode
 }
 
 /** The question in hand, its drawn answers, how to look, and how sure. */
-export function QuestionPanel({
+export const QuestionPanel = memo(function QuestionPanel({
   character,
   answer,
   sureness,
@@ -41,21 +39,16 @@ export function QuestionPanel({
   counts,
   onCount,
   onPulled,
-  specimen,
 }: Props) {
+  const id = useId()
   const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
   const pulled = Object.values(counts ?? {}).reduce((a, b) => a + b, 0)
   return (
-    <section aria-labelledby="question">
-      <div className="flex items-start gap-3">
-        <div className="min-w-0 grow">
-          <h1 id="question" className="text-[1.65rem]">
-            {character.asks}?
-          </h1>
-          <HowToLook character={character} />
-        </div>
-        {specimen}
-      </div>
+    <section aria-labelledby={id} data-question>
+      <h1 id={id} className="text-[1.65rem]">
+        {character.asks}?
+      </h1>
+      <HowToLook character={character} />
       {character.states ? (
         <StateAnswers
           character={character}
@@ -119,4 +112,31 @@ export function QuestionPanel({
       </div>
     </section>
   )
+})
+
+const nothingChosen: string[] = []
+
+interface Ahead extends Props {
+  /** Questions that may come next, whatever is answered. */
+  ahead: Character[]
+}
+
+/** The question in hand; those that may follow it stand ready behind it, so that the next one comes up at once. */
+export function Questions({ ahead, ...shown }: Ahead) {
+  return [shown.character, ...ahead.filter((c) => c.id !== shown.character.id)].map((character) => (
+    <Activity key={character.id} mode={character.id === shown.character.id ? 'visible' : 'hidden'}>
+      {character.id === shown.character.id ? (
+        <QuestionPanel {...shown} />
+      ) : (
+        <QuestionPanel
+          {...shown}
+          character={character}
+          answer={undefined}
+          either={nothingChosen}
+          page={0}
+          counts={null}
+        />
+      )}
+    </Activity>
+  ))
 }

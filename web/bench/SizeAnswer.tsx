@@ -32,7 +32,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
   }
   return (
     <>
-      <ul className="mt-3 grid grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))] gap-2">
+      <ul className="clear-both grid pt-3 grid-cols-[repeat(auto-fill,minmax(5.2rem,1fr))] gap-2">
         {(QUICK_MM[character.id] ?? []).map((mm) => (
           <li key={mm}>
             <button

@@ -1,33 +1,12 @@
-import { randomLcg } from 'd3-random'
 import { memo, useMemo, useState } from 'react'
-import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
-import type { Piece, Portrait, Traits } from '@/core/drawing/portrait/portrait.ts'
-import { answeredTraits } from '@/core/drawing/portrait/traits.ts'
+import type { Piece } from '@/core/drawing/portrait/portrait.ts'
 import type { LifeForm } from '@/core/naming/flora.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Observation } from '@/core/naming/observation.ts'
-import { seedOf } from '../parts/PlantDrawing.tsx'
 import { PortraitView } from '../parts/PortraitView.tsx'
 import { answerWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-
-interface Drawn {
-  id: string
-  form: LifeForm
-  traits: Traits
-  portrait: Portrait
-}
-const drawnOf = new WeakMap<Observation[], Drawn>()
-
-/** The specimen as it is drawn so far, the same while the person is on one plant; drawn once for large and small. */
-function specimenOf(id: string, form: LifeForm, answers: Observation[]): Drawn {
-  const before = drawnOf.get(answers)
-  if (before?.id === id && before.form === form) return before
-  const traits = answeredTraits(answers)
-  const made = { id, form, traits, portrait: portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))) }
-  drawnOf.set(answers, made)
-  return made
-}
+import { specimenOf } from './readyDrawings.ts'
 
 /** The specimen small, beside the question; touched, it brings the large one into sight. */
 export const SpecimenBeside = memo(function SpecimenBeside({
@@ -42,7 +21,7 @@ export const SpecimenBeside = memo(function SpecimenBeside({
       type="button"
       aria-label="The plant so far: go to it and choose a part"
       onClick={() => document.getElementById('specimen')?.scrollIntoView({ block: 'center' })}
-      className="w-28 shrink-0 rounded-xl border border-rule bg-sheet p-1 hover:border-culm"
+      className="float-right mb-2 ml-3 w-28 rounded-xl border border-rule bg-sheet p-1 hover:border-culm"
     >
       <PortraitView portrait={portrait} traits={traits} insets={false} className="w-full" />
     </button>

@@ -42,7 +42,7 @@ export function StateAnswers({
   return (
     <>
       <ul
-        className={`mt-3 grid gap-2 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(5.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}
+        className={`clear-both grid gap-2 pt-3 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(5.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}
       >
         {states.map((state, i) => {
           const drawing = drawState(character.id, state)

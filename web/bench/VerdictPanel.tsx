@@ -4,17 +4,13 @@ import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import type { Plant, Stage } from '@/core/naming/flora.ts'
-import { randomLcg } from 'd3-random'
-import type { Portrait } from '@/core/drawing/portrait/portrait.ts'
-import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
-import { answeredTraits, usualTraits } from '@/core/drawing/portrait/traits.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
-import { seedOf } from '../parts/PlantDrawing.tsx'
 import { PortraitView } from '../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { possiblePortrait, shownCandidates } from './readyDrawings.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
 
@@ -82,27 +78,6 @@ function Why({
       ) : null}
     </ul>
   )
-}
-
-const drawnBefore = new Map<string, Portrait>()
-
-/** Drawn once for each plant and what was seen otherwise than it mostly is: most answers are as the plant mostly is. */
-function possiblePortrait(plant: Plant, stage: Stage, answers: Observation[]): Portrait {
-  const [usual, seen] = [usualTraits(plant, stage), answeredTraits(answers)]
-  const other = Object.entries(seen.states).filter(([c, s]) => usual.states[c] !== undefined && usual.states[c] !== s)
-  const key = [
-    plant.id,
-    stage,
-    ...other.map(([c, s]) => `${c}=${s}`),
-    ...Object.entries(seen.sizes).map(([c, v]) => `${c}=${v}`),
-  ].join(' ')
-  const known = drawnBefore.get(key)
-  if (known) return known
-  const traits = { states: { ...usual.states, ...Object.fromEntries(other) }, sizes: { ...usual.sizes, ...seen.sizes } }
-  const portrait = portraitOf(plant.form, traits, randomLcg(seedOf(plant.id)))
-  if (drawnBefore.size > 300) drawnBefore.clear()
-  drawnBefore.set(key, portrait)
-  return portrait
 }
 
 /** A plant in the states still possible: as it mostly is, but what was seen as it was seen. */
@@ -205,7 +180,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   const groupOf = (plant: string) => groups.find((g) => g.plants.includes(plant) && stage !== g.until)?.id ?? plant
   // Two that no eye can split are one name: the check is against the next name.
   const second = first && result.candidates.find((c) => groupOf(c.plant) !== groupOf(first.plant))
-  const shown = result.candidates.filter((c, i) => i === 0 || (i < 5 && c.probability >= 0.01))
+  const shown = shownCandidates(result.candidates)
   const started = observed.size > 0
   return (
     <div>

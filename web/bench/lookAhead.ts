@@ -1,13 +1,14 @@
-import { useEffect } from 'react'
-import { drawState } from '@/core/drawing/drawState.ts'
+import { startTransition, useEffect, useState } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
-import type { Context, Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
-import { withAnswer } from './benchStore.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { withAnswer, type Sheet } from './benchStore.ts'
 import { KEYS_A_PAGE } from './StateAnswers.tsx'
+import { drawingsFor } from './readyDrawings.ts'
 import { askEngine } from './useIdentification.ts'
 
-const REST_MS = 40
+const REST_MS = 16
 
 const foreseen = new WeakMap<Observation[], Map<string, Observation[]>>()
 
@@ -21,35 +22,50 @@ export function answersWith(answers: Observation[], o: Observation): Observation
   return next
 }
 
-/** While the person looks at the plant, work out what would be asked after each answer, and draw it ready. */
+const noneYet: Character[] = []
+
+/**
+ * While the person looks at the plant, work out what would be asked after each answer, and draw it ready.
+ *
+ * @returns the questions that may follow, and the one in hand: taking it away can wait until there is time too
+ */
 export function useLookAhead(
-  context: Context,
-  answers: Observation[],
+  { id, context, answers }: Sheet,
   character: Character,
   sureness: Sureness,
-  characters: Character[],
   settled: boolean,
-): void {
+): Character[] {
+  const { characters, byId } = useFlora()
+  const [ready, setReady] = useState(noneYet)
   useEffect(() => {
     if (!settled) return
     let current = true
     const rest = () => new Promise((r) => setTimeout(r, REST_MS))
     const run = async () => {
+      const drawings: (() => void)[] = []
+      let questions = [character]
       for (const state of character.states?.slice(0, KEYS_A_PAGE) ?? []) {
         await rest()
         if (!current) return
-        const then = await askEngine(
-          context,
-          answersWith(answers, { character: character.id, states: [state], sureness }),
-        )
-        const asked = characters.find((c) => c.id === then.next[0]?.character)
-        for (const s of asked?.states ?? []) {
-          if (!current) return
-          drawState(asked!.id, s)
+        const foreseen = answersWith(answers, { character: character.id, states: [state], sureness })
+        const then = await askEngine(context, foreseen)
+        if (!current) return
+        const next = then.next.find((n) => !foreseen.some((a) => a.character === n.character))
+        const asked = characters.find((c) => c.id === next?.character)
+        if (asked && !questions.includes(asked)) {
+          questions = [...questions, asked]
+          startTransition(() => setReady(questions))
         }
+        drawings.push(...drawingsFor(id, context.stage ?? 'vegetative', foreseen, then, byId))
+      }
+      for (const draw of drawings) {
+        await rest()
+        if (!current) return
+        draw()
       }
     }
     run().catch(() => undefined)
     return () => void (current = false)
-  }, [context, answers, character, sureness, characters, settled])
+  }, [id, context, answers, character, sureness, characters, byId, settled])
+  return ready
 }

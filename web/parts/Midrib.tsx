@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { Link } from 'react-router'
 
 export interface MidribNode {
@@ -102,7 +103,7 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
 }
 
 /** The stem between the halves: steps done below, the growing point with the one next thing above. */
-export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
+export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: Props) {
   const other = fold === 'left' ? 'right' : 'left'
   return (
     <nav className="leaf-midrib no-print" aria-label="Steps">
@@ -132,4 +133,4 @@ export function Midrib({ nodes, tip, names, fold, onFold }: Props) {
       </div>
     </nav>
   )
-}
+})

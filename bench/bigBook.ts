@@ -42,6 +42,7 @@ function madeFlora(plants: number, characters: number): Flora {
     stages: {},
     lookalikes: [],
     harm: [],
+    control: [],
     sources: [],
     speciesDefault: false,
   })

@@ -15,6 +15,7 @@ import { importRoutes } from './routes/imports.ts'
 import { namingRoutes } from './routes/namings.ts'
 import { photoRoutes } from './routes/photos.ts'
 import { placeRoutes } from './routes/places.ts'
+import { planRoutes } from './routes/plan.ts'
 import { roundFileRoutes } from './routes/roundFiles.ts'
 import { roundRoutes } from './routes/rounds.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
@@ -82,6 +83,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
     .use(bookRoutes(db, book))
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))
+    .use(planRoutes(db, book))
     .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))

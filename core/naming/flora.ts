@@ -64,6 +64,58 @@ export interface HarmNote {
   note: string
 }
 
+/** What stock may meet a plant as. */
+export const feedForms = ['standing', 'wilted', 'hay', 'silage'] as const
+export type FeedForm = (typeof feedForms)[number]
+
+/** What is reported of a form: its harm stays, is lessened, or nobody is known to have said. None of them means harmless. */
+export const formWords = ['harmful', 'lessened', 'unknown'] as const
+export type FormWord = (typeof formWords)[number]
+
+/** A dose that harmed, as somebody reported it: never a threshold below which nothing happens. */
+export interface ReportedDose {
+  animal: string
+  /** Part and state of the plant: "fresh plant", "dry leaf". */
+  of: string
+  /** Percent of body weight, low and high of what was reported. */
+  percent: [number, number]
+  source: string
+}
+
+/** How a plant harms: what of it, as what, what shows and what is done first. */
+export interface Exposure {
+  parts: string
+  forms: Record<FeedForm, FormWord>
+  signs: string
+  onset: string
+  first: string
+  /** What tells, where looking does not. */
+  test?: string
+  doses: ReportedDose[]
+  sources: string[]
+}
+
+export const schools = ['hands', 'herbicide'] as const
+/** With herbicide or without: both are offered, in the client's preference. */
+export type School = (typeof schools)[number]
+
+/** What can be done about an unwanted plant at a stage. */
+export interface ControlAct {
+  stage: Stage
+  school: School
+  do: string
+  /** Height in cm up to which it is said to work. */
+  upToCm?: number
+  tools?: string
+  wear?: string
+  /** What becomes of what was cut or dug. */
+  waste?: string
+  /** Days until somebody looks again. */
+  backDays?: number
+  /** At this stage it no longer works. */
+  tooLate: boolean
+}
+
 /** Percent of dry matter, each a low and a high. */
 export interface FeedRange {
   cp: [number, number]
@@ -93,6 +145,8 @@ export interface Plant {
   feed?: { leafy: FeedRange; stemmy: FeedRange }
   worth?: string
   harm: HarmNote[]
+  exposure?: Exposure
+  control: ControlAct[]
   sources: string[]
   /** The plant an import links to when only the species is known. */
   speciesDefault: boolean

@@ -24,11 +24,22 @@ export interface DemoEvent extends Pick<PaddockEvent, 'kind' | 'note' | 'detail'
   daysAgo: number
 }
 
+/** What is to be done, so many days after today. */
+export interface DemoTask {
+  plant: string | null
+  text: string
+  owner: string
+  dueInDays: number
+  backInDays: number | null
+  lookFor: string
+}
+
 export interface DemoPlace {
   holding: Holding
   paddock: Paddock
   round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
   history: DemoEvent[]
+  plan: DemoTask[]
   /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
   sward: [taxon: Taxon, share: number][]
   /** How unlike the stops are: higher is more even. */
@@ -45,7 +56,7 @@ function place(
     parts?: (Omit<PaddockPart, 'polygon'> & { corners: [number, number][] })[]
     note?: string
   },
-  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history'> & { history?: DemoEvent[] },
+  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history' | 'plan'> & Partial<Pick<DemoPlace, 'history' | 'plan'>>,
 ): DemoPlace {
   const holdingId = fixedId(`holding/${holding.name}`)
   return {
@@ -62,6 +73,7 @@ function place(
       note: paddock.note ?? '',
     },
     history: [],
+    plan: [],
     ...rest,
   }
 }
@@ -170,6 +182,24 @@ export const demoWorld: DemoPlace[] = [
         pointsPerStop: 20,
         daysFromToday: -12,
       },
+      plan: [
+        {
+          plant: 'tansy-ragwort',
+          text: 'Tansy ragwort: cut the taproot a hand below the crown and lift the plant with its side roots; carry out every piece',
+          owner: 'Joss Tallentyre',
+          dueInDays: 3,
+          backInDays: 45,
+          lookFor: 'Regrowth and seedlings of tansy ragwort where it stood',
+        },
+        {
+          plant: null,
+          text: 'Name unknown A before horses are turned in',
+          owner: '',
+          dueInDays: 5,
+          backInDays: null,
+          lookFor: '',
+        },
+      ],
       sward: [
         ['perennial-ryegrass', 0.24],
         ['velvetgrass', 0.2],
@@ -249,6 +279,16 @@ export const demoWorld: DemoPlace[] = [
         pointsPerStop: 25,
         daysFromToday: -6,
       },
+      plan: [
+        {
+          plant: 'annual-bluegrass',
+          text: 'Annual bluegrass: open the goal mouths with a fork, overseed with perennial ryegrass',
+          owner: 'The Green Keepers of Tarrow',
+          dueInDays: 12,
+          backInDays: 54,
+          lookFor: 'Bare ground under 5 % in the goal mouths',
+        },
+      ],
       sward: [
         ['perennial-ryegrass', 0.47],
         ['kentucky-bluegrass', 0.16],

@@ -9,6 +9,7 @@ import type { Hit } from '@/core/survey/tally.ts'
 import { letterOf } from '@/core/survey/taxon.ts'
 import type { Db } from '../db/db.ts'
 import { addHolding, addPaddock, putEvent } from '../db/places.ts'
+import { putPlanItem } from '../db/plan.ts'
 import { addRound, putUnknown } from '../db/rounds.ts'
 import { demoWorld, type DemoPlace } from './demoWorld.ts'
 import { fixedId } from './fixedId.ts'
@@ -55,6 +56,18 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
       id: fixedId(`${place.paddock.id}/event/${i}`),
       paddockId: place.paddock.id,
       onDate: formatISO(addDays(today, -daysAgo), { representation: 'date' }),
+    })
+  const dayAfter = (days: number) => formatISO(addDays(today, days), { representation: 'date' })
+  for (const [i, { dueInDays, backInDays, ...task }] of place.plan.entries())
+    await putPlanItem(db, {
+      ...task,
+      id: fixedId(`${place.paddock.id}/plan/${i}`),
+      paddockId: place.paddock.id,
+      roundId,
+      dueOn: dayAfter(dueInDays),
+      backOn: backInDays === null ? null : dayAfter(backInDays),
+      doneOn: null,
+      outcome: '',
     })
   for (const [taxon] of place.sward) {
     const letter = letterOf(taxon)

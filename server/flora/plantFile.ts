@@ -16,7 +16,19 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { lifeForms, roles, type LifeForm, type Role } from '@/core/naming/flora.ts'
+import {
+  formWords,
+  lifeForms,
+  roles,
+  schools,
+  stages,
+  type FeedForm,
+  type FormWord,
+  type LifeForm,
+  type Role,
+  type School,
+  type Stage,
+} from '@/core/naming/flora.ts'
 
 const ID = /^[a-z][a-z0-9-]*$/
 
@@ -41,6 +53,48 @@ class HarmFile {
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) who!: string[]
   @IsString() kind!: string
   @IsString() @IsNotEmpty() note!: string
+}
+
+class FormsFile implements Record<FeedForm, FormWord> {
+  @IsIn(formWords) standing!: FormWord
+  @IsIn(formWords) wilted!: FormWord
+  @IsIn(formWords) hay!: FormWord
+  @IsIn(formWords) silage!: FormWord
+}
+
+class DoseFile {
+  @IsString() @IsNotEmpty() animal!: string
+  @IsString() @IsNotEmpty() of!: string
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @Min(0.0001, { each: true })
+  @Max(500, { each: true })
+  percent!: [number, number]
+  @IsString() @IsNotEmpty() source!: string
+}
+
+class ExposureFile {
+  @IsString() @IsNotEmpty() parts!: string
+  @IsObject() @ValidateNested() @Type(() => FormsFile) forms!: FormsFile
+  @IsString() @IsNotEmpty() signs!: string
+  @IsString() @IsNotEmpty() onset!: string
+  @IsString() @IsNotEmpty() first!: string
+  @IsOptional() @IsString() test?: string
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => DoseFile) doses?: DoseFile[]
+  @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
+}
+
+class ControlFile {
+  @IsIn(stages) stage!: Stage
+  @IsIn(schools) school!: School
+  @IsString() @IsNotEmpty() do!: string
+  @IsOptional() @Min(1) @Max(500) up_to_cm?: number
+  @IsOptional() @IsString() tools?: string
+  @IsOptional() @IsString() wear?: string
+  @IsOptional() @IsString() waste?: string
+  @IsOptional() @IsInt() @Min(1) @Max(1000) back_days?: number
+  @IsOptional() @IsBoolean() too_late?: boolean
 }
 
 /** One plant, as its YAML file writes it. Cells of characters are checked apart, against the vocabulary. */
@@ -76,6 +130,8 @@ export class PlantFile {
   @IsOptional() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
   @IsOptional() @IsString() worth?: string
   @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => HarmFile) harm?: HarmFile[]
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ExposureFile) exposure?: ExposureFile
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => ControlFile) control?: ControlFile[]
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
   @IsOptional() @IsBoolean() species_default?: boolean
 }

@@ -43,6 +43,18 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     ...(file.feed ? { feed: file.feed } : {}),
     ...(file.worth ? { worth: file.worth } : {}),
     harm: file.harm ?? [],
+    ...(file.exposure ? { exposure: { ...file.exposure, doses: file.exposure.doses ?? [] } } : {}),
+    control: (file.control ?? []).map((c) => ({
+      stage: c.stage,
+      school: c.school,
+      do: c.do,
+      ...(c.up_to_cm ? { upToCm: c.up_to_cm } : {}),
+      ...(c.tools ? { tools: c.tools } : {}),
+      ...(c.wear ? { wear: c.wear } : {}),
+      ...(c.waste ? { waste: c.waste } : {}),
+      ...(c.back_days ? { backDays: c.back_days } : {}),
+      tooLate: c.too_late ?? false,
+    })),
     sources: file.sources,
     speciesDefault: file.species_default ?? false,
   }

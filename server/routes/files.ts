@@ -1,7 +1,10 @@
 import { isUUID } from 'class-validator'
 import { randomLcg } from 'd3-random'
 import { Router } from 'express'
+import JSZip from 'jszip'
 import Papa from 'papaparse'
+import { darwinCore } from '@/core/formats/darwinCore.ts'
+import { roundGpx } from '@/core/formats/roundGpx.ts'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
 import { compositionRows, hitRows, stopRows } from '@/core/formats/roundRows.ts'
 import { weighUp } from '@/core/survey/weighUp.ts'
@@ -21,6 +24,16 @@ export function fileRoutes(db: Db, book: Book): Router {
     const { name } = req.params
     const plants = new Map(book.flora.plants.map((p) => [p.id, p]))
     const send = (type: string, text: string) => void res.attachment(name).type(type).send(text)
+    if (name === 'stops.gpx') return send('application/gpx+xml', roundGpx(round))
+    if (name === 'darwin-core.zip') {
+      const archive = darwinCore(round, plants)
+      const zip = new JSZip()
+        .file('meta.xml', archive.meta)
+        .file('occurrence.csv', toCsv(archive.occurrences))
+        .file('measurementorfact.csv', toCsv(archive.facts))
+      const bytes = await zip.generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' })
+      return void res.attachment(name).type('application/zip').send(bytes)
+    }
     if (name === 'stops.geojson') return send('application/geo+json', JSON.stringify(roundGeoJson(round, plants)))
     if (name === 'hits.csv') return send('text/csv', toCsv(hitRows(round, plants)))
     if (name === 'stops.csv') return send('text/csv', toCsv(stopRows(round)))

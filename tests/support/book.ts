@@ -62,6 +62,7 @@ export function madePlant(id: string, characters: Record<string, Cell>, rest: Pa
     stages: {},
     lookalikes: [],
     harm: [],
+    control: [],
     sources: [],
     speciesDefault: false,
     ...rest,

@@ -1,6 +1,7 @@
 import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 
@@ -55,6 +56,7 @@ export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }
 export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
+export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

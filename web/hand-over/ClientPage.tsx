@@ -1,15 +1,15 @@
-import { standingCautions } from '@/core/harm/standingCautions.ts'
 import { inSentence } from '@/core/naming/verdict.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition, Share } from '@/core/survey/composition.ts'
 import { groupNames, taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
-import { RouteMap } from '../parts/RouteMap.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange, countedWords } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { PageTwo } from './PageTwo.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -22,8 +22,8 @@ function opening(made: Composition, byId: ReturnType<typeof useFlora.getState>['
   return `Mostly ${said.join(', ')}.`
 }
 
-/** One page a client keeps: plain sentences first, each figure with its interval. */
-export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp }) {
+/** Two pages a client keeps: plain sentences first, each figure with its interval. */
+export function ClientPage({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
   const byId = useFlora((s) => s.byId)
   const { composition: made, harm, feed } = weighed
   const leafy = feed.leafy
@@ -79,6 +79,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
                 <b>Found: {inSentence(plant.commonName)}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
                 {withInterval(f.share)}, at {f.stopsWith} of {made.stops} stops.{' '}
                 {f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' ')}
+                {plant.exposure ? ` Signs: ${inSentence(plant.exposure.signs)}. First: ${plant.exposure.first}` : ''}
               </p>
             </div>
           )
@@ -103,22 +104,7 @@ export function ClientPage({ round, weighed }: { round: Round; weighed: WeighUp 
           </p>
         </section>
       ) : null}
-      <div className="mt-4 flex break-inside-avoid items-start gap-5">
-        {round.route ? (
-          <RouteMap
-            boundary={round.paddock.boundary}
-            line={round.route.line}
-            stops={round.stops}
-            label={`Map of ${round.paddock.name} with the stops`}
-            className="w-36 shrink-0"
-          />
-        ) : null}
-        <ul className="list-disc pl-5 text-sm leading-snug">
-          {standingCautions.map((c) => (
-            <li key={c}>{c}</li>
-          ))}
-        </ul>
-      </div>
+      <PageTwo round={round} weighed={weighed} plan={plan} />
     </article>
   )
 }

@@ -1,26 +1,32 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { Leaf } from '../parts/Leaf.tsx'
+import { readPlan } from '../plan/usePlanLines.ts'
 import { weighedRound } from '../weigh-up/WeighUpRoute.tsx'
 import { ClientPage } from './ClientPage.tsx'
 
-export const loader = ({ params }: LoaderFunctionArgs) => weighedRound(params.id!)
+export async function loader({ params }: LoaderFunctionArgs) {
+  const [read, plan] = await Promise.all([weighedRound(params.id!), readPlan().catch(() => [])])
+  return { ...read, plan: plan.filter((p) => p.paddockId === read.round.paddockId) }
+}
 
 const files = [
   { name: 'composition.csv', says: 'Shares with intervals, for a spreadsheet' },
   { name: 'hits.csv', says: 'Every hit in the order of the walk' },
   { name: 'stops.csv', says: 'Every stop: where, counted or skipped, what was measured' },
+  { name: 'stops.gpx', says: 'Stops and route, for a hand-held receiver' },
+  { name: 'darwin-core.zip', says: 'Finds as a Darwin Core archive, for a biological records centre' },
   { name: 'stops.geojson', says: 'Boundary, route and stops, for a map' },
 ]
 
-/** What the client keeps: the page on the right, what can be taken along on the left. */
+/** What the client keeps: the pages on the right, what can be taken along on the left. */
 export function Component() {
-  const { round, weighed } = useLoaderData<typeof loader>()
+  const { round, weighed, plan } = useLoaderData<typeof loader>()
   return (
     <Leaf
-      names={{ left: 'Take along', right: 'The page' }}
+      names={{ left: 'Take along', right: 'The pages' }}
       tip={
         weighed
-          ? { label: 'Print the page', detail: 'A4 or Letter', onPress: () => window.print() }
+          ? { label: 'Print the pages', detail: 'A4 or Letter', onPress: () => window.print() }
           : { label: 'Count the first stop', to: `/rounds/${round.id}` }
       }
       nodes={[
@@ -38,7 +44,7 @@ export function Component() {
           </p>
           <h1 className="text-[1.65rem]">Hand over</h1>
           <p className="mt-2 max-w-prose">
-            The page is for the client. The files are for those who work on with the figures; they open in any
+            The two pages are for the client. The files are for those who work on with the figures; they open in any
             spreadsheet or map program.
           </p>
           <ul className="mt-4 max-w-xl">
@@ -61,14 +67,14 @@ export function Component() {
               onClick={() => window.print()}
               className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
-              Print the page
+              Print the pages
             </button>
           ) : null}
         </div>
       }
       right={
         weighed ? (
-          <ClientPage round={round} weighed={weighed} />
+          <ClientPage round={round} weighed={weighed} plan={plan} />
         ) : (
           <p>Nothing is counted yet, so there is nothing to hand over.</p>
         )

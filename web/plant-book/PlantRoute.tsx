@@ -3,6 +3,7 @@ import { standingCautions } from '@/core/harm/standingCautions.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import { send } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
+import { ExposureView } from '../parts/ExposureView.tsx'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { stateWords } from '../parts/words.ts'
 import { Lookalikes } from './Lookalikes.tsx'
@@ -25,13 +26,36 @@ function Harm({ plant }: { plant: Plant }) {
           {h.note}
         </p>
       ))}
-      <h3 className="mt-2 font-semibold">What to do</h3>
-      <p>
-        {plant.role === 'toxic'
-          ? 'Keep stock away until it is known how much there is and who could eat it; take a plant with its root for a second opinion. Removal and sprays follow the product label and local rules.'
-          : 'See how much of it there is before it is grazed or cut.'}
-      </p>
+      <ExposureView plant={plant} />
       <p className="mt-2 text-sm">{standingCautions[0]}</p>
+    </section>
+  )
+}
+
+/** What can be done about it, stage by stage, without herbicide and with. */
+function Control({ plant }: { plant: Plant }) {
+  if (plant.control.length === 0) return null
+  return (
+    <section className="mt-5">
+      <h2 className="text-xl">What to do</h2>
+      {(['hands', 'herbicide'] as const).map((school) => (
+        <section key={school} className="mt-1">
+          <h3 className="font-semibold">{school === 'hands' ? 'Without herbicide' : 'With herbicide'}</h3>
+          <ul>
+            {plant.control
+              .filter((c) => c.school === school)
+              .map((c) => (
+                <li key={c.stage} className="border-b border-rule/60 py-1.5">
+                  <b className="mr-2 first-letter:uppercase">{c.stage}</b>
+                  {c.do}.{c.upToCm ? ` Said to work up to ${c.upToCm} cm.` : ''}
+                  {c.wear ? ` Wear: ${c.wear}.` : ''}
+                  {c.waste ? ` Afterwards: ${c.waste}.` : ''}
+                </li>
+              ))}
+          </ul>
+        </section>
+      ))}
+      <p className="mt-1 text-sm text-ink-soft">Common practice, no source. {standingCautions[3]}</p>
     </section>
   )
 }
@@ -65,6 +89,7 @@ export function Component() {
       right={
         <>
           <Harm plant={plant} />
+          <Control plant={plant} />
           <Lookalikes plant={plant} />
           <WhenWhere plant={plant} />
           {plant.worth ? (

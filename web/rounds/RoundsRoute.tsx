@@ -4,6 +4,9 @@ import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { readPlaces } from '../places/readPlaces.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import { DueList } from '../plan/DueList.tsx'
+import { readPlan } from '../plan/usePlanLines.ts'
 import { OpenData } from './OpenData.tsx'
 import { Places } from './Places.tsx'
 import { readRounds } from './readRound.ts'
@@ -12,13 +15,15 @@ import { RoundList } from './RoundList.tsx'
 
 interface Loaded {
   rounds: RoundSummary[]
+  plan: PlanLine[]
   holdings: Holding[]
   paddocks: Paddock[]
 }
 
 export async function loader(): Promise<Loaded> {
-  const [rounds, places] = await Promise.all([readRounds(), readPlaces()])
-  return { rounds, ...places }
+  // Without a signal the plan may not be on the device; the rounds come up all the same.
+  const [rounds, places, plan] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => [])])
+  return { rounds, plan, ...places }
 }
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
@@ -34,7 +39,7 @@ function tipOf(next: RoundSummary | undefined): MidribTip {
 
 /** The first screen: rounds planned and walked, and the one to walk next. */
 export function Component() {
-  const { rounds, holdings, paddocks } = useLoaderData<typeof loader>()
+  const { rounds, plan, holdings, paddocks } = useLoaderData<typeof loader>()
   const open = rounds.filter((r) => !isDone(r)).sort((a, b) => (a.plannedOn < b.plannedOn ? -1 : 1))
   const done = rounds.filter(isDone)
   const [chosen, setChosen] = useState<string>()
@@ -45,6 +50,7 @@ export function Component() {
       left={
         <>
           <h1 className="text-[1.65rem]">Rounds</h1>
+          <DueList first={plan} />
           <RoundList title="To walk" rounds={open} shown={shown?.id} onChoose={setChosen} />
           <RoundList title="Counted" rounds={done} shown={shown?.id} onChoose={setChosen} />
           <Places holdings={holdings} paddocks={paddocks} />

@@ -1,19 +1,28 @@
 import { Link } from 'react-router'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
-import type { HarmFindings } from '@/core/harm/harmFindings.ts'
+import { dosesHere, keptAnimals } from '@/core/harm/exposures.ts'
 import { inSentence } from '@/core/naming/verdict.ts'
+import type { Round } from '@/core/records/round.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { Doses, ExposureView } from '../parts/ExposureView.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { HarmMatrix } from './HarmMatrix.tsx'
+import { useGrazing } from './useGrazing.ts'
 
 interface Props {
-  harm: HarmFindings
-  stops: number
-  points: number
+  round: Round
+  weighed: WeighUp
 }
 
 /** What was found that can harm, what may be there unseen, and what cannot be told by looking. */
-export function HarmPanel({ harm, stops, points }: Props) {
+export function HarmPanel({ round, weighed }: Props) {
   const byId = useFlora((s) => s.byId)
+  const { harm, composition: made } = weighed
+  const { stops, total: points } = made
+  const { animal, said, mass } = useGrazing(round, made)
+  const animals = said ? [animal.kind] : [...keptAnimals]
+  const carrying = [...harm.found, ...harm.cautions].flatMap((f) => byId.get(f.plant) ?? [])
   const name = (id: string) => byId.get(id)?.commonName ?? id
   const bound = (
     <>
@@ -48,6 +57,11 @@ export function HarmPanel({ harm, stops, points }: Props) {
               {n.who.join(', ')}: {n.kind}. {n.note}
             </p>
           ))}
+          <ExposureView plant={byId.get(f.plant)!} />
+          <Doses
+            animal={animal.name}
+            doses={dosesHere(byId.get(f.plant)!, animal.kind, animal.bodyKg, f.share.interval, [mass.low, mass.high])}
+          />
         </div>
       ))}
       <p className="mt-2">
@@ -72,6 +86,14 @@ export function HarmPanel({ harm, stops, points }: Props) {
               </li>
             ))}
           </ul>
+        </details>
+      ) : null}
+      {carrying.length > 0 ? (
+        <details className="mt-2">
+          <summary className="min-h-11 py-2 font-semibold">
+            By animal, standing, wilted, as hay or silage{said ? '' : ' (say below what is kept, to see only that)'}
+          </summary>
+          <HarmMatrix plants={carrying} animals={animals} />
         </details>
       ) : null}
       <p className="mt-3 text-sm">

@@ -1,53 +1,13 @@
-import { randomLcg } from 'd3-random'
-import { useEffect, useMemo, useState } from 'react'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
-import { animalUnitMonths, aums, grazingDays, nitrogenFixedKgPerHa } from '@/core/feed/grazingDays.ts'
+import { animalUnitMonths, nitrogenFixedKgPerHa } from '@/core/feed/grazingDays.ts'
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
-import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import type { MixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { animalClass, animalClasses } from '@/core/feed/needs.ts'
 import type { Round } from '@/core/records/round.ts'
-import { READING } from '@/core/survey/methods.ts'
-import { areaHa } from '@/core/survey/route.ts'
-import { massFromClips, massFromReadings } from '@/core/survey/standingMass.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
-import { readRound, readRounds } from '../rounds/readRound.ts'
-import { firstHerd, useHerds, type HerdPlan } from './herdStore.ts'
-
-/** A stated guess is taken to lie within a third of the truth 95 times in 100 (common practice, no source). */
-const GUESS_SPREAD = 0.33
-
-interface Measured {
-  title: string
-  mass: Estimate
-}
-
-/** The latest measured dry mass of the paddock. */
-function useMeasuredMass(paddockId: string): Measured | undefined {
-  const [found, setFound] = useState<Measured>()
-  useEffect(() => {
-    let current = true
-    const look = async () => {
-      const rounds = (await readRounds()).filter(
-        (r) => r.paddockId === paddockId && (READING[r.method] || r.method === 'clips') && r.stopsDone > 0,
-      )
-      for (const { id, title, method } of rounds) {
-        const round = await readRound(id)
-        const mass = method === 'clips' ? massFromClips(round) : massFromReadings(round)
-        if ('problem' in mass || mass.of !== 'dry matter') continue
-        if (current)
-          setFound({
-            title,
-            mass: { middle: mass.kgPerHa, low: Math.max(0, mass.interval[0]), high: mass.interval[1] },
-          })
-        return
-      }
-    }
-    look().catch(() => undefined)
-    return () => void (current = false)
-  }, [paddockId])
-  return found
-}
+import type { HerdPlan } from './herdStore.ts'
+import { useGrazing } from './useGrazing.ts'
 
 function NumberInput({
   label,
@@ -112,31 +72,7 @@ function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
 
 /** How long a herd can stay, and whether the sward gives what it needs. */
 export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: MixtureFeed | undefined }) {
-  const kept = useHerds((s) => s.plans[round.paddockId])
-  const set = useHerds((s) => s.set)
-  const plan = kept ?? firstHerd
-  const change = (patch: Partial<HerdPlan>) => set(round.paddockId, patch)
-  const measured = useMeasuredMass(round.paddockId)
-  const animal = animalClass(plan.animal) ?? animalClasses[0]!
-  const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
-  const legume = made.byGroup.find((g) => g.group === 'legume')?.estimate ?? 0
-  const grazing = useMemo(() => {
-    if (hectares === undefined) return undefined
-    const guess = plan.guessKgPerHa
-    const mass = measured?.mass ?? { middle: guess, low: guess * (1 - GUESS_SPREAD), high: guess * (1 + GUESS_SPREAD) }
-    const how = {
-      massKgPerHa: mass,
-      areaHa: hectares,
-      residualKgPerHa: plan.residualKgPerHa,
-      useShare: plan.usePct / 100,
-      refusedShare: plan.refusedPct / 100,
-    }
-    return {
-      days: grazingDays({ ...how, herd: [{ animal, count: plan.count }] }, randomLcg(1)),
-      aum: (['srm', 'older'] as const).map((c) => aums(how, mass.middle, c)),
-      mass,
-    }
-  }, [hectares, measured, plan, animal])
+  const { plan, change, animal, measured, hectares, grazing, legume } = useGrazing(round, made)
   const nitrogen = nitrogenFixedKgPerHa(legume, 8000)
   return (
     <section className="mt-6" aria-labelledby="herd">

@@ -13,6 +13,7 @@ import { FrequencyPanel } from '../rounds/so-far/FrequencyPanel.tsx'
 import { MassPanel } from '../rounds/so-far/MassPanel.tsx'
 import { SearchPanel } from '../rounds/so-far/SearchPanel.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { ActPanel } from './ActPanel.tsx'
 import { FeedPanel } from './FeedPanel.tsx'
 import { HerdPanel } from './HerdPanel.tsx'
 import { SaysPanel } from './SaysPanel.tsx'
@@ -208,7 +209,8 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <>
             <Shares round={round} weighed={weighed} />
-            <HarmPanel harm={weighed.harm} stops={weighed.composition.stops} points={weighed.composition.total} />
+            <HarmPanel round={round} weighed={weighed} />
+            <ActPanel round={round} weighed={weighed} />
             <SaysPanel round={round} />
             <FeedPanel feed={weighed.feed} />
             <SeasonPanel made={weighed.composition} region={round.paddock.region} />

@@ -1,0 +1,50 @@
+import { isUUID } from 'class-validator'
+import { Router } from 'express'
+import { planCalendar } from '@/core/formats/planCalendar.ts'
+import type { Db } from '../db/db.ts'
+import { getPaddock } from '../db/places.ts'
+import { dropPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
+import { getRound } from '../db/rounds.ts'
+import type { Book } from '../flora/book.ts'
+import { badRequest } from '../http/httpError.ts'
+import { knownPlant } from '../http/knownTaxon.ts'
+import { parseBody } from '../http/parseBody.ts'
+import { PlanItemInput } from './planInput.ts'
+
+/** What is to be done, by whom and when, and its calendar. */
+export function planRoutes(db: Db, book: Book): Router {
+  return Router()
+    .get('/plan-items', async (req, res) => {
+      const { paddock } = req.query
+      if (paddock !== undefined && !isUUID(paddock)) throw badRequest('A paddock is asked for by its UUID.', 'paddock')
+      res.json(await listPlan(db, paddock as string | undefined))
+    })
+    .put('/plan-items/:id', async (req, res) => {
+      if (!isUUID(req.params.id)) throw badRequest('A thing to do needs a UUID.', 'id')
+      const input = parseBody(PlanItemInput, req.body)
+      if (!(await getPaddock(db, input.paddockId))) throw badRequest('There is no such paddock.', 'paddockId')
+      if (input.roundId && !(await getRound(db, input.roundId))) throw badRequest('There is no such round.', 'roundId')
+      if (input.backOn && input.backOn < input.dueOn)
+        throw badRequest('The day to look again lies before the day it is due.', 'backOn')
+      const plant = input.plant ? knownPlant(input.plant, book.flora, 'plant') : null
+      await putPlanItem(db, {
+        ...input,
+        id: req.params.id,
+        plant,
+        roundId: input.roundId ?? null,
+        backOn: input.backOn ?? null,
+        doneOn: input.doneOn ?? null,
+      })
+      res.json({ id: req.params.id })
+    })
+    .delete('/plan-items/:id', async (req, res) => {
+      if (isUUID(req.params.id)) await dropPlanItem(db, req.params.id)
+      res.json({ id: req.params.id })
+    })
+    .get('/plan.ics', async (_req, res) => {
+      res
+        .attachment('plan.ics')
+        .type('text/calendar')
+        .send(planCalendar(await listPlan(db)))
+    })
+}

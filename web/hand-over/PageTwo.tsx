@@ -1,0 +1,130 @@
+import { animalUnitMonths } from '@/core/feed/grazingDays.ts'
+import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
+import { standingCautions } from '@/core/harm/standingCautions.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import type { Round } from '@/core/records/round.ts'
+import { swardSays } from '@/core/survey/swardSays.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { RouteMap } from '../parts/RouteMap.tsx'
+import { percent, percentRange } from '../parts/words.ts'
+import { dayWords } from '../rounds/RoundList.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+import { useGrazing } from '../weigh-up/useGrazing.ts'
+
+const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+
+function Says({ round }: { round: Round }) {
+  const { plants, byId } = useFlora()
+  const list = swardSays(round, plants)
+  return (
+    <section className="break-inside-avoid">
+      <h3 className="text-lg">What the sward says</h3>
+      {list.length === 0 ? (
+        <p>No plant or group passes the marks at which the ground or its use is suspected.</p>
+      ) : (
+        <ul className="list-disc pl-5">
+          {list.map((s) => (
+            <li key={s.id}>
+              <b>{s.title}</b> ({s.strength}):{' '}
+              {s.of.map((t) => taxonName(t, byId)).join(', ') || 'none of the sown plants'} {percent(s.share.estimate)}
+              {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}. Against it would speak: {s.against}
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+/** How long the feed lasts: only where somebody said what is kept, or measured what stands. */
+function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
+  const { plan, said, animal, measured, hectares, grazing } = useGrazing(round, weighed.composition)
+  if (round.paddock.outlook === 'turf') return null
+  if (!grazing || (!said && !measured))
+    return (
+      <section className="mt-3 break-inside-avoid">
+        <h3 className="text-lg">How long, for how many</h3>
+        <p>Not worked out: neither the stock nor the standing mass was given.</p>
+      </section>
+    )
+  const needs = weighed.feed.leafy ? meetsNeeds(weighed.feed.leafy, animal) : []
+  return (
+    <section className="mt-3 break-inside-avoid">
+      <h3 className="text-lg">How long, for how many</h3>
+      <p>
+        {plan.count} of "{animal.name}" on {hectares!.toFixed(2)} ha: about {days(grazing.days.middle)} days (
+        {days(grazing.days.low)} to {days(grazing.days.high)}), leaving {plan.residualKgPerHa} kg a hectare. Standing:{' '}
+        {Math.round(grazing.mass.middle / 10) * 10} kg a hectare ({Math.round(grazing.mass.low / 10) * 10} to{' '}
+        {Math.round(grazing.mass.high / 10) * 10}), {measured ? 'measured' : 'a guess'}. {grazing.aum[0]!.toFixed(1)}{' '}
+        animal unit months at {animalUnitMonths.srm.says}, from the middle of that range.
+      </p>
+      {needs.map((m) => (
+        <p key={m.what}>
+          {m.what === 'energy' ? 'Energy' : 'Protein'}: needs {m.needPct} %, leafy sward {m.hasPct.middle.toFixed(0)} %
+          ({m.hasPct.low.toFixed(0)} to {m.hasPct.high.toFixed(0)})
+          {m.shortPct > 0 ? ', short in the middle of the range' : ''}.
+        </p>
+      ))}
+    </section>
+  )
+}
+
+function Plan({ plan }: { plan: PlanLine[] }) {
+  const open = plan.filter((p) => p.doneOn === null)
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">What to do</h3>
+      {open.length === 0 ? <p>Nothing is planned yet.</p> : null}
+      <table className="w-full text-left">
+        {open.length > 0 ? (
+          <thead>
+            <tr className="border-b border-ink">
+              <th scope="col">What</th>
+              <th scope="col">Who</th>
+              <th scope="col">By</th>
+              <th scope="col">Look again</th>
+            </tr>
+          </thead>
+        ) : null}
+        <tbody>
+          {open.map((p) => (
+            <tr key={p.id} className="break-inside-avoid border-b border-rule align-top">
+              <td className="py-1 pr-3">{p.text}.</td>
+              <td className="py-1 pr-3">{p.owner || '…………'}</td>
+              <td className="py-1 pr-3 whitespace-nowrap">{dayWords(p.dueOn)}</td>
+              <td className="py-1 whitespace-nowrap">{p.backOn ? dayWords(p.backOn) : ''}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+/** The second page: what the ground says, how long the feed lasts, what to do and when, where it was counted. */
+export function PageTwo({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
+  return (
+    <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
+      <Says round={round} />
+      <Lasts round={round} weighed={weighed} />
+      <Plan plan={plan} />
+      <div className="mt-4 flex break-inside-avoid items-start gap-5">
+        {round.route ? (
+          <RouteMap
+            boundary={round.paddock.boundary}
+            line={round.route.line}
+            stops={round.stops}
+            label={`Map of ${round.paddock.name} with the stops`}
+            className="w-44 shrink-0"
+          />
+        ) : null}
+        <ul className="list-disc pl-5 text-sm leading-snug">
+          {standingCautions.map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,64 @@
+import type { DoseHere } from '@/core/harm/exposures.ts'
+import { feedForms, type FormWord, type Plant } from '@/core/naming/flora.ts'
+
+const formSays: Record<FormWord, string> = {
+  harmful: 'harmful',
+  lessened: 'less so, not harmless',
+  unknown: 'not known',
+}
+
+const kg = (n: number) => (n < 1 ? `${Math.round(n * 1000)} g` : `${n.toFixed(n < 10 ? 1 : 0)} kg`)
+const area = (n: number) =>
+  !Number.isFinite(n)
+    ? 'any area'
+    : n < 10
+      ? `${n.toFixed(1)} m²`
+      : n < 10_000
+        ? `${Math.round(n)} m²`
+        : `${(n / 10_000).toFixed(1)} ha`
+
+/** Reported doses beside what stands here, in plain words. */
+export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) {
+  if (doses.length === 0) return null
+  return (
+    <>
+      {doses.map(({ dose, bodyKg, kg: [low, high], squareMetres }) => (
+        <p key={dose.animal + dose.of} className="mt-1">
+          <b>Reported to have harmed:</b> one animal of {bodyKg} kg ({animal}) that ate {kg(low)} to {kg(high)} of{' '}
+          {dose.of}, {dose.percent[0]} to {dose.percent[1]} % of its weight ({dose.source}).
+          {squareMetres
+            ? ` As the sward stands that much grows on ${area(squareMetres[0])} to ${area(squareMetres[1])}.`
+            : ''}{' '}
+          Less has never been shown to be harmless.
+        </p>
+      ))}
+    </>
+  )
+}
+
+/** How a plant harms: what of it, as what, what shows, what is done first. */
+export function ExposureView({ plant }: { plant: Plant }) {
+  const e = plant.exposure
+  if (!e) return null
+  const rows: [string, string][] = [
+    ['Parts', e.parts],
+    ['As', feedForms.map((f) => `${f}: ${formSays[e.forms[f]]}`).join('; ')],
+    ['Signs', e.signs],
+    ['How soon', e.onset],
+    ['First', e.first],
+    ...(e.test ? [['What tells', e.test] as [string, string]] : []),
+  ]
+  return (
+    <>
+      <dl className="mt-1 grid grid-cols-[6.5rem_1fr] gap-x-3 gap-y-0.5">
+        {rows.map(([what, says]) => (
+          <div key={what} className="col-span-2 grid grid-cols-subgrid">
+            <dt className="font-semibold">{what}</dt>
+            <dd>{/[.!?]$/.test(says) ? says : `${says}.`}</dd>
+          </div>
+        ))}
+      </dl>
+      <p className="mt-0.5 text-sm">Sources: {e.sources.join('; ')}.</p>
+    </>
+  )
+}

@@ -1,0 +1,141 @@
+import { format } from 'date-fns/format'
+import { useState } from 'react'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { dayWords } from '../rounds/RoundList.tsx'
+
+interface Props {
+  lines: PlanLine[]
+  /** Say where, too: in a list over all paddocks. */
+  where?: boolean
+  onPut: (line: PlanLine) => void
+  onDrop?: (line: PlanLine) => void
+}
+
+const today = () => format(new Date(), 'yyyy-MM-dd')
+
+function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: PlanLine }) {
+  const [outcome, setOutcome] = useState('')
+  const done = line.doneOn !== null
+  const late = !done && line.dueOn < today()
+  return (
+    <li className="border-b border-rule/60 py-2">
+      <div className="flex items-start gap-3">
+        <input
+          type="checkbox"
+          checked={done}
+          aria-label={`Done: ${line.text}`}
+          onChange={(e) => onPut({ ...line, doneOn: e.target.checked ? today() : null, outcome: '' })}
+          className="mt-2 size-7 shrink-0 accent-culm"
+        />
+        <div className="min-w-0 grow">
+          {where ? (
+            <p className="text-ink-soft">
+              {line.paddock}, {line.holding}
+            </p>
+          ) : null}
+          <p className={done ? 'text-ink-soft line-through' : 'font-semibold'}>{line.text}</p>
+          <p className={late ? 'font-semibold text-harm' : 'text-ink-soft'}>
+            {done ? `Done ${dayWords(line.doneOn!)}` : `${late ? 'Overdue since' : 'By'} ${dayWords(line.dueOn)}`}
+            {line.owner ? `, ${line.owner}` : ''}
+            {line.backOn ? `; look again ${dayWords(line.backOn)}` : ''}
+          </p>
+          {line.lookFor ? <p className="text-ink-soft">Look for: {line.lookFor}.</p> : null}
+          {line.outcome ? <p>What came of it: {line.outcome}</p> : null}
+        </div>
+        {onDrop ? (
+          <button
+            type="button"
+            aria-label={`Take out: ${line.text}`}
+            className="min-h-11 min-w-11"
+            onClick={() => onDrop(line)}
+          >
+            ×
+          </button>
+        ) : null}
+      </div>
+      <details className="pl-10">
+        <summary className="min-h-11 py-2 text-ink-soft">Who, when, what came of it</summary>
+        <div className="grid gap-3 sm:grid-cols-3">
+          <Labelled label="Who">
+            {(id) => (
+              <input
+                id={id}
+                maxLength={200}
+                defaultValue={line.owner}
+                onBlur={(e) => e.target.value !== line.owner && onPut({ ...line, owner: e.target.value })}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+          <Labelled label="By">
+            {(id) => (
+              <input
+                id={id}
+                type="date"
+                value={line.dueOn}
+                onChange={(e) => {
+                  const dueOn = e.target.value
+                  if (dueOn) onPut({ ...line, dueOn, backOn: line.backOn && line.backOn < dueOn ? dueOn : line.backOn })
+                }}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+          <Labelled label="Look again">
+            {(id) => (
+              <input
+                id={id}
+                type="date"
+                min={line.dueOn}
+                value={line.backOn ?? ''}
+                onChange={(e) => {
+                  const backOn = e.target.value || null
+                  if (backOn === null || backOn >= line.dueOn) onPut({ ...line, backOn })
+                }}
+                className={inputClass}
+              />
+            )}
+          </Labelled>
+        </div>
+        {done ? (
+          <form
+            className="mt-2 flex items-end gap-2"
+            onSubmit={(e) => {
+              e.preventDefault()
+              if (outcome.trim()) onPut({ ...line, outcome: outcome.trim() })
+            }}
+          >
+            <div className="grow">
+              <Labelled label="What came of it">
+                {(id) => (
+                  <input
+                    id={id}
+                    maxLength={2000}
+                    value={outcome}
+                    onChange={(e) => setOutcome(e.target.value)}
+                    className={inputClass}
+                  />
+                )}
+              </Labelled>
+            </div>
+            <button type="submit" className="min-h-12 rounded-xl bg-culm px-4 font-semibold text-on-culm">
+              Write it down
+            </button>
+          </form>
+        ) : null}
+      </details>
+    </li>
+  )
+}
+
+/** Things to do as lines, each to tick off, with who, when, and what came of it. */
+export function PlanLines({ lines, ...rest }: Props) {
+  return (
+    <ul>
+      {lines.map((line) => (
+        <Line key={line.id} line={line} {...rest} />
+      ))}
+    </ul>
+  )
+}

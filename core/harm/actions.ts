@@ -59,7 +59,10 @@ function stageOf(plant: Plant, acts: ControlAct[], stage: Stage): Stage {
   const meant: Stage = stage === 'mown' || stage === 'rosette' || stage === 'bolting' ? 'vegetative' : stage
   if (acts.some((a) => a.stage === meant)) return meant
   const from = Math.max(0, order.indexOf(meant))
-  return [...order.slice(from), ...order.slice(0, from).reverse()].find((s) => acts.some((a) => a.stage === s)) ?? stage
+  return (
+    [...order.slice(from), ...order.slice(0, from).reverse()].find((s) => acts.some((a) => a.stage === s)) ??
+    acts[0]!.stage
+  )
 }
 
 /**

@@ -21,7 +21,10 @@ const notSaid: Record<FeedForm, MatrixWord> = {
   silage: 'unknown',
 }
 
-/** Plant by animal by form, for the animals asked about. A plant with a note but no word on forms harms as it stands. */
+/**
+ * Plant by animal by form, for the animals asked about. What is said of forms belongs to the first of a plant's harms
+ * (alsike hay and horses, not alsike hay and bloat); of any other harm only the standing plant is known.
+ */
 export function harmMatrix(plants: Plant[], animals: string[]): MatrixRow[] {
   return plants
     .filter((p) => p.harm.length > 0)
@@ -29,7 +32,11 @@ export function harmMatrix(plants: Plant[], animals: string[]): MatrixRow[] {
       plant: p.id,
       cells: animals.map((animal) => ({
         animal,
-        forms: p.harm.some((h) => h.who.includes(animal)) ? (p.exposure?.forms ?? notSaid) : none,
+        forms: !p.harm.some((h) => h.who.includes(animal))
+          ? none
+          : p.exposure && p.harm[0]!.who.includes(animal)
+            ? p.exposure.forms
+            : notSaid,
       })),
     }))
 }

@@ -241,6 +241,16 @@ export const demoWorld: DemoPlace[] = [
         pointsPerStop: 20,
         daysFromToday: -20,
       },
+      plan: [
+        {
+          plant: null,
+          text: 'Cut for hay once the red clover is in bud, on the first three dry days',
+          owner: 'Edda Quillfeather',
+          dueInDays: 200,
+          backInDays: 235,
+          lookFor: 'Aftermath a hand high before it is grazed',
+        },
+      ],
       sward: [
         ['orchardgrass', 0.16],
         ['meadow-fescue', 0.14],

@@ -2,14 +2,17 @@ import { animalUnitMonths } from '@/core/feed/grazingDays.ts'
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Round } from '@/core/records/round.ts'
+import type { Outlook, Round } from '@/core/records/round.ts'
+import { outlookReading } from '@/core/survey/outlookReading.ts'
 import { swardSays } from '@/core/survey/swardSays.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { Matters } from './Matters.tsx'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { OutlookLines } from '../weigh-up/OutlookPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
@@ -18,7 +21,7 @@ function Says({ round }: { round: Round }) {
   const { plants, byId } = useFlora()
   const list = swardSays(round, plants)
   return (
-    <section className="break-inside-avoid">
+    <section className="mt-3 break-inside-avoid">
       <h3 className="text-lg">What the sward says</h3>
       {list.length === 0 ? (
         <p>No plant or group passes the marks at which the ground or its use is suspected.</p>
@@ -33,6 +36,25 @@ function Says({ round }: { round: Round }) {
           ))}
         </ul>
       )}
+    </section>
+  )
+}
+
+const outlookTitle: Record<Outlook, string> = {
+  grazing: 'Read for grazing',
+  hay: 'Read for hay',
+  turf: 'Read for turf',
+  native: 'Read as a native planting',
+}
+
+function Read({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const reading = outlookReading(round, byId, round.paddock.outlook)
+  if (!reading) return null
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
+      <OutlookLines reading={reading} />
     </section>
   )
 }
@@ -106,6 +128,8 @@ function Plan({ plan }: { plan: PlanLine[] }) {
 export function PageTwo({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
   return (
     <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
+      <Matters weighed={weighed} />
+      <Read round={round} />
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />
       <Plan plan={plan} />
@@ -116,7 +140,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
             line={round.route.line}
             stops={round.stops}
             label={`Map of ${round.paddock.name} with the stops`}
-            className="w-44 shrink-0"
+            className="w-64 shrink-0"
           />
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">

@@ -15,12 +15,14 @@ export function DueList({ first }: { first: PlanLine[] }) {
   if (dates.length === 0) return null
   return (
     <section className="mt-4" aria-labelledby="due">
-      <h2 id="due" className="flex items-baseline justify-between text-lg text-ink-soft">
-        To do within two weeks
-        <a href="/api/plan.ics" download className="min-h-11 content-center text-base text-culm underline">
+      <div className="flex items-baseline justify-between">
+        <h2 id="due" className="text-lg text-ink-soft">
+          To do within two weeks
+        </h2>
+        <a href="/api/plan.ics" download className="min-h-11 content-center text-culm underline">
           calendar file
         </a>
-      </h2>
+      </div>
       {due.length === 0 ? (
         <p>Nothing until {format(new Date(dates[0]!.day), 'd MMMM')}.</p>
       ) : (

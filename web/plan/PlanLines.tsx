@@ -40,7 +40,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
             {line.owner ? `, ${line.owner}` : ''}
             {line.backOn ? `; look again ${dayWords(line.backOn)}` : ''}
           </p>
-          {line.lookFor ? <p className="text-ink-soft">Look for: {line.lookFor}.</p> : null}
+          {line.lookFor && !where ? <p className="text-ink-soft">Look for: {line.lookFor}.</p> : null}
           {line.outcome ? <p>What came of it: {line.outcome}</p> : null}
         </div>
         {onDrop ? (
@@ -56,6 +56,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
       </div>
       <details className="pl-10">
         <summary className="min-h-11 py-2 text-ink-soft">Who, when, what came of it</summary>
+        {line.lookFor && where ? <p className="mb-2">Look for: {line.lookFor}.</p> : null}
         <div className="grid gap-3 sm:grid-cols-3">
           <Labelled label="Who">
             {(id) => (

@@ -50,8 +50,8 @@ export function Component() {
       left={
         <>
           <h1 className="text-[1.65rem]">Rounds</h1>
-          <DueList first={plan} />
           <RoundList title="To walk" rounds={open} shown={shown?.id} onChoose={setChosen} />
+          <DueList first={plan} />
           <RoundList title="Counted" rounds={done} shown={shown?.id} onChoose={setChosen} />
           <Places holdings={holdings} paddocks={paddocks} />
           <OpenData onLoaded={setChosen} />

@@ -16,6 +16,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { ActPanel } from './ActPanel.tsx'
 import { FeedPanel } from './FeedPanel.tsx'
 import { HerdPanel } from './HerdPanel.tsx'
+import { OutlookPanel } from './OutlookPanel.tsx'
 import { SaysPanel } from './SaysPanel.tsx'
 import { SeasonPanel } from './SeasonPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
@@ -209,6 +210,7 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <>
             <Shares round={round} weighed={weighed} />
+            <OutlookPanel key={round.id} round={round} />
             <HarmPanel round={round} weighed={weighed} />
             <ActPanel round={round} weighed={weighed} />
             <SaysPanel round={round} />

@@ -1,0 +1,25 @@
+import type { Plant } from '@/core/naming/flora.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { PlantDrawing } from '../parts/PlantDrawing.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+
+const MOST = 4
+
+/** What matters, drawn: the harmful plants that were found, then the commonest. */
+export function Matters({ weighed }: { weighed: WeighUp }) {
+  const byId = useFlora((s) => s.byId)
+  const plants = weighed.composition.taxa.flatMap((t) => byId.get(t.taxon) ?? [])
+  const harmful = (p: Plant) => p.role === 'toxic'
+  const shown = [...plants.filter(harmful), ...plants.filter((p) => !harmful(p))].slice(0, MOST)
+  return (
+    <ul className="mt-3 flex break-inside-avoid justify-between gap-2" aria-label="The plants that matter, drawn">
+      {shown.map((p) => (
+        <li key={p.id} className="w-44 text-center leading-tight">
+          <PlantDrawing plant={p} insets={false} className="mx-auto h-44 w-40" label={p.commonName} />
+          <b>{p.commonName.replace(/ \(.*\)/, '')}</b>
+          {harmful(p) ? <span className="block font-bold text-harm">harmful</span> : null}
+        </li>
+      ))}
+    </ul>
+  )
+}

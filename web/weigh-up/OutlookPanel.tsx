@@ -1,0 +1,79 @@
+import { ToggleGroup } from 'radix-ui'
+import { useMemo, useState } from 'react'
+import { outlooks, type Outlook, type Round } from '@/core/records/round.ts'
+import { outlookReading, type OutlookReading } from '@/core/survey/outlookReading.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import { percent, percentRange } from '../parts/words.ts'
+import { useFlora } from '../stores/floraStore.ts'
+
+/** The figures of one outlook as sentences, for the screen and the page alike. */
+export function OutlookLines({ reading }: { reading: OutlookReading }) {
+  const byId = useFlora((s) => s.byId)
+  const names = (of: string[]) => of.map((t) => taxonName(t, byId).replace(/ \(.*\)/, '')).join(', ')
+  return (
+    <ul>
+      {reading.lines.map((l) => (
+        <li key={l.title} className="border-b border-rule/60 py-1">
+          <b>{l.title}:</b> {percent(l.share.estimate)}
+          {l.share.interval ? ` (${percentRange(l.share.interval)})` : ', no interval from one stop'}
+          <span className="text-ink-soft">
+            {' '}
+            {names(l.of.slice(0, 6))}
+            {l.of.length > 6 ? ` and ${l.of.length - 6} more` : ''}. {l.says}
+          </span>
+        </li>
+      ))}
+      {reading.sown.map((s) => (
+        <li key={s.plant} className="border-b border-rule/60 py-1">
+          Sown {names([s.plant])}:{' '}
+          {s.share
+            ? `${percent(s.share.estimate)}${s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}`
+            : `not met; up to ${percent(s.couldBe!)} of places like a stop could hold it`}
+        </li>
+      ))}
+      {reading.mowMm ? (
+        <li className="py-1">
+          {'range' in reading.mowMm
+            ? `Mowing height that suits ${names(reading.mowMm.of)}: ${reading.mowMm.range[0]} to ${reading.mowMm.range[1]} mm.`
+            : `No one mowing height suits ${names(reading.mowMm.clash)}: the mower favours one of them.`}{' '}
+          <span className="text-ink-soft">Common practice, no source.</span>
+        </li>
+      ) : null}
+    </ul>
+  )
+}
+
+/** The same counts read as grazing, hay, turf or native planting; the paddock's own outlook first. */
+export function OutlookPanel({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const [outlook, setOutlook] = useState<Outlook>(round.paddock.outlook)
+  const reading = useMemo(() => outlookReading(round, byId, outlook), [round, byId, outlook])
+  if (!reading) return null
+  return (
+    <section className="mt-6" aria-labelledby="outlook">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="outlook" className="text-xl">
+          Read as
+        </h2>
+        <ToggleGroup.Root
+          type="single"
+          value={outlook}
+          onValueChange={(v) => v && setOutlook(v as Outlook)}
+          aria-label="Outlook"
+          className="flex overflow-hidden rounded-xl border border-rule"
+        >
+          {outlooks.map((o) => (
+            <ToggleGroup.Item
+              key={o}
+              value={o}
+              className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
+            >
+              {o}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </div>
+      <OutlookLines reading={reading} />
+    </section>
+  )
+}

@@ -11,8 +11,10 @@ export function DueList({ first }: { first: PlanLine[] }) {
   const { lines, put } = usePlanLines(undefined, first)
   const until = format(addDays(new Date(), AHEAD_DAYS), 'yyyy-MM-dd')
   const dates = planDates(lines)
-  const due = dates.filter((d) => d.day <= until)
-  if (dates.length === 0) return null
+  // What was ticked off today stays, so that a slip can be taken back.
+  const today = format(new Date(), 'yyyy-MM-dd')
+  const due = lines.filter((l) => l.doneOn === today || dates.some((d) => d.item.id === l.id && d.day <= until))
+  if (lines.length === 0) return null
   return (
     <section className="mt-4" aria-labelledby="due">
       <div className="flex items-baseline justify-between">
@@ -24,9 +26,9 @@ export function DueList({ first }: { first: PlanLine[] }) {
         </a>
       </div>
       {due.length === 0 ? (
-        <p>Nothing until {format(new Date(dates[0]!.day), 'd MMMM')}.</p>
+        <p>{dates[0] ? `Nothing until ${format(new Date(dates[0].day), 'd MMMM')}.` : 'Nothing is left to do.'}</p>
       ) : (
-        <PlanLines lines={due.map((d) => d.item)} where onPut={put} />
+        <PlanLines lines={due} where onPut={put} />
       )}
     </section>
   )

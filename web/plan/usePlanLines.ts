@@ -1,6 +1,7 @@
 import { useEffect, useState } from 'react'
 import type { PlanItem, PlanLine } from '@/core/records/planItem.ts'
 import { getPlanLines } from '../api/client.ts'
+import { readPlaces } from '../places/readPlaces.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 
 const address = (id: string) => `/api/plan-items/${id}`
@@ -9,10 +10,18 @@ const address = (id: string) => `/api/plan-items/${id}`
 export async function readPlan(): Promise<PlanLine[]> {
   const kept = await getPlanLines()
   const byId = new Map(kept.map((i) => [i.id, i]))
-  for (const { url, method, body } of useOutbox.getState().letters) {
-    if (!url.startsWith('/api/plan-items/')) continue
-    if (method === 'DELETE') byId.delete(url.split('/').at(-1)!)
-    else byId.set((body as PlanLine).id, body as PlanLine)
+  const waiting = useOutbox.getState().letters.filter((l) => l.url.startsWith(address('')))
+  if (waiting.length === 0) return kept
+  const { paddocks, holdings } = await readPlaces()
+  for (const { url, method, body } of waiting) {
+    const id = url.slice(address('').length)
+    if (method === 'DELETE') byId.delete(id)
+    else {
+      const item = body as Omit<PlanItem, 'id'>
+      const paddock = paddocks.find((p) => p.id === item.paddockId)
+      const holding = holdings.find((h) => h.id === paddock?.holdingId)
+      byId.set(id, { ...item, id, paddock: paddock?.name ?? '', holding: holding?.name ?? '' })
+    }
   }
   return [...byId.values()]
 }
@@ -29,9 +38,10 @@ export function usePlanLines(paddockId?: string, first: PlanLine[] = []) {
     )
     return () => void (current = false)
   }, [])
-  const send = (method: 'PUT' | 'DELETE', item: PlanItem) => {
-    post({ key: `plan/${item.id}`, method, url: address(item.id), body: item })
-    void useOutbox.getState().drain()
+  const send = (method: 'PUT' | 'DELETE', line: PlanLine) => {
+    const { paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome } = line
+    const body = { paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome }
+    post({ key: `plan/${line.id}`, method, url: address(line.id), body })
   }
   return {
     lines: paddockId === undefined ? lines : lines.filter((l) => l.paddockId === paddockId),

@@ -1,0 +1,141 @@
+import { expect, test, type Page } from '@playwright/test'
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
+import type { Round, RoundSummary, Stop } from '../core/records/round.ts'
+import { ownServer } from './ownServer.ts'
+
+/** From counts to what a client keeps: what to do, the plan, and two printed pages, whose words are read back. */
+const { address, start, end } = ownServer(4174)
+
+test.beforeAll(start)
+test.afterAll(end)
+
+const summaries = async () => (await (await fetch(`${address}/api/rounds`)).json()) as RoundSummary[]
+const titled = async (title: string) => (await summaries()).find((r) => r.title === title)!
+
+/** Text of each page of what the browser would print. */
+async function printed(page: Page, format: 'A4' | 'Letter'): Promise<string[]> {
+  const pdf = await getDocument({ data: new Uint8Array(await page.pdf({ format })) }).promise
+  return Promise.all(
+    Array.from({ length: pdf.numPages }, async (_, i) => {
+      const { items } = await (await pdf.getPage(i + 1)).getTextContent()
+      return items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' ')
+    }),
+  )
+}
+
+/** Count a planned round through the API, every stop alike but for one hit. */
+async function count(title: string, plants: string[]) {
+  const { id } = await titled(title)
+  const round = (await (await fetch(`${address}/api/rounds/${id}`)).json()) as Round
+  for (const stop of round.stops) {
+    const hits = Array.from({ length: round.pointsPerStop }, (_, i) => ({
+      taxon: plants[(i + (i === 0 ? stop.seq : 0)) % plants.length]!,
+      amount: 1,
+    }))
+    const body: Partial<Stop> = { id: stop.id, hits, doneAt: '2027-04-02T09:00:00.000Z' }
+    const { ok } = await fetch(`${address}/api/rounds/${id}/stops/${stop.seq}`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
+    expect(ok, `stop ${stop.seq} of ${title}`).toBe(true)
+  }
+  return id
+}
+
+test('what to do goes from the weigh-up into the plan, to the first screen, and onto the page', async ({ page }) => {
+  const { id } = await titled('Harm walk and count')
+  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  const act = page.getByRole('region', { name: 'What to do' })
+  await act.getByText('Bull thistle').click()
+  const thistle = act.getByRole('group').filter({ hasText: 'Bull thistle' })
+  await thistle.getByLabel('Stage it stands in').selectOption('flowering')
+  await expect(thistle.getByText(/No longer: Too late/)).toBeVisible()
+  await thistle.getByLabel('Stage it stands in').selectOption('rosette')
+  await thistle.getByRole('button', { name: 'Put it in the plan' }).first().click()
+  await expect(thistle.getByRole('button', { name: 'In the plan', exact: true })).toBeDisabled()
+
+  const plan = act.getByRole('region', { name: 'The plan for Pond Paddock' })
+  const line = plan.getByRole('listitem').filter({ hasText: 'Bull thistle' })
+  await line.getByText('Who, when, what came of it').click()
+  await line.getByLabel('Who').fill('Perrin Oakhanger')
+  await line.getByLabel('Who').blur()
+  await expect(line.getByText(/Perrin Oakhanger/)).toBeVisible()
+  await plan.getByLabel('Something else to do').fill('Fence off the pond')
+  await plan.getByRole('button', { name: 'Add it' }).click()
+  await expect(plan.getByText('Fence off the pond')).toBeVisible()
+
+  await page.goto(`${address}/rounds`)
+  const due = page.getByRole('region', { name: 'To do within two weeks' })
+  await expect(due.getByText('Fence off the pond')).toBeVisible()
+  await due.getByRole('checkbox', { name: /Fence off the pond/ }).check()
+  await page.reload()
+  // Ticked off today: still there, so that a slip can be taken back.
+  await expect(due.getByRole('checkbox', { name: /Fence off the pond/ })).toBeChecked()
+
+  await page.goto(`${address}/rounds/${id}/hand-over`)
+  const client = page.getByRole('article', { name: 'Page for the client' })
+  await expect(client.getByRole('row', { name: /Bull thistle.*Perrin Oakhanger/ })).toBeVisible()
+  await expect(client.getByText('Fence off the pond')).toHaveCount(0)
+  // What is read on the page is what the weigh-up says.
+  const share = /tansy ragwort \(Jacobaea vulgaris\), ([\d.]+)\s%/i.exec(await client.innerText())![1]!
+  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await expect(page.getByRole('region', { name: 'What could harm' })).toContainText(
+    new RegExp(`Tansy ragwort, ${share}\\s%`),
+  )
+})
+
+test('the sward is read under another outlook with one switch', async ({ page }) => {
+  const { id } = await titled('Harm walk and count')
+  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  const read = page.getByRole('region', { name: 'Read as' })
+  await expect(read).toContainText('Mostly refused')
+  await read.getByRole('radio', { name: 'hay' }).click()
+  await expect(read).toContainText(/Harmful in hay: .*Tansy ragwort/)
+  await read.getByRole('radio', { name: 'turf' }).click()
+  await expect(read).toContainText(/mowing height/i)
+})
+
+test('the doses and the table of harm are for the stock that is kept', async ({ page }) => {
+  const { id } = await titled('Harm walk and count')
+  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await page.getByLabel('Stock').selectOption('horse-idle')
+  const harm = page.getByRole('region', { name: 'What could harm' })
+  // 5 to 25 % of 500 kg (Burrows & Tyrl, from memory).
+  await expect(harm).toContainText('one animal of 500 kg (Horse, no work) that ate 25 kg to 125 kg')
+  await harm.getByText(/By animal, standing/).click()
+  await expect(harm.getByRole('row', { name: /Tansy ragwort horses/ })).toContainText('reported harmful')
+  await expect(harm.getByRole('row', { name: /cattle/ })).toHaveCount(0)
+})
+
+const places = [
+  ['Before turnout', 'Read for grazing', ['perennial-ryegrass', 'timothy', 'white-clover', 'poison-hemlock', 'bare']],
+  ['Harm walk and count', 'Read for grazing', undefined],
+  ['Hay worth', 'Read for hay', undefined],
+  ['Wear before the season', 'Read for turf', undefined],
+  ['First spring after sowing', 'Read as a native planting', ['switchgrass', 'canada-thistle', 'bare', 'dandelion']],
+] as const
+
+for (const [title, heading, plants] of places)
+  test(`two pages for "${title}", on A4 and on Letter, every figure with its range`, async ({ page }) => {
+    const id = plants ? await count(title, [...plants]) : (await titled(title)).id
+    await page.goto(`${address}/rounds/${id}/hand-over`)
+    await expect(page.getByRole('heading', { name: heading })).toBeVisible()
+    for (const format of ['A4', 'Letter'] as const) {
+      const pages = await printed(page, format)
+      expect(pages, format).toHaveLength(2)
+      const text = pages.join(' ')
+      expect(pages[0]).toContain('What could harm stock or people')
+      expect(pages[1]).toContain(heading)
+      expect(pages[1]).toContain('What to do')
+      expect(pages[1]).toContain('not a veterinary, medical or legal service')
+      expect(text).not.toMatch(/\bsafe\b/i)
+      if (plants?.[3] === 'poison-hemlock') expect(pages[0]).toMatch(/Found: poison hemlock.*Call a veterinarian/)
+      // "Mostly a 23 % (17 to 30 %), b 18 % (...": none stands alone.
+      const opening = /Mostly (.*?)\. Counted/.exec(pages[0]!)![1]!
+      expect(opening.match(/% \(/g)!.length).toBe(opening.match(/\d %(?! ?\))/g)!.length)
+    }
+  })

@@ -111,6 +111,24 @@ test('the doses and the table of harm are for the stock that is kept', async ({ 
   await expect(harm.getByRole('row', { name: /cattle/ })).toHaveCount(0)
 })
 
+test('a laboratory result, opened from a file, stands beside the estimate and on the page', async ({ page }) => {
+  const { id } = await titled('Hay worth')
+  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  const lab = page.getByRole('region', { name: 'Laboratory' })
+  await lab.getByText('Type or open a result').click()
+  const open = (text: string) =>
+    lab
+      .getByLabel('Open a CSV file')
+      .setInputFiles({ name: 'lab.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await open('Sample,CP,ADF\n7,14,30\n')
+  await expect(lab.getByRole('alert')).toContainText('There is no column for NDF.')
+  await open('Sample,CP,ADF,NDF,NO3-N\n7,14.0,41,53,1500\n')
+  await expect(lab).toContainText(/Sample 7: relative feed value 100 \(/)
+  await expect(lab).toContainText(/1500 ppm NO3-N \(6645 ppm as NO3\).*limit it/)
+  await page.goto(`${address}/rounds/${id}/hand-over`)
+  await expect(page.getByRole('article')).toContainText('Laboratory, sample 7: crude protein 14.0 %')
+})
+
 const places = [
   ['Before turnout', 'Read for grazing', ['perennial-ryegrass', 'timothy', 'white-clover', 'poison-hemlock', 'bare']],
   ['Harm walk and count', 'Read for grazing', undefined],

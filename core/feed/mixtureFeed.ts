@@ -28,6 +28,9 @@ export interface MixtureFeed {
   tdnPct: Estimate
   /** Metabolizable energy, Mcal a kilogram (NRC 1996). */
   meMcalPerKg: Estimate
+  /** Net energy for maintenance and for gain, Mcal a kilogram (NRC 1996). */
+  nemMcalPerKg: Estimate
+  negMcalPerKg: Estimate
   /** Protein and TDN of each draw, so that needs are held against them together. */
   draws: { cpPct: number[]; tdnPct: number[] }
   /** Share of the plants counted whose feed value is known, 0 to 1. */
@@ -169,6 +172,8 @@ export function mixtureFeedOf(
     ddmPct: summary(ddm),
     tdnPct: summary(tdn),
     meMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).me)),
+    nemMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).nem)),
+    negMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).neg)),
     draws: { cpPct: cp, tdnPct: tdn },
     cpPct: summary(cp),
     adfPct: summary(adf),

@@ -1,4 +1,5 @@
 import { inSentence } from '@/core/naming/verdict.ts'
+import { labFigures } from '@/core/feed/labResult.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition, Share } from '@/core/survey/composition.ts'
@@ -9,6 +10,7 @@ import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange, countedWords } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { useLabs } from '../weigh-up/labStore.ts'
 import { PageTwo } from './PageTwo.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -27,6 +29,8 @@ export function ClientPage({ round, weighed, plan }: { round: Round; weighed: We
   const byId = useFlora((s) => s.byId)
   const { composition: made, harm, feed } = weighed
   const leafy = feed.leafy
+  const lab = useLabs((s) => s.results[round.id])
+  const measured = lab && labFigures(lab)
   const rows = made.taxa.slice(0, 10).map((t) => ({
     id: t.taxon,
     name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
@@ -102,6 +106,14 @@ export function ClientPage({ round, weighed, plan }: { round: Round; weighed: We
             {leafy.rfv.high.toFixed(0)} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a
             laboratory would say what this cut holds.
           </p>
+          {lab && measured ? (
+            <p>
+              <b>{lab.simulated ? 'Laboratory, simulated' : `Laboratory, sample ${lab.sample}`}:</b> crude protein{' '}
+              {lab.cpPct.toFixed(1)} % ({measured.cpPct.low.toFixed(1)} to {measured.cpPct.high.toFixed(1)}), relative
+              feed value {measured.rfv.middle.toFixed(0)} ({measured.rfv.low.toFixed(0)} to{' '}
+              {measured.rfv.high.toFixed(0)}). It stands in place of the estimate for the sample that was sent.
+            </p>
+          ) : null}
         </section>
       ) : null}
       <PageTwo round={round} weighed={weighed} plan={plan} />

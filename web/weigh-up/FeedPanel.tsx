@@ -6,6 +6,7 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { percent } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { LabPanel } from './LabPanel.tsx'
 
 const range = (e: Estimate, decimals: number) => `${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)}`
 
@@ -41,7 +42,7 @@ function Line({
 }
 
 /** Feed value of the mixture, as ranges, leafy or gone to stem. */
-export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
+export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['feed'] }) {
   const [growth, setGrowth] = useState<Growth>('leafy')
   const byId = useFlora((s) => s.byId)
   const made = feed[growth]
@@ -93,6 +94,8 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
               <Line name="Digestible" estimate={made.ddmPct} unit="%" />
               <Line name="TDN" estimate={made.tdnPct} unit="%" />
               <Line name="Energy (ME)" estimate={made.meMcalPerKg} unit="Mcal/kg" decimals={2} />
+              <Line name="For maintenance (NEm)" estimate={made.nemMcalPerKg} unit="Mcal/kg" decimals={2} />
+              <Line name="For gain (NEg)" estimate={made.negMcalPerKg} unit="Mcal/kg" decimals={2} />
             </tbody>
           </table>
           <p className="mt-2">Cut for hay at this stage it would make {gradeWords(made.rfv)}.</p>
@@ -102,9 +105,10 @@ export function FeedPanel({ feed }: { feed: WeighUp['feed'] }) {
               ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}`
               : ''}
             . Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes &
-            Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME: NRC 1996. Ranges by plant
-            after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
+            Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME, NEm and NEg: NRC 1996. Ranges
+            by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
           </p>
+          <LabPanel roundId={roundId} estimate={made} />
         </>
       ) : (
         <p className="mt-2">No plant with a feed value on file was met.</p>

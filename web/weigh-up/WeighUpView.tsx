@@ -214,7 +214,7 @@ export function WeighUpView({ round, weighed }: Props) {
             <HarmPanel round={round} weighed={weighed} />
             <ActPanel round={round} weighed={weighed} />
             <SaysPanel round={round} />
-            <FeedPanel feed={weighed.feed} />
+            <FeedPanel roundId={round.id} feed={weighed.feed} />
             <SeasonPanel made={weighed.composition} region={round.paddock.region} />
             {round.paddock.outlook === 'turf' ? null : (
               <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />

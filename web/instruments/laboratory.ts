@@ -1,0 +1,15 @@
+import { simulatedLab, type LabResult } from '@/core/feed/labResult.ts'
+import type { MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+
+/** Something that a sample is sent to and a result comes back from. */
+export interface Laboratory {
+  name: string
+  simulated: boolean
+  analyse: (cut: MixtureFeed) => Promise<LabResult>
+}
+
+export const simulatedLaboratory: Laboratory = {
+  name: 'simulated laboratory',
+  simulated: true,
+  analyse: async (cut) => simulatedLab(cut, Math.random),
+}

@@ -1,11 +1,18 @@
 import type { DoseHere } from '@/core/harm/exposures.ts'
-import { feedForms, type FormWord, type Plant } from '@/core/naming/flora.ts'
+import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
 
-const formSays: Record<FormWord, string> = {
-  harmful: 'harmful',
-  lessened: 'less so, not harmless',
+const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
+  lessened: 'less so, but still',
   unknown: 'not known',
 }
+
+/** Forms put together by what is said of them: "standing, wilted, hay; not known: silage". */
+const asForms = (forms: Record<FeedForm, FormWord>) =>
+  formWords
+    .map((w) => [w, feedForms.filter((f) => forms[f] === w)] as const)
+    .filter(([, of]) => of.length > 0)
+    .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${of.join(', ')}`)
+    .join('; ')
 
 const kg = (n: number) => (n < 1 ? `${Math.round(n * 1000)} g` : `${n.toFixed(n < 10 ? 1 : 0)} kg`)
 const area = (n: number) =>
@@ -42,7 +49,7 @@ export function ExposureView({ plant }: { plant: Plant }) {
   if (!e) return null
   const rows: [string, string][] = [
     ['Parts', e.parts],
-    ['As', feedForms.map((f) => `${f}: ${formSays[e.forms[f]]}`).join('; ')],
+    ['Harmful', asForms(e.forms)],
     ['Signs', e.signs],
     ['How soon', e.onset],
     ['First', e.first],

@@ -19,7 +19,7 @@ function Harm({ plant }: { plant: Plant }) {
     <section className="rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4">
       <h2 className="text-xl text-harm">{plant.role === 'toxic' ? 'Harmful' : 'Cautions'}</h2>
       {plant.harm.map((h) => (
-        <p key={h.kind} className="mt-1">
+        <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
             {h.who.join(', ')}: {h.kind}.
           </b>{' '}

@@ -53,7 +53,7 @@ export function HarmPanel({ round, weighed }: Props) {
             {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops} stops.
           </p>
           {f.notes.map((n) => (
-            <p key={n.kind} className="mt-0.5">
+            <p key={n.kind} className="mt-0.5 first-letter:uppercase">
               {n.who.join(', ')}: {n.kind}. {n.note}
             </p>
           ))}

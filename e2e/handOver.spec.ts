@@ -157,3 +157,12 @@ for (const [title, heading, plants] of places)
       expect(opening.match(/% \(/g)!.length).toBe(opening.match(/\d %(?! ?\))/g)!.length)
     }
   })
+
+test('the pages fit a phone: nothing reaches over the edge', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)
+  await page.getByRole('button', { name: /turn to/ }).click()
+  await expect(page.getByRole('list', { name: 'The plants that matter, drawn' })).toBeVisible()
+  const wide = await page.evaluate(() => document.documentElement.scrollWidth)
+  expect(wide).toBeLessThanOrEqual(390)
+})

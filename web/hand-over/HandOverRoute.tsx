@@ -56,7 +56,7 @@ export function Component() {
                   className="flex min-h-16 items-center justify-between gap-4 border-b border-rule px-2 hover:bg-culm/8"
                 >
                   <span>{f.says}</span>
-                  <b className="text-culm underline">{f.name}</b>
+                  <b className="whitespace-nowrap text-culm underline">{f.name}</b>
                 </a>
               </li>
             ))}

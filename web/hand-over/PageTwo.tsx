@@ -112,10 +112,10 @@ function Plan({ plan }: { plan: PlanLine[] }) {
         <tbody>
           {open.map((p) => (
             <tr key={p.id} className="break-inside-avoid border-b border-rule align-top">
-              <td className="py-1 pr-3">{p.text}.</td>
+              <td className="w-1/2 py-1 pr-3">{p.text}.</td>
               <td className="py-1 pr-3">{p.owner || '…………'}</td>
-              <td className="py-1 pr-3 whitespace-nowrap">{dayWords(p.dueOn)}</td>
-              <td className="py-1 whitespace-nowrap">{p.backOn ? dayWords(p.backOn) : ''}</td>
+              <td className="py-1 pr-3 print:whitespace-nowrap">{dayWords(p.dueOn)}</td>
+              <td className="py-1 print:whitespace-nowrap">{p.backOn ? dayWords(p.backOn) : ''}</td>
             </tr>
           ))}
         </tbody>
@@ -140,7 +140,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
             line={round.route.line}
             stops={round.stops}
             label={`Map of ${round.paddock.name} with the stops`}
-            className="w-64 shrink-0"
+            className="w-40 shrink-0 print:w-64"
           />
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">

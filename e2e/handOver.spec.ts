@@ -158,6 +158,26 @@ for (const [title, heading, plants] of places)
     }
   })
 
+test('the pages are saved as one file that opens without a server', async ({ page, context }) => {
+  await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save them as one file' }).click(),
+  ])
+  expect(saved.suggestedFilename()).toMatch(/^pond-paddock-[\d-]+\.html$/)
+  const file = test.info().outputPath('page.html')
+  await saved.saveAs(file)
+  await context.setOffline(true)
+  const alone = await context.newPage()
+  const asked: string[] = []
+  alone.on('request', (r) => asked.push(r.url()))
+  await alone.goto(`file://${file}`)
+  await expect(alone.getByRole('heading', { name: /Pond Paddock/ })).toBeVisible()
+  await expect(alone.getByText('Found: tansy ragwort')).toBeVisible()
+  await expect(alone.locator('script')).toHaveCount(0)
+  expect(asked.filter((u) => !/^(file|data):/.test(u))).toEqual([])
+})
+
 test('the pages fit a phone: nothing reaches over the edge', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)

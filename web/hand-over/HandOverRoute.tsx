@@ -1,7 +1,9 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { Leaf } from '../parts/Leaf.tsx'
+import { pageFile } from './pageFile.ts'
 import { readPlan } from '../plan/usePlanLines.ts'
 import { weighedRound } from '../weigh-up/WeighUpRoute.tsx'
+import { download, fileSlug } from '../parts/download.ts'
 import { ClientPage } from './ClientPage.tsx'
 
 export async function loader({ params }: LoaderFunctionArgs) {
@@ -68,6 +70,20 @@ export function Component() {
               className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
               Print the pages
+            </button>
+          ) : null}
+          {weighed ? (
+            <button
+              type="button"
+              onClick={() => {
+                const name = fileSlug(`${round.paddock.name} ${round.plannedOn}`)
+                void pageFile(`${round.paddock.name}: ${round.title}`).then((html) =>
+                  download(`${name}.html`, html, 'text/html'),
+                )
+              }}
+              className="mt-5 ml-3 min-h-12 rounded-xl border-2 border-culm px-6 text-lg font-semibold text-culm"
+            >
+              Save them as one file
             </button>
           ) : null}
         </div>

@@ -22,6 +22,9 @@ async function styles(): Promise<string> {
 /** The client's pages as one HTML file that opens anywhere, without a server and without a signal. */
 export async function pageFile(title: string): Promise<string> {
   const page = document.querySelector('article.client-page')!.cloneNode(true) as HTMLElement
+  // The chart is drawn to the width of the screen; in the file stands the one that is made for paper.
+  page.querySelectorAll('.print\\:hidden').forEach((e) => e.remove())
+  page.querySelectorAll('.print\\:block').forEach((e) => e.classList.remove('hidden'))
   const hatches = document.querySelector('svg defs')?.closest('svg')?.outerHTML ?? ''
   const head = document.createElement('title')
   head.textContent = title

@@ -1,53 +1,8 @@
-import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
 
 const idOf = async (page: Page, title: string) => {
   const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
   return list.find((r) => r.title === title)!.id
-}
-
-async function expectAccessible(page: Page, where: string, rules?: string[]) {
-  await page.locator('h1').first().waitFor({ state: 'attached' })
-  const axe = new AxeBuilder({ page })
-  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
-  expect(violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
-}
-
-for (const mode of ['day', 'sun', 'dusk'] as const) {
-  test(`axe finds nothing on the main screens by ${mode}`, async ({ page }) => {
-    test.setTimeout(120_000)
-    // The pages are the same in every light; only the colours are not.
-    const rules = mode === 'day' ? undefined : ['color-contrast']
-    await page.addInitScript(
-      (m) => localStorage.setItem('fold-sprig-mode', JSON.stringify({ state: { mode: m }, version: 0 })),
-      mode,
-    )
-    if (mode === 'day') {
-      await page.goto('/rounds')
-      await expectAccessible(page, 'rounds')
-      await page.goto('/places/new')
-      await expectAccessible(page, 'place')
-    }
-    await page.goto('/bench')
-    await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
-    await expectAccessible(page, 'bench', rules)
-    await page.keyboard.press('5')
-    await expect(page.getByRole('region', { name: 'Harmful, and not excluded' })).toBeVisible()
-    await expectAccessible(page, 'bench with answers', rules)
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}`)
-    await expectAccessible(page, 'count', rules)
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
-    await expectAccessible(page, 'weigh-up', rules)
-    await page.goto('/plan')
-    await expectAccessible(page, 'plan', rules)
-    await page.goto('/plants/poison-hemlock')
-    await expectAccessible(page, 'plant', rules)
-    if (mode !== 'day') return
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`)
-    await expectAccessible(page, 'hand-over')
-    await page.goto('/plants')
-    await expectAccessible(page, 'plant book')
-  })
 }
 
 test('a found poison, an unnamed plant and a client page for the livery yard', async ({ page }) => {

@@ -81,7 +81,12 @@ class ExposureFile {
   @IsString() @IsNotEmpty() onset!: string
   @IsString() @IsNotEmpty() first!: string
   @IsOptional() @IsString() test?: string
-  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => DoseFile) doses?: DoseFile[]
+  @IsOptional()
+  @IsArray()
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => DoseFile)
+  doses?: DoseFile[]
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
 }
 
@@ -124,14 +129,25 @@ export class PlantFile {
   @IsOptional() @IsObject() stages?: Record<string, Record<string, unknown>>
   @IsOptional()
   @IsArray()
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => LookalikeFile)
   lookalikes?: LookalikeFile[]
   @IsOptional() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
   @IsOptional() @IsString() worth?: string
-  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => HarmFile) harm?: HarmFile[]
+  @IsOptional()
+  @IsArray()
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => HarmFile)
+  harm?: HarmFile[]
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ExposureFile) exposure?: ExposureFile
-  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => ControlFile) control?: ControlFile[]
+  @IsOptional()
+  @IsArray()
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => ControlFile)
+  control?: ControlFile[]
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
   @IsOptional() @IsBoolean() species_default?: boolean
 }

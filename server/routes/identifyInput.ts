@@ -65,6 +65,7 @@ export class IdentifyInput {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(200)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => ObservationInput)
   observations?: ObservationInput[]
@@ -76,6 +77,7 @@ export class SeenInput {
   @ValidateNested() @Type(() => ContextInput) context!: ContextInput
   @IsArray()
   @ArrayMaxSize(200)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => ObservationInput)
   observations!: ObservationInput[]

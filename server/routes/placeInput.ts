@@ -40,6 +40,7 @@ export class PaddockInput {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(50)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => PartInput)
   strata?: PartInput[]
@@ -56,6 +57,7 @@ class DetailInput {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(50)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => SownPartInput)
   sown?: SownPartInput[]

@@ -56,9 +56,15 @@ class FiledRoundInput {
   @IsObject() @ValidateNested() @Type(() => SettingsInput) settings!: SettingsInput
   @IsOptional() @IsObject() @ValidateNested() @Type(() => RouteInput) route?: RouteInput | null
   @IsObject() @ValidateNested() @Type(() => FiledPaddockInput) paddock!: FiledPaddockInput
-  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => FiledStopInput) stops!: FiledStopInput[]
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => FiledStopInput)
+  stops!: FiledStopInput[]
   @IsArray()
   @ArrayMaxSize(26)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => FiledUnknownInput)
   unknowns!: FiledUnknownInput[]

@@ -98,6 +98,7 @@ export class RoundInput {
   @IsArray()
   @ArrayMinSize(1)
   @ArrayMaxSize(500)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => PlannedStopInput)
   laid?: PlannedStopInput[]
@@ -111,7 +112,12 @@ export class HitInput {
 
 export class StopInput {
   @IsUUID() id!: string
-  @IsArray() @ArrayMaxSize(1000) @ValidateNested({ each: true }) @Type(() => HitInput) hits!: HitInput[]
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => HitInput)
+  hits!: HitInput[]
   @IsOptional() @IsISO8601({ strict: true }) doneAt?: string | null
   @IsOptional() @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @IsNumber(amount, { each: true }) position?: number[]
   @IsOptional() @IsString() @MaxLength(200) stratum?: string
@@ -142,6 +148,7 @@ export class NamingInput extends SeenInput {
   @IsOptional()
   @IsArray()
   @ArrayMaxSize(200)
+  @IsObject({ each: true })
   @ValidateNested({ each: true })
   @Type(() => EvidenceInput)
   evidence?: EvidenceInput[]

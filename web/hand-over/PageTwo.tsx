@@ -12,7 +12,7 @@ import { RouteMap } from '../parts/RouteMap.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
-import { OutlookLines } from '../weigh-up/OutlookPanel.tsx'
+import { HayOrGraze, OutlookLines } from '../weigh-up/OutlookPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
@@ -55,6 +55,7 @@ function Read({ round }: { round: Round }) {
     <section className="mt-3">
       <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
       <OutlookLines reading={reading} />
+      {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
     </section>
   )
 }

@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
+import { hayOrGraze } from '@/core/feed/hayOrGraze.ts'
 import { outlooks, type Outlook, type Round } from '@/core/records/round.ts'
 import { outlookReading, type OutlookReading } from '@/core/survey/outlookReading.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
@@ -43,6 +44,31 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
   )
 }
 
+/** What speaks for hay and what for grazing, each with the share it stands on. */
+export function HayOrGraze({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const reasons = useMemo(() => hayOrGraze(round, byId), [round, byId])
+  if (reasons.length === 0) return null
+  return (
+    <>
+      <h3 className="mt-3 text-lg">Hay or graze</h3>
+      <ul>
+        {reasons.map((r) => (
+          <li key={r.title} className="border-b border-rule/60 py-1">
+            <b className="first-letter:uppercase">
+              {r.speaks} {r.use}:
+            </b>{' '}
+            {r.title.charAt(0).toLowerCase() + r.title.slice(1)}, {percent(r.share.estimate)}
+            {r.share.interval ? ` (${percentRange(r.share.interval)})` : ', no interval from one stop'}.{' '}
+            <span className="text-ink-soft">{r.says}</span>
+          </li>
+        ))}
+      </ul>
+      <p className="text-ink-soft">Common practice, no source. Weather, stock and stores decide.</p>
+    </>
+  )
+}
+
 /** The same counts read as grazing, hay, turf or native planting; the paddock's own outlook first. */
 export function OutlookPanel({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
@@ -74,6 +100,7 @@ export function OutlookPanel({ round }: { round: Round }) {
         </ToggleGroup.Root>
       </div>
       <OutlookLines reading={reading} />
+      {outlook === 'hay' || outlook === 'grazing' ? <HayOrGraze round={round} /> : null}
     </section>
   )
 }

@@ -1,0 +1,66 @@
+import AxeBuilder from '@axe-core/playwright'
+import { expect, test, type Page } from '@playwright/test'
+
+const idOf = async (page: Page, title: string) => {
+  const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
+  return list.find((r) => r.title === title)!.id
+}
+
+async function expectAccessible(page: Page, where: string, rules?: string[]) {
+  await page.locator('h1').first().waitFor({ state: 'attached' })
+  const axe = new AxeBuilder({ page })
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
+  expect(violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
+}
+
+/** Screens by what they are called; what is done on them before they are looked at. */
+const screens: Record<string, (page: Page) => Promise<unknown>> = {
+  rounds: (page) => page.goto('/rounds'),
+  place: (page) => page.goto('/places/new'),
+  'hand-over': async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`),
+  'plant book': (page) => page.goto('/plants'),
+  bench: async (page) => {
+    await page.goto('/bench')
+    await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
+  },
+  'bench with answers': async (page) => {
+    await screens.bench!(page)
+    await page.keyboard.press('5')
+    await expect(page.getByRole('region', { name: 'Harmful, and not excluded' })).toBeVisible()
+  },
+  count: async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}`),
+  'weigh-up': async (page) => {
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
+    await page.getByText('Tansy ragwort', { exact: true }).last().click()
+    await page.getByText(/By animal, standing/).click()
+  },
+  plan: (page) => page.goto('/plan'),
+  plant: (page) => page.goto('/plants/poison-hemlock'),
+}
+const inEveryLight = ['bench with answers', 'count', 'weigh-up', 'plan', 'plant']
+
+async function lit(page: Page, mode: string) {
+  await page.addInitScript(
+    (m) => localStorage.setItem('fold-sprig-mode', JSON.stringify({ state: { mode: m }, version: 0 })),
+    mode,
+  )
+}
+
+for (const [name, open] of Object.entries(screens))
+  test(`axe finds nothing on ${name} by day`, async ({ page }) => {
+    test.setTimeout(60_000)
+    await lit(page, 'day')
+    await open(page)
+    await expectAccessible(page, name)
+  })
+
+// The pages are the same in every light; only the colours are not.
+for (const mode of ['sun', 'dusk'])
+  test(`the colours of the main screens can be told apart by ${mode}`, async ({ page }) => {
+    test.setTimeout(120_000)
+    await lit(page, mode)
+    for (const name of inEveryLight) {
+      await screens[name]!(page)
+      await expectAccessible(page, name, ['color-contrast'])
+    }
+  })

@@ -1,15 +1,23 @@
 import { expect, test, type Page } from '@playwright/test'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
-import type { Round, RoundSummary, Stop } from '../core/records/round.ts'
 import { ownServer } from './ownServer.ts'
 
 /** From counts to what a client keeps: what to do, the plan, and two printed pages, whose words are read back. */
 const { address, start, end } = ownServer(4174)
 
+interface Summary {
+  id: string
+  title: string
+}
+interface Counted {
+  pointsPerStop: number
+  stops: { id: string; seq: number }[]
+}
+
 test.beforeAll(start)
 test.afterAll(end)
 
-const summaries = async () => (await (await fetch(`${address}/api/rounds`)).json()) as RoundSummary[]
+const summaries = async () => (await (await fetch(`${address}/api/rounds`)).json()) as Summary[]
 const titled = async (title: string) => (await summaries()).find((r) => r.title === title)!
 
 /** Text of each page of what the browser would print. */
@@ -29,13 +37,13 @@ async function printed(page: Page, format: 'A4' | 'Letter'): Promise<string[]> {
 /** Count a planned round through the API, every stop alike but for one hit. */
 async function count(title: string, plants: string[]) {
   const { id } = await titled(title)
-  const round = (await (await fetch(`${address}/api/rounds/${id}`)).json()) as Round
+  const round = (await (await fetch(`${address}/api/rounds/${id}`)).json()) as Counted
   for (const stop of round.stops) {
     const hits = Array.from({ length: round.pointsPerStop }, (_, i) => ({
       taxon: plants[(i + (i === 0 ? stop.seq : 0)) % plants.length]!,
       amount: 1,
     }))
-    const body: Partial<Stop> = { id: stop.id, hits, doneAt: '2027-04-02T09:00:00.000Z' }
+    const body = { id: stop.id, hits, doneAt: '2027-04-02T09:00:00.000Z' }
     const { ok } = await fetch(`${address}/api/rounds/${id}/stops/${stop.seq}`, {
       method: 'PUT',
       headers: { 'content-type': 'application/json' },

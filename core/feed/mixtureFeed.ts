@@ -40,7 +40,7 @@ export interface MixtureFeed {
   sources: string[]
 }
 
-const DRAWS = 2000
+const DRAWS = 5000
 
 /** How far digestible dry matter and TDN of a forage lie apart, at most. */
 const TDN_POINTS = 3

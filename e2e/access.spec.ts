@@ -37,7 +37,7 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
 }
-const inEveryLight = ['bench with answers', 'count', 'weigh-up', 'plan', 'plant']
+const inEveryLight = ['rounds', 'place', 'bench', 'bench with answers', 'count', 'weigh-up', 'plan', 'plant']
 
 async function lit(page: Page, mode: string) {
   await page.addInitScript(

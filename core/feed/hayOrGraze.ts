@@ -85,10 +85,18 @@ const rules: Rule[] = [
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Harms in hay as it does standing, and cannot be sorted out',
-    test: (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'lessened',
+    title: 'Harms in hay, and cannot be sorted out',
+    test: (p) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful',
     from: 0,
     says: 'Take it out before the mower comes.',
+  },
+  {
+    use: 'hay',
+    speaks: 'against',
+    title: 'Harmful standing; as hay lessened or not known',
+    test: (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'harmful',
+    from: 0,
+    says: 'That is not the same as harmless.',
   },
   {
     use: 'hay',

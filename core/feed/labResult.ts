@@ -1,4 +1,4 @@
-import type { Estimate, MixtureFeed } from './mixtureFeed.ts'
+import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
@@ -36,20 +36,20 @@ export interface LabFigures {
 
 /**
  * Feed figures of a laboratory result, each with the error of laboratories: of one sample, not of the whole paddock.
- * Relative feed value after Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter; ME: NRC 1996.
+ * Relative feed value after Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME: NRC 1996.
  */
 export function labFigures(lab: LabResult): LabFigures {
   const adf = around(lab.adfPct, LAB_POINTS.adfPct)
   const ndf = around(lab.ndfPct, LAB_POINTS.ndfPct)
   const rfv = (a: number, n: number) => relativeFeedValue({ adfPct: a, ndfPct: n })
-  const me = (a: number) => energyFromTdn(88.9 - 0.779 * a).me
+  const me = (a: number, off = 0) => energyFromTdn(88.9 - 0.779 * a + off).me
   return {
     cpPct: around(lab.cpPct, LAB_POINTS.cpPct),
     adfPct: adf,
     ndfPct: ndf,
     // More fibre is less value: the ends change places.
     rfv: { middle: rfv(adf.middle, ndf.middle), low: rfv(adf.high, ndf.high), high: rfv(adf.low, ndf.low) },
-    meMcalPerKg: { middle: me(adf.middle), low: me(adf.high), high: me(adf.low) },
+    meMcalPerKg: { middle: me(adf.middle), low: me(adf.high, -TDN_POINTS), high: me(adf.low, TDN_POINTS) },
   }
 }
 

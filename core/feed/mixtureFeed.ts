@@ -43,7 +43,7 @@ export interface MixtureFeed {
 const DRAWS = 5000
 
 /** How far digestible dry matter and TDN of a forage lie apart, at most. */
-const TDN_POINTS = 3
+export const TDN_POINTS = 3
 
 /** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
 export const MANY_STOPS = 300

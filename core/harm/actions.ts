@@ -79,10 +79,12 @@ export function actionsFor(plant: Plant, stage: Stage, heightCm?: number): Actio
     .filter((a) => a.stage === at)
     .map((a) => ({ ...a, source, tooTall: a.upToCm !== undefined && heightCm !== undefined && heightCm > a.upToCm }))
   const order = clock[plant.cycle]
+  // A rosette is a grown plant of a kind that has no such stage in its clock.
+  const place = order.includes(at) ? order.indexOf(at) : order.indexOf('vegetative')
   return {
     now: here.filter((a) => !a.tooLate && !a.tooTall),
     noLonger: here.filter((a) => a.tooLate || a.tooTall),
-    before: order[order.indexOf(at) + 1],
+    before: order[place + 1],
   }
 }
 

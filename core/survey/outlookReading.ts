@@ -74,7 +74,7 @@ function mowing(list: { id: string; share: number }[]): OutlookReading['mowMm'] 
 /**
  * The composition as an outlook reads it: the same counts, other questions.
  *
- * Grazing: eaten against refused. Hay: what dries slowly, what shatters, what harms in it. Turf: sown, bare, what
+ * Grazing: eaten against refused. Hay: what harms in it. Turf: sown, bare, what
  * repairs wear and creeps. Native: native plants against others. Sown against unsown in all of them. Which plants are
  * refused and which heights suit are common practice without a source.
  *
@@ -107,19 +107,14 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
     ],
     hay: () => [
       ...line(
-        'Legumes, whose leaf shatters',
-        (p) => p.form === 'legume',
-        'Turn while the leaf is still tough, not at noon.',
-      ),
-      ...line(
-        'Broad leaves that dry slowly',
-        (p) => p.form === 'forb' && p.role !== 'toxic',
-        'The mower with a conditioner, a day more of drying; chicory and docks dry last.',
-      ),
-      ...line(
         'Harmful in hay',
-        (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'lessened',
+        (p) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful',
         'Stock that leave it standing cannot sort it out of hay.',
+      ),
+      ...line(
+        'Harmful standing; as hay lessened or not known',
+        (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'harmful',
+        'That is not the same as harmless.',
       ),
     ],
     turf: () => [

@@ -1,6 +1,7 @@
 import { format } from 'date-fns/format'
 import { addDays } from 'date-fns/addDays'
 import { planDates, type PlanLine } from '@/core/records/planItem.ts'
+import { dayWords } from '../rounds/RoundList.tsx'
 import { PlanLines } from './PlanLines.tsx'
 import { usePlanLines } from './usePlanLines.ts'
 
@@ -26,7 +27,7 @@ export function DueList({ first }: { first: PlanLine[] }) {
         </a>
       </div>
       {due.length === 0 ? (
-        <p>{dates[0] ? `Nothing until ${format(new Date(dates[0].day), 'd MMMM')}.` : 'Nothing is left to do.'}</p>
+        <p>{dates[0] ? `Nothing until ${dayWords(dates[0].day)}.` : 'Nothing is left to do.'}</p>
       ) : (
         <PlanLines lines={due} where onPut={put} />
       )}

@@ -45,6 +45,13 @@ describe('hay or graze (common practice, no source, where no other is named)', (
     )
   })
 
+  it('the share of clover whose leaf shatters is worked by hand: 3 of 10 hits', () => {
+    expect(of({ orchardgrass: 7, 'red-clover': 3 }).find((r) => /shatters/.test(r.title))!.share.estimate).toBeCloseTo(
+      0.3,
+      10,
+    )
+  })
+
   it('every reason has an interval, whatever grows', () => {
     const everything = Object.fromEntries(flora.plants.map((p) => [p.id, 1]))
     for (const r of of({ ...everything, timothy: 400 })) expect(r.share.interval, r.title).toBeDefined()

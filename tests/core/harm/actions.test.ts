@@ -58,6 +58,11 @@ describe('what to do, by stage and height (common practice, no source)', () => {
       }
   })
 
+  it('what comes next is never an earlier stage: a plantain rosette is before flowering', () => {
+    expect(at('broadleaf-plantain', 'rosette').before).toBe('flowering')
+    for (const p of flora.plants) for (const s of stages) expect(actionsFor(p, s).before, p.id).not.toBe('seedling')
+  })
+
   it('every harmful plant has a list of its own with a way without herbicide', () => {
     for (const p of flora.plants.filter((x) => x.role === 'toxic')) expect(p.control.some(by('hands')), p.id).toBe(true)
   })

@@ -22,9 +22,9 @@ describe('the same counts under another outlook', () => {
     expect(line('grazing', /refused/).of.sort()).toEqual(['tansy-ragwort', 'velvetgrass'])
   })
 
-  it('hay: ragwort stays harmful in it, the clover shatters', () => {
+  it('hay: ragwort stays harmful in it', () => {
     expect(line('hay', /Harmful/).of).toEqual(['tansy-ragwort'])
-    expect(line('hay', /shatters/).share.estimate).toBeCloseTo(12 / 80, 10)
+    expect(line('hay', /^Harmful in hay/).share.estimate).toBeCloseTo(4 / 80, 10)
   })
 
   it('sown against what came by itself, under every outlook', () => {

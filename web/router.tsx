@@ -20,6 +20,7 @@ export const router = createBrowserRouter([
       { path: 'rounds', lazy: () => import('./rounds/RoundsRoute.tsx') },
       { path: 'plan', lazy: () => import('./rounds/plan/PlanRoute.tsx') },
       { path: 'places/:id', lazy: () => import('./places/PlaceRoute.tsx') },
+      { path: 'rounds/bring-in', lazy: () => import('./rounds/bring-in/BringInRoute.tsx') },
       { path: 'rounds/:id', lazy: () => import('./rounds/CountRoute.tsx') },
       { path: 'rounds/:id/pocket', lazy: () => import('./rounds/sheets/PocketRoute.tsx') },
       { path: 'rounds/:id/field-sheet', lazy: () => import('./rounds/sheets/FieldSheetRoute.tsx') },

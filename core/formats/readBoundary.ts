@@ -25,14 +25,22 @@ const closed = (ring: Position[]): Position[] => {
  * @returns the boundary, or what is wrong in words a reader can act on
  */
 export function readBoundary(value: unknown): BoundaryRead {
+  return readAt(value, 0)
+}
+
+/** A collection holds features, a feature a polygon: what is wrapped deeper is not GeoJSON. */
+const DEEPEST = 3
+
+function readAt(value: unknown, depth: number): BoundaryRead {
+  if (depth > DEEPEST) return { problem: 'This file is nested deeper than GeoJSON can be.' }
   if (typeof value !== 'object' || value === null)
     return { problem: 'This is not GeoJSON: a boundary is an object with a "type".' }
   const given = value as { type?: unknown; geometry?: unknown; features?: unknown; coordinates?: unknown }
   if (given.type === 'FeatureCollection' && Array.isArray(given.features)) {
-    const reads = given.features.slice(0, 100).map(readBoundary)
+    const reads = given.features.slice(0, 100).map((f) => readAt(f, depth + 1))
     return reads.find((r) => 'boundary' in r) ?? { problem: 'No polygon was found among the features.' }
   }
-  if (given.type === 'Feature') return readBoundary(given.geometry)
+  if (given.type === 'Feature') return readAt(given.geometry, depth + 1)
   if (given.type !== 'Polygon')
     return { problem: `A boundary must be a Polygon, not ${JSON.stringify(given.type ?? 'nothing')}.` }
   const rings = Array.isArray(given.coordinates) ? given.coordinates : []

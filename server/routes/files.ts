@@ -13,8 +13,11 @@ import { getRound } from '../db/rounds.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import type { Book } from '../flora/book.ts'
 
+/** What a spreadsheet may take for a formula; a number below zero is none, and a western longitude must stay one. */
+const FORMULA = /^(?!-\d+(\.\d+)?$)[=+\-@\t\r]/
+
 /** A spreadsheet must never run a cell: cells that look like a formula are quoted (and stay readable). */
-const toCsv = (rows: object[]) => `${Papa.unparse(rows, { escapeFormulae: true, newline: '\r\n' })}\r\n`
+const toCsv = (rows: object[]) => `${Papa.unparse(rows, { escapeFormulae: FORMULA, newline: '\r\n' })}\r\n`
 
 /** Files of a round that other programs open. */
 export function fileRoutes(db: Db, book: Book): Router {

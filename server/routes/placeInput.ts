@@ -16,6 +16,7 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateIf,
   ValidateNested,
 } from 'class-validator'
 import { regions, type Region } from '@/core/naming/flora.ts'
@@ -33,7 +34,10 @@ export class PaddockInput {
   @IsUUID() id!: string
   @IsUUID() holdingId!: string
   @IsString() @IsNotEmpty() @MaxLength(200) name!: string
-  @IsObject({ message: 'boundary must be GeoJSON' }) boundary!: object
+  /** Null where only a table of the paddock is known. */
+  @ValidateIf((p: PaddockInput) => p.boundary !== null)
+  @IsObject({ message: 'boundary must be GeoJSON' })
+  boundary!: object | null
   @IsIn(regions) region!: Region
   @IsIn(outlooks) outlook!: Outlook
   @IsOptional() @IsArray() @ArrayMaxSize(100) @IsString({ each: true }) sown?: string[]

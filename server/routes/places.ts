@@ -36,7 +36,7 @@ function polygonAt(geoJson: object, field: string) {
 export function paddockOf(input: PaddockInput, book: Book): Paddock {
   return {
     ...input,
-    boundary: polygonAt(input.boundary, 'boundary'),
+    boundary: input.boundary && polygonAt(input.boundary, 'boundary'),
     sown: (input.sown ?? []).map((id, i) => knownPlant(id, book.flora, `sown[${i}]`)),
     strata: (input.strata ?? []).map((p, i) => ({ ...p, polygon: polygonAt(p.polygon, `strata[${i}].polygon`) })),
     note: input.note ?? '',

@@ -12,15 +12,17 @@ function closedWalk(walks: FeatureCollection): unknown {
     : walks
 }
 
-function readGpx(text: string, name: string): unknown {
+/** Tracks, routes and points of a GPX text. Entities are refused: nothing in GPX needs them, and they can swell. */
+export function gpxFeatures(text: string, name: string): FeatureCollection {
+  if (/<!(DOCTYPE|ENTITY)/i.test(text)) throw new Error(`${name} declares entities; such a file is not read.`)
   const document = new DOMParser().parseFromString(text, 'text/xml')
   if (document.querySelector('parsererror')) throw new Error(`${name} is not GPX: it could not be read as XML.`)
   const walks = gpx(document) as FeatureCollection
   if (walks.features.length === 0) throw new Error(`${name} holds no track, route or point.`)
-  return closedWalk(walks)
+  return walks
 }
 
-function readJson(text: string, name: string): unknown {
+export function parseJson(text: string, name: string): unknown {
   try {
     return JSON.parse(text)
   } catch {
@@ -36,7 +38,9 @@ function readJson(text: string, name: string): unknown {
 export async function readPlaceFile(file: File): Promise<Polygon> {
   if (file.size > LARGEST_FILE) throw new Error('This file is larger than 2 MB; a boundary needs far less.')
   const text = await file.text()
-  const read = readBoundary(/\.gpx$/i.test(file.name) ? readGpx(text, file.name) : readJson(text, file.name))
+  const read = readBoundary(
+    /\.gpx$/i.test(file.name) ? closedWalk(gpxFeatures(text, file.name)) : parseJson(text, file.name),
+  )
   if ('problem' in read) throw new Error(read.problem)
   return read.boundary
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useRevalidator } from 'react-router'
+import { Link, useRevalidator } from 'react-router'
 import { readRoundFile } from '@/core/formats/roundFile.ts'
 import { importDune, openRoundFile } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
@@ -45,6 +45,9 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
     <section className="mt-6 border-t border-rule pt-4">
       <div className="flex flex-wrap gap-2">
         <FileButton label="Open a round from a file" accept=".json,application/json" onFile={(f) => void openFile(f)} />
+        <Link to="/rounds/bring-in" className="flex min-h-11 items-center rounded-xl border border-rule px-4">
+          Read a table or archive of finds
+        </Link>
         <button type="button" onClick={() => void loadDune()} className="min-h-11 rounded-xl border border-rule px-4">
           Load the open dune-meadow table
         </button>

@@ -1,0 +1,95 @@
+import type { Position } from '../../survey/route.ts'
+
+/** One plant that a file says was met at a stop, under the name it has there. */
+export interface ReadFind {
+  name: string
+  amount: number
+  /** Pin of a layered point or cell of a grid, from 1. */
+  part?: number
+}
+
+export interface ReadStop {
+  /** What the file calls it. */
+  key: string
+  position: Position | null
+  /** Part of the paddock; empty where none is said. */
+  stratum: string
+  finds: ReadFind[]
+}
+
+/** Something of a file that was not taken in, how often, and where it first stood. */
+export interface NotUnderstood {
+  what: string
+  times: number
+  first: string
+}
+
+/** What a file of finds says, before its names are looked up. */
+export interface ReadFinds {
+  stops: ReadStop[]
+  notUnderstood: NotUnderstood[]
+  /** What the file calls the way of counting; empty where it does not say. */
+  protocol: string
+  /** ISO day; empty where the file does not say. */
+  day: string
+}
+
+/** Most stops and finds of one file that become a round. */
+export const MOST_READ_STOPS = 500
+export const MOST_READ_ROWS = 20_000
+/** Most that one stop may hold. */
+const MOST_AT_A_STOP = 1000
+
+/** Gathers stops and what was not understood while a file is gone through. */
+export class FindsReader {
+  private readonly stops = new Map<string, ReadStop>()
+  private readonly problems = new Map<string, NotUnderstood>()
+
+  problem(what: string, where: string): void {
+    const known = this.problems.get(what)
+    if (known) known.times++
+    else this.problems.set(what, { what, times: 1, first: where })
+  }
+
+  /** The stop of that key; undefined (and said) when there are more than a round holds. */
+  stop(key: string, where: string): ReadStop | undefined {
+    const known = this.stops.get(key)
+    if (known) return known
+    if (this.stops.size >= MOST_READ_STOPS) {
+      this.problem(`more than ${MOST_READ_STOPS} stops: the rest is left out`, where)
+      return undefined
+    }
+    const stop: ReadStop = { key, position: null, stratum: '', finds: [] }
+    this.stops.set(key, stop)
+    return stop
+  }
+
+  /** A find of a stop, unless its amount is none. */
+  find(stop: ReadStop, find: ReadFind, where: string): void {
+    if (!(find.amount > 0)) return this.problem('an amount that is not above 0', where)
+    if (stop.finds.length >= MOST_AT_A_STOP)
+      return this.problem(`more than ${MOST_AT_A_STOP} finds at one stop: the rest is left out`, where)
+    stop.finds.push(find)
+  }
+
+  done(protocol: string, day: string): ReadFinds {
+    return { stops: [...this.stops.values()], notUnderstood: [...this.problems.values()], protocol, day }
+  }
+}
+
+/** A number as people write it: a decimal comma is one, a thousands mark is not; undefined where it is none. */
+export function readNumber(text: string): number | undefined {
+  const plain = text.trim().replace(/^([-+]?\d*),(\d+)$/, '$1.$2')
+  if (!/^[-+]?(\d+\.?\d*|\.\d+)([eE][-+]?\d+)?$/.test(plain)) return undefined
+  const n = Number(plain)
+  return Number.isFinite(n) ? n : undefined
+}
+
+/** Longitude and latitude in degrees; undefined where they are none. */
+export function readPosition(lon: string, lat: string): Position | undefined {
+  const [x, y] = [readNumber(lon), readNumber(lat)]
+  return x !== undefined && y !== undefined && Math.abs(x) <= 180 && Math.abs(y) <= 90 ? [x, y] : undefined
+}
+
+/** The day of an ISO date or time; empty where it is none. */
+export const readDay = (text: string): string => /^\d{4}-\d{2}-\d{2}(?=$|T|\/)/.exec(text.trim())?.[0] ?? ''

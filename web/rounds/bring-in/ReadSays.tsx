@@ -1,0 +1,116 @@
+import { Link } from 'react-router'
+import type { RoundRead } from '@/core/formats/read/roundOfFinds.ts'
+import { nearestPlant, type NameFound } from '@/core/formats/read/nameFinder.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+
+const headings: Record<NameFound['how'], string> = {
+  book: 'Plants of the book',
+  ground: 'Ground',
+  letter: 'Counted under a letter',
+  'outside the book': 'Kept under the scientific name, outside the book',
+}
+const SHOWN_NAMES = 60
+
+function Names({ read, how }: { read: RoundRead; how: NameFound['how'] }) {
+  const byId = useFlora((s) => s.byId)
+  const names = read.names.filter((n) => n.found.how === how)
+  if (names.length === 0) return null
+  return (
+    <>
+      <h3 className="mt-3 text-lg">{headings[how]}</h3>
+      <ul className="gap-x-6 sm:columns-2">
+        {names.slice(0, SHOWN_NAMES).map((n) => {
+          const now = taxonName(n.found.taxon, byId)
+          return (
+            <li key={n.name} className="break-inside-avoid py-0.5">
+              {how === 'book' ? (
+                <Link to={`/plants/${n.found.taxon}`} className="underline">
+                  {now}
+                </Link>
+              ) : (
+                <span className={how === 'outside the book' ? 'font-plant italic' : ''}>{now}</span>
+              )}{' '}
+              <span className="text-ink-soft">
+                {n.name === now ? '' : `"${n.name}", `}
+                {n.times}
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      {names.length > SHOWN_NAMES ? <p>and {names.length - SHOWN_NAMES} more.</p> : null}
+    </>
+  )
+}
+
+/** Names nobody knows, with the plant that may have been meant. */
+function Strangers({ read, onGive }: { read: RoundRead; onGive: (name: string, plant: string) => void }) {
+  const plants = useFlora((s) => s.plants)
+  const near = read.strangers
+    .slice(0, SHOWN_NAMES)
+    .flatMap((name) => (nearestPlant(name, plants) ? [{ name, plant: nearestPlant(name, plants)! }] : []))
+  return (
+    <ul>
+      {near.map(({ name, plant }) => (
+        <li key={name} className="flex flex-wrap items-center gap-2 py-1">
+          <span className="grow">
+            "{name}": could it be {plant.commonName}?
+          </span>
+          <button
+            type="button"
+            onClick={() => onGive(name, plant.id)}
+            className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+          >
+            Read as {plant.commonName}
+          </button>
+        </li>
+      ))}
+    </ul>
+  )
+}
+
+/** What of a file is understood, and everything that is not. */
+export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: string, plant: string) => void }) {
+  const { round, notUnderstood } = read
+  const counted = round.stops.filter((s) => s.doneAt).length
+  const { unit, name } = methodInfo[round.method]
+  return (
+    <>
+      <p className="mt-1 text-lg" data-testid="read-says">
+        <b>
+          {counted} {unit}
+          {counted === 1 ? '' : 's'}
+        </b>{' '}
+        with {read.names.length} names, as "{name}"
+        {round.stops.length > counted ? `; ${round.stops.length - counted} more still to count` : ''}.
+      </p>
+      {notUnderstood.length > 0 ? (
+        <section className="mt-3 rounded-2xl rounded-tl-sm border-2 border-straw p-4" aria-labelledby="not-understood">
+          <h3 id="not-understood" className="text-lg">
+            Not understood, and left out
+          </h3>
+          <ul className="list-disc pl-5">
+            {notUnderstood.slice(0, SHOWN_NAMES).map((n) => (
+              <li key={n.what} className="break-words">
+                {n.what}
+                <span className="text-ink-soft">
+                  {' '}
+                  ({n.times === 1 ? n.first : `${n.times} times, first in ${n.first}`})
+                </span>
+              </li>
+            ))}
+          </ul>
+          {notUnderstood.length > SHOWN_NAMES ? <p>and {notUnderstood.length - SHOWN_NAMES} more kinds.</p> : null}
+          <Strangers read={read} onGive={onGive} />
+        </section>
+      ) : (
+        <p className="mt-1 text-ink-soft">Everything in the file was understood.</p>
+      )}
+      {(['book', 'ground', 'letter', 'outside the book'] as const).map((how) => (
+        <Names key={how} read={read} how={how} />
+      ))}
+    </>
+  )
+}

@@ -46,7 +46,7 @@ function madeFlora(plants: number, characters: number): Flora {
     sources: [],
     speciesDefault: false,
   })
-  return { characters: list, plants: Array.from({ length: plants }, (_, i) => plant(i)), groups: [] }
+  return { characters: list, plants: Array.from({ length: plants }, (_, i) => plant(i)), groups: [], hazards: [] }
 }
 
 function median(times: number[]): number {

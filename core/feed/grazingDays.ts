@@ -62,6 +62,26 @@ export function grazingDays(grazing: Grazing, random: () => number): Estimate {
   return { low: at(0.025), middle: at(0.5), high: at(0.975) }
 }
 
+/**
+ * The same sum the other way: how many animals can stay for so many days, and how many hectares a herd needs for them.
+ *
+ * @param one what a herd of one animal finds here, in days
+ * @throws RangeError no days asked for
+ */
+export function stockedFor(
+  days: number,
+  herd: { count: number; areaHa: number },
+  one: Estimate,
+): { animals: Estimate; areaHa: Estimate } {
+  if (!(days > 0)) throw new RangeError('ask for a day or more')
+  const animals = { low: one.low / days, middle: one.middle / days, high: one.high / days }
+  const hectares = (n: number) => (n > 0 ? (herd.areaHa * herd.count) / n : Infinity)
+  return {
+    animals,
+    areaHa: { low: hectares(animals.high), middle: hectares(animals.middle), high: hectares(animals.low) },
+  }
+}
+
 /** Ways to count an animal unit month; both are in use, so the one used is said. */
 export const animalUnitMonths = {
   srm: { kgPerMonth: 360, says: '12 kg of dry matter a day for a 454 kg cow (Society for Range Management 1989)' },

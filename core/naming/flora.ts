@@ -116,6 +116,38 @@ export interface ControlAct {
   tooLate: boolean
 }
 
+export const sowingTimes = ['late-winter', 'spring', 'early-summer', 'late-summer', 'autumn'] as const
+export type SowingTime = (typeof sowingTimes)[number]
+
+/** How a plant is sown. Rates are of pure live seed. */
+export interface Sowing {
+  /** Kilograms a hectare sown alone, low and high. */
+  kgPerHa: [number, number]
+  /** The same as one part of a mixture, or drilled into a standing sward. */
+  mixKgPerHa?: [number, number]
+  seedsPerKg: number
+  depthMm: [number, number]
+  when: SowingTime[]
+  sources: string[]
+}
+
+/** A danger that comes with several feed plants and is not, or not wholly, seen by looking. */
+export interface Hazard {
+  id: string
+  name: string
+  who: string[]
+  /** Plants that can carry it. */
+  plants: string[]
+  /** What an eye can see of it. */
+  shows: string
+  /** What no eye can. */
+  hidden: string
+  /** The test that tells; "none" where there is none. */
+  test: string
+  do: string
+  sources: string[]
+}
+
 /** Percent of dry matter, each a low and a high. */
 export interface FeedRange {
   cp: [number, number]
@@ -130,6 +162,8 @@ export interface Plant {
   author: string
   family: string
   alsoCalled: string[]
+  /** Other scientific names that tables and older books use. */
+  synonyms?: string[]
   form: LifeForm
   cycle: 'annual' | 'biennial' | 'perennial'
   season: 'cool' | 'warm'
@@ -144,6 +178,7 @@ export interface Plant {
   lookalikes: Lookalike[]
   feed?: { leafy: FeedRange; stemmy: FeedRange }
   worth?: string
+  sowing?: Sowing
   harm: HarmNote[]
   exposure?: Exposure
   control: ControlAct[]
@@ -166,6 +201,7 @@ export interface Flora {
   characters: Character[]
   plants: Plant[]
   groups: PlantGroup[]
+  hazards: Hazard[]
 }
 
 /** The cell of a plant for a character at a stage, or undefined where nothing is coded. */

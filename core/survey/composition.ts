@@ -2,6 +2,7 @@ import type { Plant } from '../naming/flora.ts'
 import { clusterRatioOf, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
 import { clopperPearson } from './proportionIntervals.ts'
+import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from './tally.ts'
 import { groupOf, groups, type Group, type Taxon } from './taxon.ts'
@@ -38,6 +39,8 @@ export interface Composition {
         simpson: number
         effectiveSpecies: number
         evenness: number | undefined
+        /** Plants there may be in all; undefined from a single stop. */
+        pool: SpeciesPool | undefined
       }
     | undefined
 }
@@ -149,6 +152,13 @@ export function compositionOf(all: Tallied, plants: Map<string, Plant>, design: 
             simpson: simpson(amounts),
             effectiveSpecies: effectiveSpecies(amounts),
             evenness: evenness(amounts),
+            pool:
+              totals.length > 1
+                ? speciesPool(
+                    list.filter((t) => t.group !== 'ground').map((t) => t.stopsWith),
+                    totals.length,
+                  )
+                : undefined,
           },
   }
 }

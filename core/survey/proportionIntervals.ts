@@ -44,6 +44,17 @@ export function noneFoundUpperBound(n: number, conf = 0.95): number {
 }
 
 /**
+ * Looks that must find nothing for no more than this share to be possible: the same sum solved for n.
+ *
+ * @param share above 0, below 1
+ * @throws RangeError a share out of bounds
+ */
+export function looksToBound(share: number, conf = 0.95): number {
+  if (!(share > 0 && share < 1)) throw new RangeError(`a share between 0 and 1 is needed: ${share}`)
+  return Math.ceil(Math.log(1 - conf) / Math.log(1 - share))
+}
+
+/**
  * Exact limits of a density when `found` plants were counted on an area. Source: Garwood 1936.
  *
  * @param area in any unit above 0; the limits are per that unit

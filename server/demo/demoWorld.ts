@@ -316,7 +316,7 @@ export const demoWorld: DemoPlace[] = [
     {
       name: 'Native Strip',
       outlook: 'native',
-      sown: ['switchgrass'],
+      sown: ['switchgrass', 'big-bluestem', 'indiangrass', 'little-bluestem', 'sideoats-grama'],
       corners: [
         [380, 480],
         [640, 520],

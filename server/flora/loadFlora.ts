@@ -10,6 +10,7 @@ import { nearest } from './problem.ts'
 import { readCharacters } from './readCharacters.ts'
 import { readCultivars } from './readCultivars.ts'
 import { readGroups } from './readGroups.ts'
+import { readHazards } from './readHazards.ts'
 import { readPlant } from './readPlant.ts'
 
 interface TaxonRow {
@@ -86,8 +87,10 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
         })
   const read = readGroups('groups.yaml', readFileSync(join(folder, 'groups.yaml'), 'utf8'), plants)
   problems.push(...read.problems, ...readCultivars(CULTIVARS, readFileSync(join(folder, CULTIVARS), 'utf8')).problems)
+  const dangers = readHazards('hazards.yaml', readFileSync(join(folder, 'hazards.yaml'), 'utf8'), plants)
+  problems.push(...dangers.problems)
   plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
-  return { flora: { characters, plants, groups: read.groups }, problems }
+  return { flora: { characters, plants, groups: read.groups, hazards: dangers.hazards }, problems }
 }
 
 export const floraFolder = join(projectRoot, 'flora')

@@ -21,12 +21,14 @@ import {
   lifeForms,
   roles,
   schools,
+  sowingTimes,
   stages,
   type FeedForm,
   type FormWord,
   type LifeForm,
   type Role,
   type School,
+  type SowingTime,
   type Stage,
 } from '@/core/naming/flora.ts'
 
@@ -102,6 +104,27 @@ class ControlFile {
   @IsOptional() @IsBoolean() too_late?: boolean
 }
 
+class SowingFile {
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0.01, { each: true }) @Max(600, { each: true }) kg_per_ha!: [
+    number,
+    number,
+  ]
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @Min(0.01, { each: true })
+  @Max(600, { each: true })
+  mix_kg_per_ha?: [number, number]
+  @IsInt() @Min(1000) @Max(50_000_000) seeds_per_kg!: number
+  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) depth_mm!: [
+    number,
+    number,
+  ]
+  @IsArray() @ArrayMinSize(1) @IsIn(sowingTimes, { each: true }) when!: SowingTime[]
+  @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
+}
+
 /** One plant, as its YAML file writes it. Cells of characters are checked apart, against the vocabulary. */
 export class PlantFile {
   @Matches(ID) id!: string
@@ -111,6 +134,7 @@ export class PlantFile {
   @Matches(/^[A-Z][a-z]+aceae$/, { message: 'family must be a plant family name such as Poaceae' })
   family!: string
   @IsOptional() @IsString({ each: true }) also_called?: string[]
+  @IsOptional() @IsArray() @IsString({ each: true }) synonyms?: string[]
   @IsIn(lifeForms) form!: LifeForm
   @IsIn(['annual', 'biennial', 'perennial']) cycle!: 'annual' | 'biennial' | 'perennial'
   @IsIn(['cool', 'warm']) season!: 'cool' | 'warm'
@@ -135,6 +159,7 @@ export class PlantFile {
   lookalikes?: LookalikeFile[]
   @IsOptional() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
   @IsOptional() @IsString() worth?: string
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => SowingFile) sowing?: SowingFile
   @IsOptional()
   @IsArray()
   @IsObject({ each: true })

@@ -1,9 +1,8 @@
 import 'reflect-metadata'
-import { plainToInstance } from 'class-transformer'
-import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsOptional, IsString, validateSync } from 'class-validator'
-import { LineCounter, parseDocument } from 'yaml'
+import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsOptional, IsString } from 'class-validator'
 import { stages, type Plant, type PlantGroup, type Stage } from '@/core/naming/flora.ts'
-import { lineOf, nearest, type FloraProblem } from './problem.ts'
+import type { FloraProblem } from './problem.ts'
+import { readEntries } from './readEntries.ts'
 
 class GroupEntry {
   @IsString() @IsNotEmpty() name!: string
@@ -18,31 +17,11 @@ export function readGroups(
   text: string,
   plants: Plant[],
 ): { groups: PlantGroup[]; problems: FloraProblem[] } {
-  const counter = new LineCounter()
-  const doc = parseDocument(text, { lineCounter: counter })
-  const problems: FloraProblem[] = doc.errors.map((e) => ({ file, line: e.linePos?.[0].line ?? 1, message: e.message }))
-  if (problems.length > 0) return { groups: [], problems }
-  const ids = plants.map((p) => p.id)
-  const groups: PlantGroup[] = []
-  for (const [id, raw] of Object.entries((doc.toJS() ?? {}) as Record<string, unknown>)) {
-    const line = lineOf(doc, counter, [id])
-    const entry = plainToInstance(GroupEntry, raw)
-    for (const e of validateSync(entry, { whitelist: true, forbidNonWhitelisted: true }))
-      problems.push({ file, line, message: `${id}: ${Object.values(e.constraints ?? {}).join('; ')}` })
-    for (const plant of entry.plants ?? [])
-      if (!ids.includes(plant))
-        problems.push({
-          file,
-          line,
-          message: `${id}: there is no plant "${plant}"; nearest: ${nearest(plant, ids).join(', ')}`,
-        })
-    groups.push({
-      id,
-      name: entry.name,
-      plants: entry.plants,
-      why: entry.why,
-      ...(entry.until ? { until: entry.until } : {}),
-    })
-  }
-  return { groups, problems }
+  const { entries, problems } = readEntries(
+    file,
+    text,
+    GroupEntry,
+    plants.map((p) => p.id),
+  )
+  return { groups: entries.map(([id, entry]) => ({ id, ...entry })), problems }
 }

@@ -8,6 +8,7 @@ import {
   type Cell,
   type Character,
   type Plant,
+  type Sowing,
   type Stage,
 } from '@/core/naming/flora.ts'
 import { PlantFile } from './plantFile.ts'
@@ -22,6 +23,15 @@ function flatten(errors: ValidationError[], path: string[] = []): { path: string
   })
 }
 
+const sowingOf = (s: NonNullable<PlantFile['sowing']>): Sowing => ({
+  kgPerHa: s.kg_per_ha,
+  ...(s.mix_kg_per_ha ? { mixKgPerHa: s.mix_kg_per_ha } : {}),
+  seedsPerKg: s.seeds_per_kg,
+  depthMm: s.depth_mm,
+  when: s.when,
+  sources: s.sources,
+})
+
 function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: Plant['stages']): Plant {
   return {
     id: file.id,
@@ -30,6 +40,7 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     author: file.author,
     family: file.family,
     alsoCalled: file.also_called ?? [],
+    ...(file.synonyms ? { synonyms: file.synonyms } : {}),
     form: file.form,
     cycle: file.cycle,
     season: file.season,
@@ -42,6 +53,7 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     lookalikes: file.lookalikes ?? [],
     ...(file.feed ? { feed: file.feed } : {}),
     ...(file.worth ? { worth: file.worth } : {}),
+    ...(file.sowing ? { sowing: sowingOf(file.sowing) } : {}),
     harm: file.harm ?? [],
     ...(file.exposure ? { exposure: { ...file.exposure, doses: file.exposure.doses ?? [] } } : {}),
     control: (file.control ?? []).map((c) => ({
@@ -103,6 +115,10 @@ export function readPlant(
       say(['stages', stage], `there is no stage "${stage}"; allowed: ${stages.join(', ')}`)
     else stageCells[stage as Stage] = readCells(block, characters, ['stages', stage], say)
   }
+  const { sowing } = file
+  for (const key of ['kg_per_ha', 'mix_kg_per_ha', 'depth_mm'] as const)
+    if (sowing?.[key] && sowing[key][0] > sowing[key][1])
+      say(['sowing', key], `the low figure must stand before the high one`)
   const known = new Set(characters.map((c) => c.id))
   ;(file.lookalikes ?? []).forEach((l, i) => {
     if (!known.has(l.check)) say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)

@@ -42,6 +42,7 @@ export function bookRoutes(db: Sql, book: Book): Router {
         .type('text/plain')
         .send(writeDelta(deltaTable(book.flora)))
     })
+    .get('/hazards', (_req, res) => void res.json(book.flora.hazards))
     .get('/groups', (_req, res) => void res.json(book.flora.groups))
     .post('/identify', (req, res) => void res.json(identifyBody(book.compiled, req.body)))
 }

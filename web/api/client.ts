@@ -1,4 +1,4 @@
-import type { Character, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import type { Character, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -50,6 +50,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
 export const getPlants = () => send<Plant[]>('GET', '/api/plants')
 export const getCharacters = () => send<Character[]>('GET', '/api/characters')
 export const getGroups = () => send<PlantGroup[]>('GET', '/api/groups')
+export const getHazards = () => send<Hazard[]>('GET', '/api/hazards')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')

@@ -25,7 +25,7 @@ export function FindBox({ onAsk, onClose }: Props) {
       .filter((c) => has(c.title, c.asks, c.id))
       .map((c) => ({ id: c.id, name: c.title, kind: 'look', go: () => onAsk(c.id) })),
     ...plants
-      .filter((p) => has(p.commonName, p.scientificName, ...p.alsoCalled))
+      .filter((p) => has(p.commonName, p.scientificName, ...p.alsoCalled, ...(p.synonyms ?? [])))
       .map((p) => ({
         id: p.id,
         name: p.commonName,

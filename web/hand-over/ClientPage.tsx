@@ -1,8 +1,9 @@
 import { inSentence } from '@/core/naming/verdict.ts'
 import { labFigures } from '@/core/feed/labResult.ts'
+import type { Plant } from '@/core/naming/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Round } from '@/core/records/round.ts'
-import type { Composition, Share } from '@/core/survey/composition.ts'
+import type { Naming, Round } from '@/core/records/round.ts'
+import type { Share } from '@/core/survey/composition.ts'
 import { groupNames, taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
@@ -11,24 +12,46 @@ import { percent, percentRange, countedWords } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useLabs } from '../weigh-up/labStore.ts'
+import { Appendix } from './Appendix.tsx'
 import { PageTwo } from './PageTwo.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
 
-/** The first thing said: what the sward mostly is, in a sentence. */
-function opening(made: Composition, byId: ReturnType<typeof useFlora.getState>['byId']): string {
+/** From here on bare ground is told in the first sentence. */
+const MUCH_BARE = 0.1
+
+/** The first things said: what the sward mostly is, what in it harms, and what is done next. */
+function opening({ composition: made, harm }: WeighUp, plan: PlanLine[], byId: Map<string, Plant>): string {
   const plants = made.taxa.filter((t) => t.group !== 'ground').slice(0, 3)
   const said = plants.map((t) => `${inSentence(taxonName(t.taxon, byId).replace(/ \(.*\)/, ''))} ${withInterval(t)}`)
-  return `Mostly ${said.join(', ')}.`
+  const ground = made.byGroup.find((g) => g.group === 'ground')
+  const bare = ground && ground.estimate >= MUCH_BARE ? `; bare ground and litter ${withInterval(ground)}` : ''
+  const found = harm.found.map((f) => inSentence(byId.get(f.plant)!.commonName))
+  const harmful =
+    found.length > 0
+      ? `Harmful, and found: ${found.join(', ')}.`
+      : `No harmful plant was met at ${made.stops} stops, which does not mean that there is none.`
+  const [next] = plan.filter((p) => p.doneOn === null).sort((a, b) => (a.dueOn < b.dueOn ? -1 : 1))
+  const then = next ? ` Next: ${inSentence(next.text).replace(/\.$/, '')}, by ${dayWords(next.dueOn)}.` : ''
+  return `Mostly ${said.join(', ')}${bare}. ${harmful}${then}`
 }
 
-/** Two pages a client keeps: plain sentences first, each figure with its interval. */
-export function ClientPage({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
+interface Props {
+  round: Round
+  weighed: WeighUp
+  plan: PlanLine[]
+  /** Names written down in this round: given where the appendix is wanted. */
+  namings: Naming[] | undefined
+}
+
+/** Two pages a client keeps: plain sentences first, each figure with its interval; the appendix behind them when wanted. */
+export function ClientPage({ round, weighed, plan, namings }: Props) {
   const byId = useFlora((s) => s.byId)
   const { composition: made, harm, feed } = weighed
   const leafy = feed.leafy
+  const { outlook } = round.paddock
   const lab = useLabs((s) => s.results[round.id])
   const measured = lab && labFigures(lab)
   const rows = made.taxa.slice(0, 10).map((t) => ({
@@ -57,7 +80,7 @@ export function ClientPage({ round, weighed, plan }: { round: Round; weighed: We
         <p className="font-plant whitespace-nowrap">Fold Sprig</p>
       </header>
       <p className="mt-3 text-lg leading-snug" data-testid="opening">
-        {opening(made, byId)}
+        {opening(weighed, plan, byId)}
       </p>
       <p className="mt-1">
         Counted at {countedWords(round.method, made)}. A figure in brackets is the range that holds the true value 95
@@ -96,7 +119,7 @@ export function ClientPage({ round, weighed, plan }: { round: Round; weighed: We
         </p>
         {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}
       </section>
-      {leafy ? (
+      {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
         <section className="mt-4 break-inside-avoid">
           <h3 className="text-lg">Worth as feed while leafy</h3>
           <p>
@@ -117,6 +140,7 @@ export function ClientPage({ round, weighed, plan }: { round: Round; weighed: We
         </section>
       ) : null}
       <PageTwo round={round} weighed={weighed} plan={plan} />
+      {namings ? <Appendix round={round} weighed={weighed} namings={namings} /> : null}
     </article>
   )
 }

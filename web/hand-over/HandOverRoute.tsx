@@ -1,14 +1,24 @@
+import { useState } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { Leaf } from '../parts/Leaf.tsx'
 import { pageFile } from './pageFile.ts'
+import { getNamings } from '../api/client.ts'
 import { readPlan } from '../plan/usePlanLines.ts'
 import { weighedRound } from '../weigh-up/WeighUpRoute.tsx'
 import { download, fileSlug } from '../parts/download.ts'
 import { ClientPage } from './ClientPage.tsx'
 
 export async function loader({ params }: LoaderFunctionArgs) {
-  const [read, plan] = await Promise.all([weighedRound(params.id!), readPlan().catch(() => [])])
-  return { ...read, plan: plan.filter((p) => p.paddockId === read.round.paddockId) }
+  const [read, plan, namings] = await Promise.all([
+    weighedRound(params.id!),
+    readPlan().catch(() => []),
+    getNamings().catch(() => []),
+  ])
+  return {
+    ...read,
+    namings: namings.filter((n) => n.roundId === read.round.id),
+    plan: plan.filter((p) => p.paddockId === read.round.paddockId),
+  }
 }
 
 const files = [
@@ -22,7 +32,8 @@ const files = [
 
 /** What the client keeps: the pages on the right, what can be taken along on the left. */
 export function Component() {
-  const { round, weighed, plan } = useLoaderData<typeof loader>()
+  const { round, weighed, plan, namings } = useLoaderData<typeof loader>()
+  const [appendix, setAppendix] = useState(false)
   return (
     <Leaf
       names={{ left: 'Take along', right: 'The pages' }}
@@ -64,6 +75,17 @@ export function Component() {
             ))}
           </ul>
           {weighed ? (
+            <label className="mt-4 flex min-h-12 w-fit items-center gap-3">
+              <input
+                type="checkbox"
+                checked={appendix}
+                onChange={(e) => setAppendix(e.target.checked)}
+                className="size-6 accent-culm"
+              />
+              With an appendix for colleagues
+            </label>
+          ) : null}
+          {weighed ? (
             <button
               type="button"
               onClick={() => window.print()}
@@ -90,7 +112,7 @@ export function Component() {
       }
       right={
         weighed ? (
-          <ClientPage round={round} weighed={weighed} plan={plan} />
+          <ClientPage round={round} weighed={weighed} plan={plan} namings={appendix ? namings : undefined} />
         ) : (
           <p>Nothing is counted yet, so there is nothing to hand over.</p>
         )

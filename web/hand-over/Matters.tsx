@@ -15,7 +15,12 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
     <ul className="mt-3 flex break-inside-avoid justify-between gap-2" aria-label="The plants that matter, drawn">
       {shown.map((p) => (
         <li key={p.id} className="min-w-0 flex-1 text-center leading-tight">
-          <PlantDrawing plant={p} insets={false} className="mx-auto h-44 w-full max-w-40" label={p.commonName} />
+          <PlantDrawing
+            plant={p}
+            insets={false}
+            className="mx-auto h-44 w-full max-w-48 print:h-52"
+            label={p.commonName}
+          />
           <b>{p.commonName.replace(/ \(.*\)/, '')}</b>
           {harmful(p) ? <span className="block font-bold text-harm">harmful</span> : null}
         </li>

@@ -2,9 +2,12 @@ import { animalUnitMonths } from '@/core/feed/grazingDays.ts'
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Outlook, Round } from '@/core/records/round.ts'
+import type { Plant } from '@/core/naming/flora.ts'
+import type { Outlook, Round, Stop } from '@/core/records/round.ts'
+import { namedLetters } from '@/core/survey/figures.ts'
 import { outlookReading } from '@/core/survey/outlookReading.ts'
 import { swardSays } from '@/core/survey/swardSays.ts'
+import { resolved } from '@/core/survey/tally.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { Matters } from './Matters.tsx'
@@ -13,6 +16,7 @@ import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../weigh-up/OutlookPanel.tsx'
+import { aumWords } from '../weigh-up/HerdPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
@@ -55,6 +59,9 @@ function Read({ round }: { round: Round }) {
     <section className="mt-3">
       <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
       <OutlookLines reading={reading} />
+      {round.paddock.outlook === 'hay' && !reading.lines.some((l) => l.title.startsWith('Harmful')) ? (
+        <p>No plant that harms in hay was counted; what could still be there stands on the first page.</p>
+      ) : null}
       {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
     </section>
   )
@@ -79,8 +86,8 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
         {plan.count} of "{animal.name}" on {hectares!.toFixed(2)} ha: about {days(grazing.days.middle)} days (
         {days(grazing.days.low)} to {days(grazing.days.high)}), leaving {plan.residualKgPerHa} kg a hectare. Standing:{' '}
         {Math.round(grazing.mass.middle / 10) * 10} kg a hectare ({Math.round(grazing.mass.low / 10) * 10} to{' '}
-        {Math.round(grazing.mass.high / 10) * 10}), {measured ? 'measured' : 'a guess'}. {grazing.aum[0]!.toFixed(1)}{' '}
-        animal unit months at {animalUnitMonths.srm.says}, from the middle of that range.
+        {Math.round(grazing.mass.high / 10) * 10}), {measured ? 'measured' : 'a guess'}. {aumWords(grazing.aum[0]!)}{' '}
+        animal unit months at {animalUnitMonths.srm.says}.
       </p>
       {needs.map((m) => (
         <p key={m.what}>
@@ -125,8 +132,17 @@ function Plan({ plan }: { plan: PlanLine[] }) {
   )
 }
 
+/** Stops at which a harmful plant was counted, letters under their later name. */
+function harmfulStops(round: Round, byId: Map<string, Plant>): ReadonlySet<number> {
+  const named = namedLetters(round)
+  const harms = (s: Stop) => s.hits.some((h) => byId.get(resolved(h.taxon, named))?.role === 'toxic')
+  return new Set(round.stops.filter(harms).map((s) => s.seq))
+}
+
 /** The second page: what the ground says, how long the feed lasts, what to do and when, where it was counted. */
 export function PageTwo({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
+  const byId = useFlora((s) => s.byId)
+  const harmful = harmfulStops(round, byId)
   return (
     <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
       <Matters weighed={weighed} />
@@ -136,13 +152,21 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
       <Plan plan={plan} />
       <div className="mt-4 flex break-inside-avoid items-start gap-5">
         {round.route ? (
-          <RouteMap
-            boundary={round.paddock.boundary}
-            line={round.route.line}
-            stops={round.stops}
-            label={`Map of ${round.paddock.name} with the stops`}
-            className="w-40 shrink-0 print:w-64"
-          />
+          <figure className="w-40 shrink-0 print:w-64">
+            <RouteMap
+              boundary={round.paddock.boundary}
+              line={round.route.line}
+              stops={round.stops}
+              label={`Map of ${round.paddock.name} with the stops`}
+              className="w-full"
+              harmfulAt={harmful}
+            />
+            {harmful.size > 0 ? (
+              <figcaption className="text-sm leading-tight">
+                Ringed: a harmful plant was found there ({[...harmful].join(', ')}).
+              </figcaption>
+            ) : null}
+          </figure>
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">
           {standingCautions.map((c) => (

@@ -11,6 +11,8 @@ interface Props {
   current?: number
   /** Every stop with its number, for paper. */
   numbered?: boolean
+  /** Stops at which something harmful was found: ringed, and said below. */
+  harmfulAt?: ReadonlySet<number>
   label: string
   className?: string
 }
@@ -20,7 +22,17 @@ const SIZE = 400
 const PAD = 26
 
 /** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
-export function RouteMap({ boundary, parts = [], line, stops, current, numbered = false, label, className }: Props) {
+export function RouteMap({
+  boundary,
+  parts = [],
+  line,
+  stops,
+  current,
+  numbered = false,
+  harmfulAt,
+  label,
+  className,
+}: Props) {
   const ring = (boundary?.coordinates[0] ?? line) as Position[]
   if (ring.length < 2) return null
   const lat0 = ring[0]![1]
@@ -93,6 +105,12 @@ export function RouteMap({ boundary, parts = [], line, stops, current, numbered 
               }
               strokeWidth="1.6"
             />
+            {harmfulAt?.has(stop.seq) ? (
+              <>
+                <circle cx={x} cy={y} r="10" fill="none" className="stroke-harm" strokeWidth="2.4" />
+                <path d={`M${x - 3.5} ${y - 3.5}l7 7m0-7l-7 7`} className="stroke-husk" strokeWidth="1.8" />
+              </>
+            ) : null}
             {here || numbered ? (
               <text
                 x={x}

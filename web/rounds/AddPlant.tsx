@@ -10,7 +10,11 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
   const wanted = text.trim().toLowerCase()
   const found = wanted
     ? plants
-        .filter((p) => [p.commonName, p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase().includes(wanted)))
+        .filter((p) =>
+          [p.commonName, p.scientificName, ...p.alsoCalled, ...(p.synonyms ?? [])].some((n) =>
+            n.toLowerCase().includes(wanted),
+          ),
+        )
         .slice(0, 6)
     : []
   const take = (id: string) => {

@@ -1,11 +1,12 @@
 import { create } from 'zustand'
-import type { Character, Flora, Plant, PlantGroup } from '@/core/naming/flora.ts'
-import { getCharacters, getGroups, getPlants } from '../api/client.ts'
+import type { Character, Flora, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import { getCharacters, getGroups, getHazards, getPlants } from '../api/client.ts'
 
 interface FloraState {
   characters: Character[]
   plants: Plant[]
   groups: PlantGroup[]
+  hazards: Hazard[]
   byId: Map<string, Plant>
   load: () => Promise<void>
   /** Read it again, after a plant was added. */
@@ -20,6 +21,7 @@ export const useFlora = create<FloraState>()((set, get) => ({
   characters: [],
   plants: [],
   groups: [],
+  hazards: [],
   byId: new Map(),
   load: () => {
     loading ??= get()
@@ -31,14 +33,19 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    const [characters, plants, groups] = await Promise.all([getCharacters(), getPlants(), getGroups()])
-    set({ characters, plants, groups, byId: new Map(plants.map((p) => [p.id, p])) })
+    const [characters, plants, groups, hazards] = await Promise.all([
+      getCharacters(),
+      getPlants(),
+      getGroups(),
+      getHazards(),
+    ])
+    set({ characters, plants, groups, hazards, byId: new Map(plants.map((p) => [p.id, p])) })
   },
 }))
 
 export const flora = (): Flora => {
-  const { characters, plants, groups } = useFlora.getState()
-  return { characters, plants, groups }
+  const { characters, plants, groups, hazards } = useFlora.getState()
+  return { characters, plants, groups, hazards }
 }
 
 export const characterOf = (id: string): Character | undefined =>

@@ -4,9 +4,12 @@ import { dosesHere, keptAnimals } from '@/core/harm/exposures.ts'
 import { inSentence } from '@/core/naming/verdict.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { looksToBound } from '@/core/survey/proportionIntervals.ts'
 import { Doses, ExposureView } from '../parts/ExposureView.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { HazardList } from './HazardList.tsx'
+import { SearchedHere } from './SearchedHere.tsx'
 import { HarmMatrix } from './HarmMatrix.tsx'
 import { useGrazing } from './useGrazing.ts'
 
@@ -69,6 +72,10 @@ export function HarmPanel({ round, weighed }: Props) {
         nor any of the {harm.rarerHere.length} other harmful plants of the book. Not found is not the same as not there:
         of each, {bound}.
       </p>
+      <p className="mt-2">
+        {looksToBound(0.05)} stops with nothing would leave up to 5 % of places, {looksToBound(0.02)} stops up to 2 %.
+      </p>
+      <SearchedHere paddockId={round.paddockId} />
       {harm.unnamed.length > 0 ? (
         <p className="mt-2">
           <b>Not named yet</b>: unknown {harm.unnamed.join(', ')}. Until named, it could be any of these.
@@ -88,6 +95,7 @@ export function HarmPanel({ round, weighed }: Props) {
           </ul>
         </details>
       ) : null}
+      <HazardList round={round} animal={said ? animal.kind : undefined} />
       {carrying.length > 0 ? (
         <details className="mt-2">
           <summary className="min-h-11 py-2 font-semibold">

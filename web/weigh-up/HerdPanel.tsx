@@ -1,7 +1,7 @@
 import { naturalFrequency } from '@/core/naming/certainty.ts'
-import { animalUnitMonths, nitrogenFixedKgPerHa } from '@/core/feed/grazingDays.ts'
+import { animalUnitMonths, nitrogenFixedKgPerHa, stockedFor } from '@/core/feed/grazingDays.ts'
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
-import type { MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { animalClass, animalClasses } from '@/core/feed/needs.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
@@ -42,6 +42,9 @@ function NumberInput({
   )
 }
 
+/** Animal unit months with the range of the standing mass. */
+export const aumWords = (a: Estimate) => `${a.middle.toFixed(1)} (${a.low.toFixed(1)} to ${a.high.toFixed(1)})`
+
 /** From here on a need is called met without more words. */
 const SURE = 0.975
 
@@ -70,6 +73,46 @@ function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
   )
 }
 
+/** Days that are asked for, turned into animals and into hectares. */
+function OtherWay({
+  grazing,
+  plan,
+  hectares,
+  change,
+}: {
+  grazing: NonNullable<ReturnType<typeof useGrazing>['grazing']>
+  plan: HerdPlan
+  hectares: number
+  change: (patch: Partial<HerdPlan>) => void
+}) {
+  const wanted = plan.wantedDays ?? 7
+  const { animals, areaHa } = stockedFor(wanted, { count: plan.count, areaHa: hectares }, grazing.one)
+  return (
+    <div className="mt-2 grid items-end gap-3 sm:grid-cols-[10rem_1fr]">
+      <NumberInput
+        label="Or for how many days"
+        value={wanted}
+        min={1}
+        max={365}
+        onChange={(wantedDays) => change({ wantedDays })}
+      />
+      <p data-testid="other-way">
+        For {wanted} days it feeds <b>{Math.floor(animals.middle)}</b> ({Math.floor(animals.low)} to{' '}
+        {Math.floor(animals.high)}); {plan.count} would need{' '}
+        {Number.isFinite(areaHa.middle) ? (
+          <>
+            <b>{areaHa.middle.toFixed(2)} ha</b> ({areaHa.low.toFixed(2)} to{' '}
+            {Number.isFinite(areaHa.high) ? `${areaHa.high.toFixed(2)}` : 'more than can be said'})
+          </>
+        ) : (
+          'more than can be said: next to nothing stands above what is left'
+        )}
+        .
+      </p>
+    </div>
+  )
+}
+
 /** How long a herd can stay, and whether the sward gives what it needs. */
 export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: MixtureFeed | undefined }) {
   const { plan, change, animal, measured, hectares, grazing, legume } = useGrazing(round, made)
@@ -79,7 +122,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       <h2 id="herd" className="text-xl">
         How long, for how many
       </h2>
-      <div className="mt-2 grid gap-3 sm:grid-cols-3">
+      <div className="mt-2 grid items-end gap-3 sm:grid-cols-3">
         <Labelled label="Stock">
           {(id) => (
             <select
@@ -143,8 +186,9 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
             Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {animal.bodyKg} kg a day. What grows meanwhile
             is not in it.
           </p>
+          <OtherWay grazing={grazing} plan={plan} hectares={hectares!} change={change} />
           <p className="mt-1">
-            {grazing.aum[0]!.toFixed(1)} animal unit months at {animalUnitMonths.srm.says}; {grazing.aum[1]!.toFixed(1)}{' '}
+            {aumWords(grazing.aum[0]!)} animal unit months at {animalUnitMonths.srm.says}; {aumWords(grazing.aum[1]!)}{' '}
             at {animalUnitMonths.older.says}.
           </p>
         </>

@@ -9,22 +9,11 @@ import { groupColour } from '../parts/groupMarks.ts'
 import { monthNames } from '../parts/words.ts'
 import { useWidth } from '../parts/useWidth.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { seasonShares } from './seasonShares.ts'
 
 const HEIGHT = 230
 const MOST_FILLERS = 4
 const atHome = new Set<string>(['common', 'frequent'])
-
-/** Shares of plants that grow in the cool and in the warm, of all that were counted with a season. */
-function seasonShares(made: Composition, season: (taxon: string) => 'cool' | 'warm' | undefined) {
-  let [cool, warm] = [0, 0]
-  for (const t of made.taxa) {
-    const s = season(t.taxon)
-    if (s === 'cool') cool += t.estimate
-    else if (s === 'warm') warm += t.estimate
-  }
-  const all = cool + warm
-  return all > 0 ? { cool: cool / all, warm: warm / all } : undefined
-}
 
 /** When the mixture grows, where it slumps, and what of this region would fill the gap. */
 export function SeasonPanel({ made, region }: { made: Composition; region: Region }) {

@@ -17,8 +17,11 @@ import { ActPanel } from './ActPanel.tsx'
 import { FeedPanel } from './FeedPanel.tsx'
 import { HerdPanel } from './HerdPanel.tsx'
 import { OutlookPanel } from './OutlookPanel.tsx'
+import { PartsPanel } from './PartsPanel.tsx'
+import { stillToFind } from './stillToFind.ts'
 import { SaysPanel } from './SaysPanel.tsx'
 import { SeasonPanel } from './SeasonPanel.tsx'
+import { SowPanel } from './SowPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
 
 interface Props {
@@ -126,7 +129,8 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
         <p className="mt-3" data-testid="diversity">
           {made.diversity.richness} plants; Shannon {made.diversity.shannon.toFixed(3)}, Simpson{' '}
           {made.diversity.simpson.toFixed(3)}, as varied as {made.diversity.effectiveSpecies.toFixed(1)} equally common
-          plants. These describe the plants met, without an error of their own: more stops find more plants.
+          plants. These describe the plants met, without an error of their own.{' '}
+          {made.diversity.pool ? stillToFind(made.diversity.richness, made.diversity.pool) : ''}
         </p>
       ) : null}
       <details className="mt-2">
@@ -173,6 +177,33 @@ function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
   }
 }
 
+const sections = [
+  ['made-of', 'Made of'],
+  ['outlook', 'Read as'],
+  ['harm', 'Harm'],
+  ['act', 'To do'],
+  ['says', 'What it says'],
+  ['sow', 'To sow'],
+  ['feed', 'Feed'],
+  ['season', 'The year'],
+  ['herd', 'Stock'],
+] as const
+
+/** The sections of a long half, one tap away. */
+function Contents({ turf }: { turf: boolean }) {
+  return (
+    <nav aria-label="Sections" className="-mt-1 mb-2 flex flex-wrap gap-x-1">
+      {sections
+        .filter(([id]) => !(turf && id === 'herd'))
+        .map(([id, name]) => (
+          <a key={id} href={`#${id}`} className="flex min-h-11 items-center rounded-lg px-2 underline hover:bg-culm/10">
+            {name}
+          </a>
+        ))}
+    </nav>
+  )
+}
+
 /** A round's results: the counts on the left, what follows from them on the right. */
 export function WeighUpView({ round, weighed }: Props) {
   const done = round.stops.filter((s) => s.doneAt).length
@@ -189,7 +220,9 @@ export function WeighUpView({ round, weighed }: Props) {
       ]}
       left={
         weighed ? (
-          <Counted round={round} weighed={weighed} />
+          <div className="stays" tabIndex={0} role="group" aria-label="What was counted">
+            <Counted round={round} weighed={weighed} />
+          </div>
         ) : (
           <>
             <p className="text-ink-soft">
@@ -209,11 +242,14 @@ export function WeighUpView({ round, weighed }: Props) {
       right={
         weighed ? (
           <>
+            <Contents turf={round.paddock.outlook === 'turf'} />
             <Shares round={round} weighed={weighed} />
+            <PartsPanel round={round} />
             <OutlookPanel key={round.id} round={round} />
             <HarmPanel round={round} weighed={weighed} />
             <ActPanel round={round} weighed={weighed} />
             <SaysPanel round={round} />
+            <SowPanel round={round} made={weighed.composition} />
             <FeedPanel roundId={round.id} feed={weighed.feed} />
             <SeasonPanel made={weighed.composition} region={round.paddock.region} />
             {round.paddock.outlook === 'turf' ? null : (

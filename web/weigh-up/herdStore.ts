@@ -10,6 +10,8 @@ export interface HerdPlan {
   refusedPct: number
   /** A stated guess of the standing dry matter, where nothing was measured. */
   guessKgPerHa: number
+  /** Days for which animals and hectares are asked; left out: a week. */
+  wantedDays?: number
 }
 
 export const firstHerd: HerdPlan = {

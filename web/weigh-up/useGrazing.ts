@@ -70,7 +70,12 @@ export function useGrazing(round: Round, made: Composition) {
     }
     return {
       days: grazingDays({ ...how, herd: [{ animal, count: plan.count }] }, randomLcg(1)),
-      aum: (['srm', 'older'] as const).map((c) => aums(how, mass.middle, c)),
+      one: grazingDays({ ...how, herd: [{ animal, count: 1 }] }, randomLcg(1)),
+      aum: (['srm', 'older'] as const).map((c): Estimate => ({
+        low: aums(how, mass.low, c),
+        middle: aums(how, mass.middle, c),
+        high: aums(how, mass.high, c),
+      })),
       mass,
     }
   }, [hectares, mass, plan, animal])

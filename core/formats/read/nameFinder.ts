@@ -27,12 +27,24 @@ const words = new Map<string, Taxon>(
 /** Letters that may differ for a name to be offered as what was meant. */
 const MOST_SLIPS = 3
 
-/** The plant of the book whose name is nearest to a mistyped one; undefined where none is near. */
-export function nearestPlant(name: string, plants: readonly Plant[]): Plant | undefined {
+/**
+ * The plant of the book whose name is nearest to a mistyped one; undefined where none is near.
+ *
+ * @param among common names only, or scientific ones too
+ */
+export function nearestPlant(
+  name: string,
+  plants: readonly Plant[],
+  among: 'common' | 'all' = 'all',
+): Plant | undefined {
   const wanted = same(name)
   let best: { plant: Plant; slips: number } | undefined
   for (const plant of plants)
-    for (const n of [plant.commonName.replace(/ \(.*\)/, ''), plant.scientificName, ...plant.alsoCalled]) {
+    for (const n of [
+      plant.commonName.replace(/ \(.*\)/, ''),
+      ...plant.alsoCalled,
+      ...(among === 'all' ? [plant.scientificName, ...(plant.synonyms ?? [])] : []),
+    ]) {
       const slips = distance(wanted, same(n))
       if (slips < (best?.slips ?? Infinity)) best = { plant, slips }
     }
@@ -60,10 +72,11 @@ export function nameFinder(
   // The plant that stands for a species comes first, so that a bare species name means it.
   for (const p of [...plants].sort((a, b) => Number(b.speciesDefault) - Number(a.speciesDefault))) {
     const short = p.commonName.replace(/ \(.*\)/, '')
-    for (const n of [p.id, p.scientificName, p.commonName, short, ...p.alsoCalled])
+    for (const n of [p.id, p.scientificName, p.commonName, short, ...p.alsoCalled, ...(p.synonyms ?? [])])
       if (!known.has(same(n))) known.set(same(n), p.id)
   }
-  return (written) => {
+  const looked = new Map<string, NameFound | undefined>()
+  const look = (written: string): NameFound | undefined => {
     const chosen = Object.hasOwn(given, written) ? given[written] : undefined
     if (chosen) return { taxon: chosen, how: 'book' }
     const name = written.replace(/^latin:/, '')
@@ -75,6 +88,13 @@ export function nameFinder(
     const latin = binomial(name)
     const plant = known.get(wanted) ?? (latin ? known.get(same(latin)) : undefined)
     if (plant) return { taxon: plant, how: 'book' }
-    return latin ? { taxon: latinTaxon(latin), how: 'outside the book' } : undefined
+    // A common name with a slip can look like a scientific one: it is asked back rather than kept.
+    return latin && !nearestPlant(name, plants, 'common')
+      ? { taxon: latinTaxon(latin), how: 'outside the book' }
+      : undefined
+  }
+  return (name) => {
+    if (!looked.has(name)) looked.set(name, look(name))
+    return looked.get(name)
   }
 }

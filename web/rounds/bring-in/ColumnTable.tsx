@@ -40,7 +40,7 @@ export function ColumnTable({ headings, rows, columns, onChange }: Props) {
         <thead>
           <tr>
             {headings.map((h) => (
-              <th key={h} scope="col" className="min-w-44 border-b border-rule p-2 align-top font-normal">
+              <th key={h} scope="col" className="min-w-56 border-b border-rule p-2 align-top font-normal">
                 <b className="block max-w-56 truncate">{h}</b>
                 <select
                   aria-label={`Column "${h}" holds`}

@@ -34,7 +34,7 @@ function Names({ read, how }: { read: RoundRead; how: NameFound['how'] }) {
               )}{' '}
               <span className="text-ink-soft">
                 {n.name === now ? '' : `"${n.name}", `}
-                {n.times}
+                {n.times === 1 ? 'once' : `${n.times} times`}
               </span>
             </li>
           )
@@ -45,12 +45,13 @@ function Names({ read, how }: { read: RoundRead; how: NameFound['how'] }) {
   )
 }
 
-/** Names nobody knows, with the plant that may have been meant. */
-function Strangers({ read, onGive }: { read: RoundRead; onGive: (name: string, plant: string) => void }) {
+/** Names the book does not hold, with the plant that may have been meant. */
+function Meant({ names, onGive }: { names: string[]; onGive: (name: string, plant: string) => void }) {
   const plants = useFlora((s) => s.plants)
-  const near = read.strangers
-    .slice(0, SHOWN_NAMES)
-    .flatMap((name) => (nearestPlant(name, plants) ? [{ name, plant: nearestPlant(name, plants)! }] : []))
+  const near = names.slice(0, SHOWN_NAMES).flatMap((name) => {
+    const plant = nearestPlant(name, plants)
+    return plant ? [{ name, plant }] : []
+  })
   return (
     <ul>
       {near.map(({ name, plant }) => (
@@ -103,7 +104,7 @@ export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: str
             ))}
           </ul>
           {notUnderstood.length > SHOWN_NAMES ? <p>and {notUnderstood.length - SHOWN_NAMES} more kinds.</p> : null}
-          <Strangers read={read} onGive={onGive} />
+          <Meant names={read.strangers} onGive={onGive} />
         </section>
       ) : (
         <p className="mt-1 text-ink-soft">Everything in the file was understood.</p>
@@ -111,6 +112,7 @@ export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: str
       {(['book', 'ground', 'letter', 'outside the book'] as const).map((how) => (
         <Names key={how} read={read} how={how} />
       ))}
+      <Meant names={read.names.filter((n) => n.found.how === 'outside the book').map((n) => n.name)} onGive={onGive} />
     </>
   )
 }

@@ -1,0 +1,161 @@
+import type { ReactNode } from 'react'
+import { naturalFrequency } from '@/core/naming/certainty.ts'
+import { hazardsHere } from '@/core/harm/hazardsHere.ts'
+import type { Naming, Round } from '@/core/records/round.ts'
+import { byPart } from '@/core/survey/byPart.ts'
+import type { Share } from '@/core/survey/composition.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
+import { taxonName } from '@/core/survey/taxon.ts'
+import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { percent, percentRange } from '../parts/words.ts'
+import { stillToFind } from '../weigh-up/stillToFind.ts'
+import { dayWords } from '../rounds/RoundList.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+
+const withInterval = (s: Share) =>
+  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ', no interval from one stop'}`
+
+const made = {
+  clustered: 'stops as the unit',
+  stratified: 'by part, weighted by area',
+  exact: 'exact, stops all alike',
+  none: 'a single stop',
+} as const
+
+function Part({ title, children }: { title: string; children: ReactNode }) {
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{title}</h3>
+      {children}
+    </section>
+  )
+}
+
+function Table({ head, rows }: { head: string[]; rows: string[][] }) {
+  return (
+    <table className="w-full text-left text-sm">
+      <thead>
+        <tr className="border-b border-ink">
+          {head.map((h) => (
+            <th key={h} scope="col" className="pr-3 align-bottom">
+              {h}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map((row, i) => (
+          <tr key={i} className="break-inside-avoid border-b border-rule align-top">
+            {row.map((cell, j) => (
+              <td key={j} className="py-0.5 pr-3">
+                {cell}
+              </td>
+            ))}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+/** For colleagues: every figure with what it stands on, the names and how sure they are, and what each stop was. */
+export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Naming[] }) {
+  const { byId, hazards } = useFlora()
+  const { composition } = weighed
+  const info = methodInfo[round.method]
+  const parts = byPart(round, byId)
+  const dangers = hazardsHere(round, byId, hazards)
+  const name = (t: string) => taxonName(t, byId).replace(/ \(.*\)/, '')
+  const pool = composition.diversity?.pool
+  const skipped = round.stops.filter((s) => s.skipped !== null)
+  const open = round.stops.filter((s) => s.skipped === null && !s.doneAt)
+  return (
+    <section className="mt-5 border-t-2 border-ink pt-3 print:break-before-page" aria-labelledby="appendix">
+      <h2 id="appendix" className="text-xl">
+        Appendix for colleagues
+      </h2>
+      <Part title="Every plant">
+        <Table
+          head={[
+            'Plant',
+            'Scientific name',
+            'Share, 95 %',
+            'SE',
+            'Design effect',
+            `${info.unit[0]!.toUpperCase()}${info.unit.slice(1)}s with it`,
+          ]}
+          rows={composition.taxa.map((t) => [
+            name(t.taxon),
+            byId.get(t.taxon)?.scientificName ?? '',
+            withInterval(t),
+            t.se === undefined ? 'not from one stop' : `${(100 * t.se).toFixed(1)}`,
+            t.designEffect === undefined ? '' : t.designEffect.toFixed(1),
+            `${t.stopsWith} of ${composition.stops}`,
+          ])}
+        />
+        <p className="text-sm">
+          Intervals: {[...new Set(composition.taxa.map((t) => made[t.method]))].join('; ')}.
+          {pool && composition.diversity ? ` ${stillToFind(composition.diversity.richness, pool)}` : ''}
+        </p>
+      </Part>
+      {parts.length > 0 ? (
+        <Part title="Part by part">
+          <Table
+            head={['Part', 'Counted', 'Mostly']}
+            rows={parts.map((p) => [
+              p.name || 'the rest',
+              String(p.made.stops),
+              p.made.taxa
+                .slice(0, 5)
+                .map((t) => `${name(t.taxon)} ${withInterval(t)}`)
+                .join('; '),
+            ])}
+          />
+        </Part>
+      ) : null}
+      {dangers.length > 0 ? (
+        <Part title="What looking does not tell">
+          <Table
+            head={['Danger', 'Plants here', 'Share, 95 %', 'Test']}
+            rows={dangers.map((d) => [
+              `${d.hazard.name} (${d.hazard.who.join(', ')})`,
+              d.plants.map(name).join(', '),
+              withInterval(d.share),
+              d.hazard.test === 'none' ? 'none for the field' : d.hazard.test,
+            ])}
+          />
+        </Part>
+      ) : null}
+      <Part title="Names written down">
+        {namings.length === 0 ? (
+          <p className="text-sm">None at the bench: the plants were named as they were counted.</p>
+        ) : (
+          <Table
+            head={['Plant', 'How sure', 'Specimens', 'When', 'Strongest looks']}
+            rows={namings.map((n) => [
+              name(n.plant),
+              naturalFrequency(n.probability),
+              String(n.specimens),
+              dayWords(n.namedAt.slice(0, 10)),
+              [...n.evidence]
+                .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits))
+                .slice(0, 3)
+                .map((e) => `${e.character} ${e.bits >= 0 ? '+' : ''}${e.bits.toFixed(1)} bits`)
+                .join(', '),
+            ])}
+          />
+        )}
+      </Part>
+      <Part title="How it was done">
+        <p className="text-sm">
+          {info.name}: {info.says}. {round.stops.length} {info.unit}s laid, {composition.stops} with a count
+          {open.length > 0 ? `, ${open.length} left` : ''}
+          {skipped.length > 0
+            ? `, ${skipped.length} skipped (${skipped.map((s) => `${s.seq}: ${s.skipped}`).join('; ')})`
+            : ''}
+          {round.settings.observer ? `. Counted by ${round.settings.observer}` : ''}. {info.estimator}
+        </p>
+      </Part>
+    </section>
+  )
+}

@@ -1,0 +1,209 @@
+import { useMemo, useState } from 'react'
+import { format } from 'date-fns/format'
+import { bulkKgPerHa, drillCheckGrams, drilledKgPerHa, liveSeedsPerM2, pureLiveSeed } from '@/core/feed/seeding.ts'
+import { sowingAdvice, type SowingFit } from '@/core/feed/sowingAdvice.ts'
+import type { Plant } from '@/core/naming/flora.ts'
+import type { Round } from '@/core/records/round.ts'
+import { seasonCurve } from '@/core/season/growth.ts'
+import { madeNormals } from '@/core/season/madeNormals.ts'
+import type { Composition } from '@/core/survey/composition.ts'
+import { areaHa } from '@/core/survey/route.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { usePlanLines } from '../plan/usePlanLines.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { useGrazing } from './useGrazing.ts'
+import { seasonShares } from './seasonShares.ts'
+
+const SHOWN = 8
+const figure = (n: number) => (n < 10 ? n.toFixed(1) : Math.round(n).toLocaleString('en'))
+/** A number as it was typed, between limits; undefined where it is none. */
+function typed(text: string, low: number, high: number): number | undefined {
+  const n = Number(text.trim().replace(',', '.'))
+  return text.trim() !== '' && Number.isFinite(n) && n >= low && n <= high ? n : undefined
+}
+
+function Field({ label, value, onChange }: { label: string; value: string; onChange: (text: string) => void }) {
+  return (
+    <Labelled label={label}>
+      {(id) => (
+        <input
+          id={id}
+          inputMode="decimal"
+          value={value}
+          onChange={(e) => onChange(e.target.value)}
+          className={inputClass}
+        />
+      )}
+    </Labelled>
+  )
+}
+
+/** Rate, live seed, kilograms to buy and the check of the drill for one plant. */
+function Arithmetic({
+  plant,
+  hectares,
+  onPlan,
+}: {
+  plant: Plant
+  hectares: number | undefined
+  onPlan: (text: string) => void
+}) {
+  const sowing = plant.sowing!
+  const [low, high] = sowing.mixKgPerHa ?? sowing.kgPerHa
+  const [form, setForm] = useState({
+    rate: String(Number(((low + high) / 2).toPrecision(2))),
+    purity: '98',
+    germination: '85',
+    length: '30',
+    width: '2.5',
+    dropped: '',
+  })
+  const set = (patch: Partial<typeof form>) => setForm((f) => ({ ...f, ...patch }))
+  const rate = typed(form.rate, 0.01, 1000)
+  const purity = typed(form.purity, 1, 100)
+  const germination = typed(form.germination, 1, 100)
+  const strip = { lengthM: typed(form.length, 0.1, 1000) ?? 0, widthM: typed(form.width, 0.1, 100) ?? 0 }
+  const pls = purity && germination ? pureLiveSeed(purity / 100, germination / 100) : undefined
+  const bulk = rate && pls ? bulkKgPerHa(rate, pls) : undefined
+  const stripGood = strip.lengthM > 0 && strip.widthM > 0
+  const dropped = typed(form.dropped, 0.1, 1_000_000)
+  const drilled = dropped && stripGood ? drilledKgPerHa(dropped, strip) : undefined
+  return (
+    <div className="mt-2">
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+        <Field label="Live seed, kg/ha" value={form.rate} onChange={(x) => set({ rate: x })} />
+        <Field label="Purity, %" value={form.purity} onChange={(x) => set({ purity: x })} />
+        <Field label="Germination, %" value={form.germination} onChange={(x) => set({ germination: x })} />
+      </div>
+      {bulk !== undefined && pls !== undefined ? (
+        <p className="mt-2 text-lg" data-testid="to-buy">
+          <b>{figure(bulk)} kg/ha as bought</b> ({Math.round(100 * pls)} in 100 of it is live seed),{' '}
+          {figure(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))} live seeds on a square metre
+          {hectares ? `, ${figure(bulk * hectares)} kg for ${hectares.toFixed(2)} ha` : ''}.
+        </p>
+      ) : (
+        <p className="mt-2 font-semibold">
+          Purity and germination are between 1 and 100 %, the rate above 0: see the tag of the bag.
+        </p>
+      )}
+      <p className="text-ink-soft">
+        {sowing.mixKgPerHa ? `In a mixture or into a standing sward ${low} to ${high}` : `Alone ${low} to ${high}`}{' '}
+        kg/ha of live seed, {sowing.depthMm[0]} to {sowing.depthMm[1]} mm deep,{' '}
+        {sowing.when.join(' or ').replace(/-/g, ' ')}; {sowing.seedsPerKg.toLocaleString('en')} seeds a kilogram (
+        {sowing.sources.join(', ')}). These follow from what is typed, so they have no error of their own; how many come
+        up is not known before they do.
+      </p>
+      <div className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+        <Field label="Drill test over, m" value={form.length} onChange={(x) => set({ length: x })} />
+        <Field label="Working width, m" value={form.width} onChange={(x) => set({ width: x })} />
+        <Field label="It dropped, g" value={form.dropped} onChange={(x) => set({ dropped: x })} />
+      </div>
+      {bulk !== undefined && stripGood ? (
+        <p className="mt-1" data-testid="drill-check">
+          The drill should drop <b>{figure(drillCheckGrams(bulk, strip))} g</b> on that strip
+          {drilled === undefined
+            ? '.'
+            : `; ${form.dropped} g is ${figure(drilled)} kg/ha, ${Math.abs(drilled / bulk - 1) < 0.05 ? 'within 5 in 100 of what is wanted' : `${drilled > bulk ? 'too much' : 'too little'} by ${Math.round(100 * Math.abs(drilled / bulk - 1))} in 100`}.`}
+        </p>
+      ) : null}
+      {bulk !== undefined ? (
+        <button
+          type="button"
+          onClick={() =>
+            onPlan(
+              `Sow ${plant.commonName.replace(/ \(.*\)/, '').toLowerCase()}: ${figure(bulk)} kg/ha as bought${hectares ? `, ${figure(bulk * hectares)} kg in all` : ''}, ${sowing.depthMm[0]} to ${sowing.depthMm[1]} mm deep, ${sowing.when[0]!.replace('-', ' ')}`,
+            )
+          }
+          className="mt-2 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+        >
+          Put it in the plan
+        </button>
+      ) : null}
+    </div>
+  )
+}
+
+function Fit({
+  fit,
+  hectares,
+  onPlan,
+}: {
+  fit: SowingFit
+  hectares: number | undefined
+  onPlan: (text: string) => void
+}) {
+  return (
+    <details className="border-b border-rule/60">
+      <summary className="min-h-12 py-2.5">
+        <span className="font-plant text-lg font-semibold">{fit.plant.commonName}</span>
+        <span className="block text-ink-soft">
+          {fit.says}
+          {fit.cautions.length > 0 ? ` Caution: ${fit.cautions.join('; ')}.` : ''}
+        </span>
+      </summary>
+      <Arithmetic plant={fit.plant} hectares={hectares} onPlan={onPlan} />
+    </details>
+  )
+}
+
+/** What could be sown into this sward, and the arithmetic of sowing it. */
+export function SowPanel({ round, made }: { round: Round; made: Composition }) {
+  const { plants, byId } = useFlora()
+  const { put } = usePlanLines(round.paddockId)
+  const { animal, said } = useGrazing(round, made)
+  const [all, setAll] = useState(false)
+  const [planned, setPlanned] = useState('')
+  const kind = said ? animal.kind : undefined
+  const fits = useMemo(() => {
+    const shares = seasonShares(made, (t) => byId.get(t)?.season)
+    const curve = shares && seasonCurve(madeNormals[round.paddock.region], shares).mixture
+    const { region, outlook, sown } = round.paddock
+    return sowingAdvice(plants, { made, region, outlook, sown, curve, ...(kind ? { animal: kind } : {}) })
+  }, [made, round.paddock, plants, byId, kind])
+  const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
+  const plan = (text: string) => {
+    const day = format(new Date(), 'yyyy-MM-dd')
+    put({
+      id: crypto.randomUUID(),
+      paddockId: round.paddockId,
+      roundId: round.id,
+      plant: null,
+      text,
+      owner: '',
+      dueOn: day,
+      backOn: null,
+      lookFor: 'Rows, seedlings a square metre, gaps',
+      doneOn: null,
+      outcome: '',
+      paddock: round.paddock.name,
+      holding: round.holding,
+    })
+    setPlanned(text)
+  }
+  return (
+    <section className="mt-6" aria-labelledby="sow">
+      <h2 id="sow" className="text-xl">
+        What could be sown
+      </h2>
+      {fits.length === 0 ? (
+        <p className="mt-1">Nothing in the figures asks for seed, or no plant with a rate on file is at home here.</p>
+      ) : (
+        <>
+          <p className="text-ink-soft">
+            At home in this region{kind ? `, and without harm on file for ${kind} besides bloat` : ''}. Common practice,
+            no source.
+          </p>
+          {fits.slice(0, all ? fits.length : SHOWN).map((fit) => (
+            <Fit key={fit.plant.id} fit={fit} hectares={hectares} onPlan={plan} />
+          ))}
+          {fits.length > SHOWN && !all ? (
+            <button type="button" onClick={() => setAll(true)} className="mt-1 min-h-11 px-2 underline">
+              and {fits.length - SHOWN} more
+            </button>
+          ) : null}
+        </>
+      )}
+      <p role="status">{planned ? `In the plan: ${planned}.` : ''}</p>
+    </section>
+  )
+}

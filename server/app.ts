@@ -12,6 +12,7 @@ import { notFound } from './http/httpError.ts'
 import { bookRoutes } from './routes/book.ts'
 import { fileRoutes } from './routes/files.ts'
 import { importRoutes } from './routes/imports.ts'
+import { keptRoutes } from './routes/kept.ts'
 import { namingRoutes } from './routes/namings.ts'
 import { photoRoutes } from './routes/photos.ts'
 import { placeRoutes } from './routes/places.ts'
@@ -84,6 +85,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))
     .use(planRoutes(db, book))
+    .use(keptRoutes(db))
     .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))

@@ -69,7 +69,8 @@ export function madePlant(id: string, characters: Record<string, Cell>, rest: Pa
   }
 }
 
-export const madeBook = (characters: Character[], plants: Plant[]) => compileFlora({ characters, plants, groups: [], hazards: [] })
+export const madeBook = (characters: Character[], plants: Plant[]) =>
+  compileFlora({ characters, plants, groups: [], hazards: [] })
 
 /** A table of answers that are never mistaken: a row per plant, a share per state. */
 export function madeTable(shares: number[][]): CharacterTable {

@@ -58,6 +58,7 @@ export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
+export const getKept = () => send<{ subject: string; kind: 'herd' | 'lab'; value: object }[]>('GET', '/api/kept')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

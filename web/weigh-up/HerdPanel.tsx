@@ -3,10 +3,10 @@ import { animalUnitMonths, nitrogenFixedKgPerHa, stockedFor } from '@/core/feed/
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
 import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { animalClass, animalClasses } from '@/core/feed/needs.ts'
+import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
-import type { HerdPlan } from './herdStore.ts'
 import { useGrazing } from './useGrazing.ts'
 
 function NumberInput({

@@ -5,12 +5,14 @@ import { readRound } from '../rounds/readRound.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { weigh } from '../workers/weighingWorker.ts'
+import { readKept } from './readKept.ts'
 import { WeighUpView } from './WeighUpView.tsx'
 
 /** A round as the server has it once all that waits is sent, with its figures. */
 export async function weighedRound(id: string): Promise<{ round: Round; weighed: WeighUp | undefined }> {
   await Promise.all([useOutbox.getState().drain(), useFlora.getState().load()])
-  const round = await readRound(id)
+  // Without a signal what this device knows of stock and samples is enough.
+  const [round] = await Promise.all([readRound(id), readKept().catch(() => undefined)])
   return { round, weighed: await weigh(round) }
 }
 

@@ -1,18 +1,7 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
-
-/** What a client keeps on a paddock, and how it is grazed; kept for each paddock on this device. */
-export interface HerdPlan {
-  animal: string
-  count: number
-  residualKgPerHa: number
-  usePct: number
-  refusedPct: number
-  /** A stated guess of the standing dry matter, where nothing was measured. */
-  guessKgPerHa: number
-  /** Days for which animals and hectares are asked; left out: a week. */
-  wantedDays?: number
-}
+import type { HerdPlan } from '@/core/records/herdPlan.ts'
+import { keep } from './keptApart.ts'
 
 export const firstHerd: HerdPlan = {
   animal: 'cow-suckling',
@@ -28,12 +17,16 @@ interface HerdState {
   set: (paddockId: string, patch: Partial<HerdPlan>) => void
 }
 
+/** The stock of each paddock: on this device at once, and with the server through the outbox. */
 export const useHerds = create<HerdState>()(
   persist(
-    (set) => ({
+    (set, get) => ({
       plans: {},
-      set: (paddockId, patch) =>
-        set((s) => ({ plans: { ...s.plans, [paddockId]: { ...firstHerd, ...s.plans[paddockId], ...patch } } })),
+      set: (paddockId, patch) => {
+        const plan = { ...firstHerd, ...get().plans[paddockId], ...patch }
+        set((s) => ({ plans: { ...s.plans, [paddockId]: plan } }))
+        keep('herd', paddockId, plan)
+      },
     }),
     { name: 'fold-sprig-herds' },
   ),

@@ -1,24 +1,27 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { LabResult } from '@/core/feed/labResult.ts'
+import { keep } from './keptApart.ts'
 
 interface LabState {
-  /** By round; kept on this device. */
   results: Record<string, LabResult>
   set: (roundId: string, result: LabResult | undefined) => void
 }
 
+/** Laboratory results by round: on this device at once, and with the server through the outbox. */
 export const useLabs = create<LabState>()(
   persist(
     (set) => ({
       results: {},
-      set: (roundId, result) =>
+      set: (roundId, result) => {
         set((s) => {
           const results = { ...s.results }
           if (result) results[roundId] = result
           else delete results[roundId]
           return { results }
-        }),
+        })
+        keep('lab', roundId, result)
+      },
     }),
     { name: 'fold-sprig-laboratory' },
   ),

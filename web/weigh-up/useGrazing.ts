@@ -9,7 +9,8 @@ import { READING } from '@/core/survey/methods.ts'
 import { areaHa } from '@/core/survey/route.ts'
 import { massFromClips, massFromReadings } from '@/core/survey/standingMass.ts'
 import { readRound, readRounds } from '../rounds/readRound.ts'
-import { firstHerd, useHerds, type HerdPlan } from './herdStore.ts'
+import type { HerdPlan } from '@/core/records/herdPlan.ts'
+import { firstHerd, useHerds } from './herdStore.ts'
 
 /** A stated guess is taken to lie within a third of the truth 95 times in 100 (common practice, no source). */
 const GUESS_SPREAD = 0.33

@@ -1,0 +1,22 @@
+import type { LabResult } from '@/core/feed/labResult.ts'
+import type { HerdPlan } from '@/core/records/herdPlan.ts'
+import { getKept } from '../api/client.ts'
+import { useOutbox } from '../stores/outboxStore.ts'
+import { useHerds } from './herdStore.ts'
+import { keptUrl } from './keptApart.ts'
+import { useLabs } from './labStore.ts'
+
+/** Take over what other devices said of stock and samples; what still waits to be sent from here is newer. */
+export async function readKept(): Promise<void> {
+  const kept = await getKept()
+  const waiting = new Set(useOutbox.getState().letters.map((l) => l.url))
+  const plans = { ...useHerds.getState().plans }
+  const results = { ...useLabs.getState().results }
+  for (const { subject, kind, value } of kept) {
+    if (waiting.has(keptUrl(kind, subject))) continue
+    if (kind === 'herd') plans[subject] = value as HerdPlan
+    else results[subject] = value as LabResult
+  }
+  useHerds.setState({ plans })
+  useLabs.setState({ results })
+}

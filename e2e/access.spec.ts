@@ -34,6 +34,7 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByText('Tansy ragwort', { exact: true }).last().click()
     await page.getByText(/By animal, standing/).click()
   },
+  'bring in': (page) => page.goto('/rounds/bring-in'),
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
 }

@@ -181,7 +181,7 @@ test('the pages are saved as one file that opens without a server', async ({ pag
   alone.on('request', (r) => asked.push(r.url()))
   await alone.goto(`file://${file}`)
   await expect(alone.getByRole('heading', { name: /Pond Paddock/ })).toBeVisible()
-  await expect(alone.getByText('Found: tansy ragwort')).toBeVisible()
+  await expect(alone.getByText('Found: tansy ragwort', { exact: true })).toBeVisible()
   await expect(alone.locator('script')).toHaveCount(0)
   expect(asked.filter((u) => !/^(file|data):/.test(u))).toEqual([])
 })

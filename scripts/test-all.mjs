@@ -11,12 +11,16 @@ const reports = join(root, 'reports')
 for (const old of ['unit.json', 'e2e.json', 'e2e-data']) rmSync(join(reports, old), { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
+const began = Date.now()
+/** Names a step, and says how long the run has taken so far. */
+const title = (name) => console.log(`\n== ${name} (after ${Math.round((Date.now() - began) / 1000)} s)`)
+
 let passed = 0
 let failed = 0
 let skipped = 0
 
 function step(name, command, args) {
-  console.log(`\n== ${name}`)
+  title(name)
   const ok = run(command, args) === 0
   if (ok) passed++
   else failed++
@@ -64,7 +68,7 @@ step('walls between the folders', bin('depcruise'), [
 step('types', bin('tsc'), ['--noEmit'])
 step('flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
 
-console.log('\n== unit')
+title('unit')
 const unitOk = run(bin('vitest'), ['run']) === 0
 readReport('unit.json', unitOk, (r) => ({
   passed: r.numPassedTests,
@@ -72,7 +76,7 @@ readReport('unit.json', unitOk, (r) => ({
   skipped: r.numPendingTests + r.numTodoTests,
 }))
 
-console.log('\n== end to end')
+title('end to end')
 if (chromium()) {
   build()
   const e2eOk = run(bin('playwright'), ['test']) === 0
@@ -83,5 +87,6 @@ if (chromium()) {
   }))
 } else failed++
 
+title('done')
 console.log(`\n${passed} passed, ${failed} failed${skipped > 0 ? `, ${skipped} skipped` : ''}`)
 process.exit(failed === 0 ? 0 : 1)

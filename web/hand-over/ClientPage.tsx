@@ -13,6 +13,7 @@ import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useLabs } from '../weigh-up/labStore.ts'
 import { Appendix } from './Appendix.tsx'
+import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -119,6 +120,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         </p>
         {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}
       </section>
+      {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
       {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
         <section className="mt-4 break-inside-avoid">
           <h3 className="text-lg">Worth as feed while leafy</h3>

@@ -1,9 +1,14 @@
 import type { Plant } from '@/core/naming/flora.ts'
+import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 
 const MOST = 4
+
+/** The first page has room for the drawings where it says nothing of feed and little of harm. */
+export const drawnOnFirst = (round: Round, weighed: WeighUp): boolean =>
+  (round.paddock.outlook === 'turf' || round.paddock.outlook === 'native') && weighed.harm.found.length === 0
 
 /** What matters, drawn: the harmful plants that were found, then the commonest. */
 export function Matters({ weighed }: { weighed: WeighUp }) {

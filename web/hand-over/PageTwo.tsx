@@ -10,7 +10,7 @@ import { swardSays } from '@/core/survey/swardSays.ts'
 import { resolved } from '@/core/survey/tally.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
-import { Matters } from './Matters.tsx'
+import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
@@ -70,7 +70,7 @@ function Read({ round }: { round: Round }) {
 /** How long the feed lasts: only where somebody said what is kept, or measured what stands. */
 function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { plan, said, animal, measured, hectares, grazing } = useGrazing(round, weighed.composition)
-  if (round.paddock.outlook === 'turf') return null
+  if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
   if (!grazing || (!said && !measured))
     return (
       <section className="mt-3 break-inside-avoid">
@@ -145,7 +145,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
   const harmful = harmfulStops(round, byId)
   return (
     <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
-      <Matters weighed={weighed} />
+      {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
       <Read round={round} />
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />

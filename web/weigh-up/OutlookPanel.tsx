@@ -11,6 +11,8 @@ import { useFlora } from '../stores/floraStore.ts'
 export function OutlookLines({ reading }: { reading: OutlookReading }) {
   const byId = useFlora((s) => s.byId)
   const names = (of: string[]) => of.map((t) => taxonName(t, byId).replace(/ \(.*\)/, '')).join(', ')
+  const met = reading.sown.filter((s) => s.share)
+  const missed = reading.sown.filter((s) => !s.share)
   return (
     <ul>
       {reading.lines.map((l) => (
@@ -24,14 +26,23 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
           </span>
         </li>
       ))}
-      {reading.sown.map((s) => (
-        <li key={s.plant} className="border-b border-rule/60 py-1">
-          Sown {names([s.plant])}:{' '}
-          {s.share
-            ? `${percent(s.share.estimate)}${s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}`
-            : `not met; up to ${percent(s.couldBe!)} of places like a stop could hold it`}
+      {met.length > 0 ? (
+        <li className="border-b border-rule/60 py-1">
+          <b>Sown, and met:</b>{' '}
+          {met
+            .map(
+              (s) =>
+                `${names([s.plant])} ${percent(s.share!.estimate)}${s.share!.interval ? ` (${percentRange(s.share!.interval)})` : ''}`,
+            )
+            .join(', ')}
         </li>
-      ))}
+      ) : null}
+      {missed.length > 0 ? (
+        <li className="border-b border-rule/60 py-1">
+          <b>Sown, not met:</b> {names(missed.map((s) => s.plant))}; up to {percent(missed[0]!.couldBe!)} of places like
+          a stop could hold {missed.length === 1 ? 'it' : 'each'}
+        </li>
+      ) : null}
       {reading.mowMm ? (
         <li className="py-1">
           {'range' in reading.mowMm

@@ -28,3 +28,16 @@ export function meetsNeeds(
     one('energy', animal.tdnPct, feed.tdnPct, feed.draws.tdnPct),
   ]
 }
+
+/**
+ * What a herd lacks of protein or of TDN over its stay, kilograms, at the middle of the intake of its class; the range is
+ * that of the sward.
+ *
+ * @throws RangeError no animals, or no days
+ */
+export function shortOver(met: Met, animal: AnimalClass, count: number, days: number): Estimate {
+  if (!(count > 0 && days >= 0)) throw new RangeError('a herd and a stay are needed')
+  const eatenKg = ((animal.intakePct[0] + animal.intakePct[1]) / 200) * animal.bodyKg * count * days
+  const short = (has: number) => (Math.max(0, met.needPct - has) / 100) * eatenKg
+  return { low: short(met.hasPct.high), middle: short(met.hasPct.middle), high: short(met.hasPct.low) }
+}

@@ -1,8 +1,8 @@
 import { naturalFrequency } from '@/core/naming/certainty.ts'
 import { animalUnitMonths, nitrogenFixedKgPerHa, stockedFor } from '@/core/feed/grazingDays.ts'
-import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
+import { meetsNeeds, shortOver, type Met } from '@/core/feed/meetsNeeds.ts'
 import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
-import { animalClass, animalClasses } from '@/core/feed/needs.ts'
+import { animalClass, animalClasses, type AnimalClass } from '@/core/feed/needs.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
@@ -50,7 +50,16 @@ const SURE = 0.975
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
-function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
+/** What is lacking over the stay, in kilograms that somebody could bring. */
+function lacking(met: Met, animal: AnimalClass, count: number, stay: number | undefined): string {
+  if (stay === undefined || met.chance >= SURE) return ''
+  const kg = shortOver(met, animal, count, stay)
+  if (kg.high < 1) return ''
+  const what = met.what === 'energy' ? 'TDN' : 'protein'
+  return `; over ${days(stay)} days ${count} would lack about ${Math.round(kg.middle)} kg of ${what} (${Math.round(kg.low)} to ${Math.round(kg.high)})`
+}
+
+function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: number | undefined }) {
   const animal = animalClass(plan.animal)!
   return (
     <ul className="mt-3" aria-label="Needs">
@@ -66,7 +75,7 @@ function Needs({ feed, plan }: { feed: MixtureFeed; plan: HerdPlan }) {
                 ? 'met'
                 : 'met in the middle of the range'}
           </span>
-          , enough in {naturalFrequency(m.chance)} draws
+          , enough in {naturalFrequency(m.chance)} draws{lacking(m, animal, plan.count, stay)}
         </li>
       ))}
     </ul>
@@ -195,7 +204,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       ) : (
         <p className="mt-2">The paddock has no boundary, so its area is not known.</p>
       )}
-      {feed ? <Needs feed={feed} plan={plan} /> : null}
+      {feed ? <Needs feed={feed} plan={plan} stay={grazing?.days.middle} /> : null}
       <p className="mt-2 text-ink-soft">
         {animal.source}. Needs are those of the class; yields, pregnancy and cold add to them.
         {legume > 0.02

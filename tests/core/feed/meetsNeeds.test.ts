@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
+import { meetsNeeds, shortOver } from '@/core/feed/meetsNeeds.ts'
 import { animalClass } from '@/core/feed/needs.ts'
 
 const estimate = (list: number[]) => {
@@ -32,5 +32,15 @@ describe('needs held against the draws of a mixture', () => {
     for (const id of ['cow-suckling', 'ewe-twins', 'goat-milking', 'cow-dairy'])
       expect(meetsNeeds(stemmy, animalClass(id)!)[0]!.shortPct).toBeGreaterThan(0)
     expect(meetsNeeds(stemmy, animalClass('cow-dry')!)[0]!.shortPct).toBe(0)
+  })
+
+  it('what a herd lacks over its stay, by hand', () => {
+    // 40 does of 60 kg eat 4.2 % a day: 100.8 kg; over ten days 1,008 kg. 13.5 less 12 % of it is 15.1 kg of protein.
+    const [protein] = meetsNeeds(feed([10, 12, 14], [66, 67, 68]), doe)
+    const short = shortOver(protein!, doe, 40, 10)
+    expect(short.middle).toBeCloseTo(15.12, 6)
+    expect(short.high).toBeCloseTo(35.28, 6)
+    expect(short.low).toBe(0)
+    expect(() => shortOver(protein!, doe, 0, 10)).toThrow(RangeError)
   })
 })

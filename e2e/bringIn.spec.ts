@@ -101,14 +101,14 @@ test('stock that is typed here is there on another device', async ({ page, brows
   await page.getByLabel('Stock').selectOption('ewe-twins')
   await saved
   const herd = page.getByRole('region', { name: 'How long, for how many' })
-  await herd.getByLabel('Or for how many days').fill('14')
+  await herd.getByLabel('Days wanted').fill('14')
   await expect(herd.getByTestId('other-way')).toContainText(/For 14 days it feeds \d+ \(\d+ to \d+\); 20 would need/)
   await expect.poll(async () => JSON.stringify(await (await fetch(`${address}/api/kept`)).json())).toContain('14')
 
   const other = await (await browser.newContext({ serviceWorkers: 'block' })).newPage()
   await other.goto(`${address}/rounds/${id}/weigh-up`)
   await expect(other.getByLabel('Stock')).toHaveValue('ewe-twins')
-  await expect(other.getByLabel('Or for how many days')).toHaveValue('14')
+  await expect(other.getByLabel('Days wanted')).toHaveValue('14')
   await other.context().close()
 })
 
@@ -116,6 +116,10 @@ test('what could be sown goes by the tag of the bag, through the drill, into the
   const { id } = (await rounds()).find((r) => r.title === 'Harm walk and count')!
   await page.goto(`${address}/rounds/${id}/weigh-up`)
   const sow = page.getByRole('region', { name: 'What could be sown' })
+  // Red clover is not proposed for sheep, whose breeding it can harm.
+  await page.getByLabel('Stock').selectOption('ewe-twins')
+  await expect(sow.getByText('Red clover', { exact: true })).toHaveCount(0)
+  await page.getByLabel('Stock').selectOption('cow-suckling')
   await sow.getByText('Red clover', { exact: true }).click()
   const red = sow.getByRole('group').filter({ hasText: 'Red clover' })
   await red.getByLabel('Live seed, kg/ha').fill('6')

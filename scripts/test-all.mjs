@@ -1,7 +1,7 @@
 // Everything that must hold: lint, types, unit, end to end. The last line is the sum.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { spawnSync } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { build, installPackages, root, run } from './prepare.mjs'
 
 process.env.NO_COLOR = '1'
@@ -52,21 +52,39 @@ function chromium() {
   return false
 }
 
+/** Steps that need one core each, side by side; what each printed is shown when all have ended. */
+async function together(chains) {
+  const one = ([name, command, args]) =>
+    new Promise((resolve) => {
+      const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] })
+      let text = ''
+      for (const stream of [child.stdout, child.stderr]) stream.on('data', (part) => (text += part))
+      child.on('close', (code) => resolve({ name, text, ok: code === 0 }))
+    })
+  const run = async (chain) => {
+    const done = []
+    for (const each of chain) done.push(await one(each))
+    return done
+  }
+  for (const { name, text, ok } of (await Promise.all(chains.map(run))).flat()) {
+    console.log(`\n== ${name}: ${ok ? 'good' : 'FAILED'}\n${text.trim()}`)
+    if (ok) passed++
+    else failed++
+  }
+}
+
 step('lock file', process.execPath, ['scripts/check-lock.mjs'])
-step('eslint', bin('eslint'), ['.'])
-step('prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.'])
-step('walls between the folders', bin('depcruise'), [
-  '--config',
-  '.dependency-cruiser.cjs',
-  'core',
-  'server',
-  'web',
-  'tests',
-  'e2e',
-  'bench',
+title('eslint beside types, walls, prettier and flora')
+const folders = ['core', 'server', 'web', 'tests', 'e2e', 'bench']
+await together([
+  [['eslint', bin('eslint'), ['.']]],
+  [
+    ['types', bin('tsc'), ['--noEmit']],
+    ['walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...folders]],
+    ['prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
+    ['flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts']],
+  ],
 ])
-step('types', bin('tsc'), ['--noEmit'])
-step('flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts'])
 
 title('unit')
 const unitOk = run(bin('vitest'), ['run']) === 0

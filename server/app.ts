@@ -17,6 +17,7 @@ import { namingRoutes } from './routes/namings.ts'
 import { photoRoutes } from './routes/photos.ts'
 import { placeRoutes } from './routes/places.ts'
 import { planRoutes } from './routes/plan.ts'
+import { practiceRoutes } from './routes/practice.ts'
 import { roundFileRoutes } from './routes/roundFiles.ts'
 import { roundRoutes } from './routes/rounds.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
@@ -86,6 +87,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
     .use(roundRoutes(db, book))
     .use(planRoutes(db, book))
     .use(keptRoutes(db))
+    .use(practiceRoutes(db, book))
     .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))

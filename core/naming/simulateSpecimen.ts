@@ -1,5 +1,5 @@
 import { hasPart, type CompiledFlora } from './compileFlora.ts'
-import { cellAt, type Character, type Plant, type RangeCell, type Stage } from './flora.ts'
+import { cellAt, type Character, type Plant, type RangeCell, type Stage, type StateCell } from './flora.ts'
 import { stateShares } from './frequency.ts'
 import { CANT_TELL, type Observation } from './observation.ts'
 import { measuringError } from './observerError.ts'
@@ -22,6 +22,12 @@ function pick(shares: number[], u: number): number {
   return order.find((i) => (left -= shares[i]!) <= 0) ?? order[0]!
 }
 
+/** Shares without the trace that is left for what the book does not hold to be possible. */
+function sayable(cell: StateCell, states: readonly string[], shares: number[]): number[] {
+  const said = shares.map((s, i) => ((cell.words[states[i]!] ?? 'never') === 'never' ? 0 : s))
+  return said.some((s) => s > 0) ? said : shares
+}
+
 /** Standard normal score of a uniform draw by the logistic approximation, within 0.01 of the true probability (from memory). */
 const scoreOf = (u: number): number => Math.log(u / (1 - u)) / 1.702
 
@@ -42,7 +48,7 @@ function drawsOfOne(stand: Map<string, number>, random: () => number): (characte
 
 /**
  * Draw a specimen from the coded flora. Characters of one group share their draw half of the time, so that an odd plant
- * is odd in several of them; each answer errs as often as a careful observer does.
+ * is odd in several of them; each answer errs as often as a careful observer does, unless a faultless one is asked for.
  *
  * @param random uniform 0 to 1, seeded
  * @param pulled plants of the stand looked at for each answer, 1 or more
@@ -53,6 +59,7 @@ export function simulateSpecimen(
   stage: Stage,
   random: () => number,
   pulled: number,
+  observer: 'careful' | 'faultless' = 'careful',
 ): Specimen {
   const stand = new Map<string, number>()
   const plants = Array.from({ length: pulled }, () => drawsOfOne(stand, random))
@@ -63,7 +70,7 @@ export function simulateSpecimen(
     const counts: Record<string, number> = {}
     for (const draw of plants) {
       const truth = pick(shares, draw(character))
-      const answered = character.states![pick(confusion[truth]!, random())]!
+      const answered = character.states![observer === 'faultless' ? truth : pick(confusion[truth]!, random())]!
       counts[answered] = (counts[answered] ?? 0) + 1
     }
     const [only] = Object.keys(counts)
@@ -73,7 +80,7 @@ export function simulateSpecimen(
   const sizes = (character: Character, cell: RangeCell): Observation => {
     const [low, high] = character.range!
     const values = plants.map((draw) => {
-      const misread = random() < measuringError('sure').blunder
+      const misread = observer === 'careful' && random() < measuringError('sure').blunder
       const anywhere = Math.max(low, high / 400) ** (1 - random()) * high ** random()
       const mm = misread ? anywhere : sizeAtScore(sizeKnots(cell), scoreOf(draw(character)))
       return Math.min(high, Math.max(low, mm))
@@ -90,7 +97,9 @@ export function simulateSpecimen(
         return states(character, stateShares({ kind: 'states', words: { [plant.form]: 'always' } }, character.states!))
       const cell = hasPart(plant, character, stage) ? cellAt(plant, character.id, stage) : undefined
       if (!cell) return cantTell(character)
-      return cell.kind === 'states' ? states(character, stateShares(cell, character.states!)) : sizes(character, cell)
+      if (cell.kind === 'range') return sizes(character, cell)
+      const shares = stateShares(cell, character.states!)
+      return states(character, observer === 'faultless' ? sayable(cell, character.states!, shares) : shares)
     },
   }
 }

@@ -74,8 +74,10 @@ export function raster(drawing: Drawing): string[] {
 }
 
 /** Share of the inked cells in which two drawings differ. */
-export function difference(a: Drawing, b: Drawing): number {
-  const [one, two] = [raster(a), raster(b)]
+export const difference = (a: Drawing, b: Drawing): number => rasterDifference(raster(a), raster(b))
+
+/** The same of drawings that were put on the grid before. */
+export function rasterDifference(one: string[], two: string[]): number {
   const inked = one.filter((x, i) => x !== '' || two[i] !== '').length
   return one.filter((x, i) => x !== two[i]).length / inked
 }

@@ -1,5 +1,6 @@
 import type { Character, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
+import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
@@ -59,6 +60,7 @@ export const getPaddock = (id: string) =>
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
 export const getKept = () => send<{ subject: string; kind: 'herd' | 'lab'; value: object }[]>('GET', '/api/kept')
+export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

@@ -99,7 +99,7 @@ function OtherWay({
   return (
     <div className="mt-2 grid items-end gap-3 sm:grid-cols-[10rem_1fr]">
       <NumberInput
-        label="Or for how many days"
+        label="Days wanted"
         value={wanted}
         min={1}
         max={365}

@@ -1,0 +1,93 @@
+import { randomLcg } from 'd3-random'
+import { describe, expect, it } from 'vitest'
+import { coverOf, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
+import { corrected, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
+
+const kinds = ['blade', 'trefoil', 'rosette'] as const
+
+describe('frames of known cover, counted pixel by pixel', () => {
+  it.each([
+    ['one grass', [0.6]],
+    ['grass, clover and a rosette', [0.45, 0.2, 0.08]],
+    ['nothing bare', [0.5, 0.3, 0.2]],
+    ['hardly anything', [0.01, 0.005]],
+    ['bare ground', []],
+    ['all of one', [1]],
+  ])('%s: each plant covers what was asked within 0.5 %% of the frame', (_what, covers) => {
+    const plants = covers.map((cover, i): FramePlant => ({ kind: kinds[i % 3]!, cover, clumped: i / 3 }))
+    const frame = swardFrame(plants, 300, randomLcg(0.42))
+    covers.forEach((cover, i) => expect(Math.abs(coverOf(frame, i + 1) - cover)).toBeLessThan(0.005))
+    const bare = 1 - covers.reduce((a, b) => a + b, 0)
+    expect(Math.abs(coverOf(frame, 0) - bare)).toBeLessThan(0.005)
+  })
+
+  it('the same seed is the same frame, another is another', () => {
+    const of = (seed: number) => swardFrame([{ kind: 'blade', cover: 0.3, clumped: 0.4 }], 200, randomLcg(seed))
+    expect(of(0.1).plant).toEqual(of(0.1).plant)
+    expect(of(0.1).plant).not.toEqual(of(0.2).plant)
+  })
+
+  it('a clumped plant lies closer together than a spread one: fewer of the hundred cells of the frame hold it', () => {
+    const cells = (clumped: number) => {
+      const { plant, side } = swardFrame([{ kind: 'trefoil', cover: 0.06, clumped }], 300, randomLcg(0.7))
+      const met = new Set<number>()
+      plant.forEach((p, i) => p && met.add(Math.floor((i % side) / 30) + 10 * Math.floor(i / side / 30)))
+      return met.size
+    }
+    expect(cells(1)).toBeLessThan(cells(0))
+  })
+
+  it('more than the whole, less than nothing and odd sides are refused', () => {
+    expect(() => swardFrame([{ kind: 'blade', cover: 1.2, clumped: 0 }], 200, randomLcg(1))).toThrow(RangeError)
+    expect(() => swardFrame([{ kind: 'blade', cover: -0.1, clumped: 0 }], 200, randomLcg(1))).toThrow(RangeError)
+    expect(() => swardFrame([], 50, randomLcg(1))).toThrow(RangeError)
+  })
+})
+
+describe('what a pair of eyes makes of cover', () => {
+  const logit = (p: number) => Math.log(p / (1 - p))
+  const truths = [0.05, 0.1, 0.15, 0.2, 0.3, 0.4, 0.5, 0.6, 0.75, 0.85]
+
+  it('a known bias is found again: these eyes add 0.4 in log odds to everything', () => {
+    const bias = eyeBias(truths.map((truth) => ({ truth, said: 1 / (1 + Math.exp(-(logit(truth) + 0.4))) })))!
+    expect(bias.offset).toBeCloseTo(-0.4, 6)
+    expect(bias.slope).toBeCloseTo(1, 6)
+    expect(bias.mean).toBeGreaterThan(0.04)
+    const said = 1 / (1 + Math.exp(-(logit(0.25) + 0.4)))
+    expect(corrected(bias, said).share).toBeCloseTo(0.25, 6)
+  })
+
+  it('the line is that of least squares: against the closed form for ten made judgements', () => {
+    const said = [0.1, 0.1, 0.2, 0.3, 0.3, 0.5, 0.5, 0.7, 0.7, 0.9]
+    const bias = eyeBias(truths.map((truth, i) => ({ truth, said: said[i]! })))!
+    const [x, y] = [said.map(logit), truths.map(logit)]
+    const mean = (l: number[]) => l.reduce((a, b) => a + b, 0) / l.length
+    const cov = mean(x.map((v, i) => v * y[i]!)) - mean(x) * mean(y)
+    const variance = mean(x.map((v) => v * v)) - mean(x) ** 2
+    expect(bias.slope).toBeCloseTo(cov / variance, 10)
+    expect(bias.offset).toBeCloseTo(mean(y) - (cov / variance) * mean(x), 10)
+  })
+
+  it('the interval of a correction holds the truth about 95 times in 100', () => {
+    const random = randomLcg(0.9)
+    const noise = () => (random() + random() + random() + random() + random() + random() - 3) * 0.5
+    const judge = (truth: number) => ({ truth, said: 1 / (1 + Math.exp(-(0.8 * logit(truth) + 0.3 + noise()))) })
+    let [held, asked] = [0, 0]
+    for (let i = 0; i < 400; i++) {
+      const pick = () => 0.05 + 0.85 * random()
+      const bias = eyeBias(Array.from({ length: 20 }, () => judge(pick())))!
+      const next = judge(pick())
+      const { interval } = corrected(bias, next.said)
+      asked++
+      if (interval[0] <= next.truth && next.truth <= interval[1]) held++
+    }
+    // 95 % of 400 is 380, give or take 9 for two standard errors.
+    expect(held / asked).toBeGreaterThan(0.92)
+    expect(held / asked).toBeLessThan(0.98)
+  })
+
+  it('too few frames, or the same word for all of them, make no curve', () => {
+    expect(eyeBias(Array.from({ length: FEWEST_JUDGED - 1 }, () => ({ truth: 0.2, said: 0.3 })))).toBeUndefined()
+    expect(eyeBias(Array.from({ length: 20 }, (_, i) => ({ truth: i / 20, said: 0.3 })))).toBeUndefined()
+  })
+})

@@ -7,6 +7,7 @@ const places = [
   { to: '/rounds', name: 'Rounds' },
   { to: '/bench', name: 'Bench' },
   { to: '/plants', name: 'Plant book' },
+  { to: '/practice', name: 'Practice' },
 ]
 
 function Waiting() {

@@ -34,6 +34,7 @@ export const router = createBrowserRouter([
       { path: 'drawings', lazy: () => import('./drawings/DrawingsRoute.tsx') },
       { path: 'plants/map', lazy: () => import('./plant-book/MapRoute.tsx') },
       { path: 'compare', lazy: () => import('./plant-book/CompareRoute.tsx') },
+      { path: 'practice', lazy: () => import('./practice/PracticeRoute.tsx') },
       { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
       {
         path: '*',

@@ -24,9 +24,7 @@ export function keyPath(compiled: CompiledFlora, specimen: PractiseSpecimen): Ke
   for (let i = 0; i < MOST_CHECKS; i++) {
     const before = identify(compiled, { stage: specimen.stage }, answered)
     if (before.verdict.kind === 'named') break
-    const next = before.nextChecks.find(
-      (c) => seen.has(c.character) && !answered.some((a) => a.character === c.character),
-    )
+    const next = before.next.find((c) => seen.has(c.character) && !answered.some((a) => a.character === c.character))
     if (!next) break
     answered.push(seen.get(next.character)!)
     const after = identify(compiled, { stage: specimen.stage }, answered)

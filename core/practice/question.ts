@@ -1,9 +1,9 @@
+import { shortNames } from '../naming/shortName.ts'
 import { splitPair } from '../naming/nextChecks.ts'
 import { decidingCheck } from '../naming/identify.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { cellAt, type Character, type Plant, type Stage } from '../naming/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
-import type { PracticeKind } from './answer.ts'
 import { practiseSpecimen, type Condition, type PractiseSpecimen } from './specimen.ts'
 
 export interface Choice {
@@ -12,7 +12,6 @@ export interface Choice {
 }
 
 interface Base {
-  kind: PracticeKind
   /** What is learned: a plant, a pair `a|b`, a character. */
   about: string
   choices: Choice[]
@@ -51,8 +50,8 @@ const shuffled = <T>(list: readonly T[], random: () => number): T[] => {
 const one = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)]!
 
 const CHOICES = 4
-const shortName = (p: Plant) => p.commonName.replace(/ \(.*\)/, '')
-const named = (p: Plant): Choice => ({ id: p.id, words: shortName(p) })
+const shortName = ({ compiled }: Making, p: Plant) => shortNames(compiled.plants).get(p.id) ?? p.commonName
+const named = (making: Making, p: Plant): Choice => ({ id: p.id, words: shortName(making, p) })
 /** Conditions in which a plant comes to hand at a stage, whole as often as not. */
 const comesAs = (stage: Stage): Condition[] => [
   'whole',
@@ -97,7 +96,10 @@ export function nameQuestion(making: Making, id: string): Question {
       one(comesAs(making.stage), making.random),
       making.random,
     ),
-    choices: shuffled([plant, ...wrong].map(named), making.random),
+    choices: shuffled(
+      [plant, ...wrong].map((p) => named(making, p)),
+      making.random,
+    ),
     right: id,
     why: whyOf(plant, wrong[0]),
   }
@@ -117,7 +119,7 @@ export function poisonQuestion(making: Making, id: string): Question {
       { id: 'other', words: 'Not one of the harmful plants of this book' },
     ],
     right: harmful ? 'harmful' : 'other',
-    why: `${shortName(plant)}. ${harmful ? `${plant.harm[0]?.kind ?? 'harmful'}: ${plant.harm[0]?.note ?? ''} ` : ''}${whyOf(plant, other)}`.trim(),
+    why: `${shortName(making, plant)}. ${harmful ? `${plant.harm[0]?.kind ?? 'harmful'}: ${plant.harm[0]?.note ?? ''} ` : ''}${whyOf(plant, other)}`.trim(),
   }
 }
 
@@ -203,7 +205,7 @@ export function seedQuestion(making: Making, id: string): Question {
     about: id,
     seeds: states,
     size: size?.kind === 'range' ? (size.typical[0] + size.typical[1]) / 2 : 2,
-    choices: shuffled([id, ...wrong], making.random).map((p) => named(plantOf(making, p))),
+    choices: shuffled([id, ...wrong], making.random).map((p) => named(making, plantOf(making, p))),
     right: id,
     why: Object.values(states)
       .map((s) => s.replace(/-/g, ' '))

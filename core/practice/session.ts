@@ -15,7 +15,9 @@ export interface Ask {
   kind: PracticeKind
   about: string
   /** Why now. */
-  because: 'due' | 'confused' | 'new'
+  because: 'due' | 'confused' | 'new' | 'set'
+  /** The same seed is the same specimen. */
+  seed?: number
 }
 
 const ABUNDANCE: Record<string, number> = { common: 4, frequent: 3, occasional: 2, rare: 1 }

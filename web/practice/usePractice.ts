@@ -1,13 +1,14 @@
 import { randomLcg } from 'd3-random'
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react'
+import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PracticeAnswer, PracticeKind } from '@/core/practice/answer.ts'
 import type { FramePlant, SwardFrame } from '@/core/practice/frame.ts'
 import type { KeyStep } from '@/core/practice/keyPath.ts'
 import { poisonPlants, seedPlants, type Question } from '@/core/practice/question.ts'
 import { sessionOf, type Around, type Ask } from '@/core/practice/session.ts'
+import type { TrainerSet } from '@/core/practice/trainerSet.ts'
 import type { PractiseSpecimen } from '@/core/practice/specimen.ts'
 import { drawnCharacters } from '@/core/drawing/drawState.ts'
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Plant, Stage } from '@/core/naming/flora.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { practiceWorker } from '../workers/practiceWorker.ts'
 import { madeFrame, type FrameAsked } from './madeFrame.ts'
@@ -32,11 +33,22 @@ function shuffledBy<T>(list: readonly T[], random: () => number): T[] {
     .map(([, x]) => x)
 }
 
+/** Everything that can be asked of a kind. */
+export function askable(kind: PracticeKind, plants: Plant[]): string[] {
+  if (kind === 'poison') return poisonPlants(plants)
+  if (kind === 'seed') return seedPlants(plants)
+  if (kind === 'read') return drawnCharacters
+  if (kind === 'cover' || kind === 'rank') return [kind]
+  if (kind === 'check')
+    return [...new Set(plants.flatMap((p) => p.lookalikes.map((l) => [p.id, l.plant].sort().join('|'))))]
+  return plants.map((p) => p.id)
+}
+
 /** What a round of one kind asks: for plants, those a session would take; else a handful by chance. */
 function asksOf(
   kind: PracticeKind | 'mixed',
   answers: PracticeAnswer[],
-  plants: ReturnType<typeof useFlora.getState>['plants'],
+  plants: Plant[],
   around: Around,
   random: () => number,
 ): Ask[] {
@@ -54,15 +66,9 @@ function asksOf(
     shuffledBy(list, random)
       .slice(0, ROUND)
       .map((about) => ({ kind, about, because: 'new' }))
-  if (kind === 'poison') return some(poisonPlants(plants))
-  if (kind === 'seed') return some(seedPlants(plants))
-  if (kind === 'read') return some(drawnCharacters)
   if (kind === 'cover' || kind === 'rank')
     return Array.from({ length: ROUND }, () => ({ kind, about: kind, because: 'new' }))
-  if (kind === 'check') {
-    const pairs = plants.flatMap((p) => p.lookalikes.map((l) => [p.id, l.plant].sort().join('|')))
-    return some([...new Set(pairs)])
-  }
+  if (kind !== 'name' && kind !== 'key') return some(askable(kind, plants))
   return sessionOf(answers, plants, around, now, ROUND).map((a) => ({ ...a, kind, about: a.about.split('|')[0]! }))
 }
 
@@ -90,10 +96,12 @@ export function usePractice(around: Around) {
   const [shown, setShown] = useState<Shown>()
   const [given, setGiven] = useState<PracticeAnswer>()
   const [done, setDone] = useState<PracticeAnswer[]>([])
+  const [set, setSet] = useState<TrainerSet>()
   const began = useRef(0)
   const begin = useCallback(
     (kind: PracticeKind | 'mixed') => {
       const random = randomLcg(Math.random())
+      setSet(undefined)
       setAsks(asksOf(kind, usePracticeAnswers.getState().answers, plants, around, random))
       setAt(0)
       setDone([])
@@ -102,11 +110,19 @@ export function usePractice(around: Around) {
     },
     [plants, around],
   )
+  const beginSet = useCallback((given: TrainerSet) => {
+    setSet(given)
+    setAsks(given.questions.map((q) => ({ ...q, because: 'set' })))
+    setAt(0)
+    setDone([])
+    setGiven(undefined)
+    setShown(undefined)
+  }, [])
   const ask = asks[at]
   useEffect(() => {
     if (!ask) return
     let current = true
-    void make(ask, Math.random()).then((made) => {
+    void make(ask, ask.seed ?? Math.random()).then((made) => {
       if (!current) return
       // A pair that nothing tells apart at this stage cannot be asked: the next one is.
       if (!made) return setAt((n) => n + 1)
@@ -133,21 +149,19 @@ export function usePractice(around: Around) {
     setShown(undefined)
     setAt((n) => n + 1)
   }
-  return useMemo(
-    () => ({
-      answers,
-      asks,
-      at,
-      shown,
-      given,
-      done,
-      running: at < asks.length,
-      begin,
-      answer,
-      next,
-      stop: () => setAsks([]),
-    }),
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [answers, asks, at, shown, given, done, begin],
-  )
+  return {
+    answers,
+    asks,
+    at,
+    shown,
+    given,
+    done,
+    set,
+    running: at < asks.length,
+    begin,
+    beginSet,
+    answer,
+    next,
+    stop: () => setAsks([]),
+  }
 }

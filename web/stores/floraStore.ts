@@ -1,4 +1,5 @@
 import { create } from 'zustand'
+import { shortNames } from '@/core/naming/shortName.ts'
 import type { Character, Flora, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import { getCharacters, getGroups, getHazards, getPlants } from '../api/client.ts'
 
@@ -50,3 +51,6 @@ export const flora = (): Flora => {
 
 export const characterOf = (id: string): Character | undefined =>
   useFlora.getState().characters.find((c) => c.id === id)
+
+/** What a plant is called where there is little room, told apart from every other. */
+export const shortName = (id: string): string => shortNames(useFlora.getState().plants).get(id) ?? id

@@ -1,0 +1,45 @@
+import { Link } from 'react-router'
+import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { shortName, useFlora } from '../stores/floraStore.ts'
+import type { Shown } from './usePractice.ts'
+
+/** What an answer was worth: right or not, why, and where to read on. */
+export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer }) {
+  const byId = useFlora((s) => s.byId)
+  const plant = byId.get(given.about.split('|')[0]!)
+  const missed = given.kind === 'poison' && !given.right && given.answered === 'other'
+  const right =
+    shown.is === 'question' ? shown.question.choices.find((c) => c.id === shown.question.right)?.words : undefined
+  return (
+    <section aria-live="polite" data-testid="outcome">
+      <h2 className={`text-[1.65rem] ${missed ? 'text-harm' : ''}`}>
+        {given.right ? 'Right' : missed ? 'A poison was let pass' : 'Not so'}
+      </h2>
+      {shown.is === 'question' ? (
+        <>
+          {given.right ? null : (
+            <p className="mt-1 text-lg">
+              It is <b>{right}</b>.
+            </p>
+          )}
+          <p className="mt-1 max-w-prose">{shown.question.why}</p>
+        </>
+      ) : null}
+      {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (
+        <p className="mt-2">
+          <Link to={`/plants/${plant.id}`} className="flex min-h-11 items-center underline">
+            Read about {shortName(plant.id)}
+          </Link>
+          {given.kind !== 'check' && !given.right && byId.has(given.answered) ? (
+            <Link to={`/compare?plants=${plant.id},${given.answered}`} className="flex min-h-11 items-center underline">
+              See it beside {shortName(given.answered)}
+            </Link>
+          ) : null}
+        </p>
+      ) : null}
+      {given.sure >= 0.95 && !given.right ? (
+        <p className="mt-1">You were very sure. What made you so, and would a second specimen have told?</p>
+      ) : null}
+    </section>
+  )
+}

@@ -1,0 +1,169 @@
+import { useEffect, useMemo } from 'react'
+import { useLoaderData } from 'react-router'
+import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
+import type { TrainerSet } from '@/core/practice/trainerSet.ts'
+import type { Around } from '@/core/practice/session.ts'
+import { Leaf } from '../parts/Leaf.tsx'
+import type { MidribTip } from '../parts/Midrib.tsx'
+import { readPlaces } from '../places/readPlaces.ts'
+import { AskedQuestion } from './AskedQuestion.tsx'
+import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
+import { KeyQuestion } from './KeyQuestion.tsx'
+import { Outcome } from './Outcome.tsx'
+import { usePracticeAnswers } from './practiceStore.ts'
+import { Records } from './Records.tsx'
+import { SaveAnswers } from './SaveAnswers.tsx'
+import { TrainerSets } from './TrainerSets.tsx'
+import { usePractice } from './usePractice.ts'
+
+/** Where the reader works: the commonest region of the paddocks, and what was sown in them. */
+export async function loader(): Promise<Around> {
+  await usePracticeAnswers.getState().read()
+  const { paddocks } = await readPlaces().catch(() => ({ paddocks: [] }))
+  const counts = new Map<Around['region'], number>()
+  for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
+  const region = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cool-humid'
+  return { region, met: [...new Set(paddocks.flatMap((p) => p.sown))] }
+}
+
+const says: Record<PracticeKind, string> = {
+  name: 'A drawn specimen, four names',
+  poison: 'Harmful or not: none may be missed',
+  check: 'Two that look alike, four looks',
+  read: 'A drawn part, four words',
+  seed: 'Clover seed by shape, colour and size',
+  key: 'Ask for looks, race the engine',
+  cover: 'A frame of sward: how much is it?',
+  rank: 'Dry-weight rank by eye',
+}
+
+function Kinds({
+  onBegin,
+  onSet,
+}: {
+  onBegin: (kind: PracticeKind | 'mixed') => void
+  onSet: (set: TrainerSet) => void
+}) {
+  return (
+    <>
+      <h1 className="text-[1.65rem]">Practice</h1>
+      <p className="mt-1 max-w-prose">
+        Five minutes: what is due, what you confused, and something new from your own places. The plants are drawn from
+        the book with the variation it writes of.
+      </p>
+      <button
+        type="button"
+        onClick={() => onBegin('mixed')}
+        className="mt-3 min-h-14 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
+      >
+        Five minutes
+      </button>
+      <h2 className="mt-5 text-xl">Or one thing</h2>
+      <ul className="mt-1 max-w-xl">
+        {practiceKinds.map((k) => (
+          <li key={k}>
+            <button
+              type="button"
+              onClick={() => onBegin(k)}
+              className="flex min-h-14 w-full items-center justify-between gap-4 border-b border-rule px-2 text-left hover:bg-culm/8"
+            >
+              <b>{kindNames[k]}</b>
+              <span className="text-ink-soft">{says[k]}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+      <TrainerSets onOpen={onSet} />
+    </>
+  )
+}
+
+/** Practice: the specimen and the question on the left, what came of it and the person's own record on the right. */
+export function Component() {
+  const around = useLoaderData<typeof loader>()
+  const stable = useMemo(() => around, [around])
+  const practice = usePractice(stable)
+  const { answers, asks, at, shown, given, done, running, set, begin, beginSet, answer, next, stop } = practice
+  useEffect(() => {
+    const press = (e: KeyboardEvent) => {
+      if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
+        e.preventDefault()
+        next()
+      }
+    }
+    window.addEventListener('keydown', press)
+    return () => window.removeEventListener('keydown', press)
+  })
+  const tip: MidribTip = !running
+    ? done.length > 0
+      ? {
+          label: 'Once more',
+          detail: `${done.filter((d) => d.right).length} of ${done.length} were right`,
+          onPress: () => begin('mixed'),
+        }
+      : { label: 'Five minutes', detail: 'what is due, confused and new', onPress: () => begin('mixed') }
+    : given
+      ? { label: at + 1 < asks.length ? 'Next one' : 'See how it went', hotkey: '↵', onPress: next }
+      : { label: 'Answer, and say how sure', detail: `${at + 1} of ${asks.length}` }
+  const left = !running ? (
+    <Kinds onBegin={begin} onSet={beginSet} />
+  ) : !shown ? (
+    <p className="text-ink-soft">Drawing …</p>
+  ) : shown.is === 'question' ? (
+    <AskedQuestion
+      key={at}
+      question={shown.question}
+      given={given}
+      onAnswer={(picked, sure) => {
+        const right = picked === shown.question.right
+        // A poison round is about harm, not about the name: what was answered is "harmful" or "other".
+        answer({ about: shown.question.about, answered: picked, right, sure })
+      }}
+    />
+  ) : shown.is === 'cover' ? (
+    <CoverQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  ) : shown.is === 'rank' ? (
+    <RankQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  ) : (
+    <KeyQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  )
+  return (
+    <Leaf
+      names={{ left: 'The specimen', right: 'Your record' }}
+      tip={tip}
+      nodes={done.map((d, i) => ({
+        id: d.id,
+        label: `${i + 1}. ${kindNames[d.kind]}`,
+        detail: d.right ? 'right' : 'not so',
+      }))}
+      left={left}
+      right={
+        <>
+          {running && shown && given ? <Outcome shown={shown} given={given} /> : null}
+          {running && given ? (
+            <button
+              type="button"
+              onClick={next}
+              className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
+            >
+              {at + 1 < asks.length ? 'Next one' : 'See how it went'}
+            </button>
+          ) : null}
+          {running ? (
+            <p className="mt-4">
+              {given ? null : 'What it is stands here once you have answered. '}
+              <button type="button" onClick={stop} className="min-h-11 underline">
+                Stop here
+              </button>
+            </p>
+          ) : (
+            <>
+              {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
+              <Records answers={answers} />
+            </>
+          )}
+        </>
+      }
+    />
+  )
+}

@@ -37,6 +37,15 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
   'bring in': (page) => page.goto('/rounds/bring-in'),
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
+  practice: async (page) => {
+    await page.goto('/practice')
+    await page.getByRole('button', { name: /^Which check/ }).click()
+    await page.keyboard.press('1')
+  },
+  daybook: async (page) => {
+    await page.goto('/daybook')
+    await page.getByRole('img', { name: /Shares year on year/ }).waitFor()
+  },
 }
 const inEveryLight = new Set(['rounds', 'place', 'bench', 'bench with answers', 'count', 'weigh-up', 'plan', 'plant'])
 

@@ -10,6 +10,7 @@ import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { notFound } from './http/httpError.ts'
 import { bookRoutes } from './routes/book.ts'
+import { daybookRoutes } from './routes/daybook.ts'
 import { fileRoutes } from './routes/files.ts'
 import { importRoutes } from './routes/imports.ts'
 import { keptRoutes } from './routes/kept.ts'
@@ -88,6 +89,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
     .use(planRoutes(db, book))
     .use(keptRoutes(db))
     .use(practiceRoutes(db, book))
+    .use(daybookRoutes(db, book))
     .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))

@@ -3,11 +3,12 @@ import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
 import { useOutbox } from './stores/outboxStore.ts'
 
-const places = [
+const places: { to: string; name: string; short?: string }[] = [
   { to: '/rounds', name: 'Rounds' },
   { to: '/bench', name: 'Bench' },
-  { to: '/plants', name: 'Plant book' },
+  { to: '/plants', name: 'Plant book', short: 'Plants' },
   { to: '/practice', name: 'Practice' },
+  { to: '/daybook', name: 'Daybook' },
 ]
 
 function Waiting() {
@@ -38,7 +39,7 @@ export function Shell() {
   return (
     <>
       <HatchDefs />
-      <header className="no-print flex h-14 items-center gap-1 px-3 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
+      <header className="no-print flex h-14 items-center gap-1 px-2 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
         <svg viewBox="0 0 32 32" className="hidden size-8 min-[901px]:block" aria-hidden>
           <path d="M16 31C15 22 15 14 16 4" className="fill-none stroke-culm" strokeWidth="2.4" strokeLinecap="round" />
           <path d="M16 20C7 20 3 14 3 6c8 0 13 5 13 14Z" className="fill-culm" />
@@ -51,10 +52,17 @@ export function Shell() {
               key={p.to}
               to={p.to}
               className={({ isActive }) =>
-                `flex min-h-11 items-center border-b-3 px-2.5 min-[901px]:px-4 ${isActive ? 'border-culm font-bold' : 'border-transparent hover:border-rule'}`
+                `flex min-h-11 items-center border-b-3 px-1 text-[0.95rem] min-[901px]:px-4 min-[901px]:text-base ${isActive ? 'border-culm font-bold' : 'border-transparent hover:border-rule'}`
               }
             >
-              {p.name}
+              {p.short ? (
+                <>
+                  <span className="min-[901px]:hidden">{p.short}</span>
+                  <span className="hidden min-[901px]:inline">{p.name}</span>
+                </>
+              ) : (
+                p.name
+              )}
             </NavLink>
           ))}
         </nav>
@@ -64,7 +72,7 @@ export function Shell() {
         <Waiting />
         <button
           type="button"
-          className="min-h-11 rounded-lg border border-rule px-3"
+          className="min-h-11 rounded-lg border border-rule px-1.5 min-[901px]:px-3"
           onClick={() => setMode(modes[(modes.indexOf(mode) + 1) % modes.length]!)}
           aria-label={`Light: ${mode}. Change`}
         >

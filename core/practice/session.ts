@@ -8,6 +8,8 @@ export interface Around {
   region: Region
   /** Plants sown or found at the reader's places. */
   met: readonly string[]
+  /** Pairs `a|b` that were taken for one another in the field and put right in flower. */
+  confused?: readonly string[]
 }
 
 /** One thing to be asked. */
@@ -49,9 +51,11 @@ export function sessionOf(
   const due = dueNow(learned.values(), now)
     .filter((l) => l.about.split('|').every((id) => ids.has(id)))
     .map((l): Ask => ({ kind: l.about.includes('|') ? 'check' : 'name', about: l.about, because: 'due' }))
-  const pairs = confusions(answers)
+  const inField = (around.confused ?? []).filter((about) => about.split('|').every((id) => ids.has(id)))
+  const inPractice = confusions(answers)
     .filter((c) => ids.has(c.shown) && ids.has(c.called))
     .map((c) => [c.shown, c.called].sort().join('|'))
+  const pairs = [...inField, ...inPractice]
     // A pair that was learned comes back on its own day.
     .filter((about, i, all) => all.indexOf(about) === i && !learned.has(about))
     .map((about): Ask => ({ kind: 'check', about, because: 'confused' }))

@@ -70,6 +70,15 @@ export async function listEvents(db: Sql, paddockId: string): Promise<PaddockEve
   return rows
 }
 
+/** What was done anywhere, the latest first. */
+export async function listAllEvents(db: Sql): Promise<PaddockEvent[]> {
+  const { rows } = await db.query<PaddockEvent>(
+    `select id, paddock_id as "paddockId", kind, on_date::text as "onDate", note, detail
+     from paddock_event order by on_date desc, id limit 5000`,
+  )
+  return rows
+}
+
 /** Keep an event; a second time with the same id changes it. */
 export async function putEvent(db: Sql, e: PaddockEvent): Promise<void> {
   await db.query(

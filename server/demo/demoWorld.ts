@@ -40,6 +40,8 @@ export interface DemoPlace {
   round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
   history: DemoEvent[]
   plan: DemoTask[]
+  /** Counts of earlier years on the same stops: shares that were different then. */
+  earlier: { yearsAgo: number; then: Record<Taxon, number> }[]
   /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
   sward: [taxon: Taxon, share: number][]
   /** How unlike the stops are: higher is more even. */
@@ -56,7 +58,8 @@ function place(
     parts?: (Omit<PaddockPart, 'polygon'> & { corners: [number, number][] })[]
     note?: string
   },
-  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history' | 'plan'> & Partial<Pick<DemoPlace, 'history' | 'plan'>>,
+  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history' | 'plan' | 'earlier'> &
+    Partial<Pick<DemoPlace, 'history' | 'plan' | 'earlier'>>,
 ): DemoPlace {
   const holdingId = fixedId(`holding/${holding.name}`)
   return {
@@ -74,6 +77,7 @@ function place(
     },
     history: [],
     plan: [],
+    earlier: [],
     ...rest,
   }
 }
@@ -200,6 +204,20 @@ export const demoWorld: DemoPlace[] = [
           lookFor: '',
         },
       ],
+      earlier: [
+        {
+          yearsAgo: 3,
+          then: { 'perennial-ryegrass': 0.37, velvetgrass: 0.1, 'tansy-ragwort': 0.002, bare: 0.03, 'unknown:A': 0 },
+        },
+        {
+          yearsAgo: 2,
+          then: { 'perennial-ryegrass': 0.32, velvetgrass: 0.13, 'tansy-ragwort': 0.008, bare: 0.04, 'unknown:A': 0 },
+        },
+        {
+          yearsAgo: 1,
+          then: { 'perennial-ryegrass': 0.28, velvetgrass: 0.17, 'tansy-ragwort': 0.018, 'unknown:A': 0 },
+        },
+      ],
       sward: [
         ['perennial-ryegrass', 0.24],
         ['velvetgrass', 0.2],
@@ -298,6 +316,10 @@ export const demoWorld: DemoPlace[] = [
           backInDays: 54,
           lookFor: 'Bare ground under 5 % in the goal mouths',
         },
+      ],
+      earlier: [
+        { yearsAgo: 2, then: { 'perennial-ryegrass': 0.58, 'annual-bluegrass': 0.09, bare: 0.06 } },
+        { yearsAgo: 1, then: { 'perennial-ryegrass': 0.52, 'annual-bluegrass': 0.14 } },
       ],
       sward: [
         ['perennial-ryegrass', 0.47],

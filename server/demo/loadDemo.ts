@@ -1,5 +1,6 @@
 import { randomGamma, randomLcg } from 'd3-random'
 import { addDays } from 'date-fns/addDays'
+import { addYears } from 'date-fns/addYears'
 import { formatISO } from 'date-fns/formatISO'
 import { parseISO } from 'date-fns/parseISO'
 import { openStop } from '@/core/records/round.ts'
@@ -15,13 +16,48 @@ import { demoWorld, type DemoPlace } from './demoWorld.ts'
 import { fixedId } from './fixedId.ts'
 
 /** One made-up stop: the sward varies from stop to stop (gamma weights), then each point falls by those shares. */
-function madeStop(place: DemoPlace, random: () => number): Hit[] {
-  const weights = place.sward.map(([, share]) => randomGamma.source(random)(share * place.evenness, 1)())
+function madeStop(sward: DemoPlace['sward'], { evenness, round }: DemoPlace, random: () => number): Hit[] {
+  const weights = sward.map(([, share]) => (share > 0 ? randomGamma.source(random)(share * evenness, 1)() : 0))
   const total = weights.reduce((a, b) => a + b, 0)
-  return Array.from({ length: place.round.pointsPerStop }, () => {
+  return Array.from({ length: round.pointsPerStop }, () => {
     let u = random() * total
     const i = weights.findIndex((w) => (u -= w) <= 0)
-    return { taxon: place.sward[Math.max(0, i)]![0], amount: 1 }
+    return { taxon: sward[Math.max(0, i)]![0], amount: 1 }
+  })
+}
+
+interface DemoCount {
+  id: string
+  title: string
+  on: Date
+  sward: DemoPlace['sward']
+}
+
+/** A round of a place, counted where it has a sward. */
+async function loadRound(
+  db: Db,
+  place: DemoPlace,
+  { id, title, on, sward }: DemoCount,
+  random: () => number,
+): Promise<void> {
+  const { line, lengthM, stops } = wRoute(place.paddock.boundary!, place.round.stops)
+  const counted = sward.length > 0
+  await addRound(db, {
+    id,
+    paddockId: place.paddock.id,
+    title,
+    method: 'step-points',
+    purpose: place.round.purpose,
+    plannedOn: formatISO(on, { representation: 'date' }),
+    pointsPerStop: place.round.pointsPerStop,
+    route: { line, lengthM },
+    source: '',
+    settings: { routeKind: 'w', halfWidth: 0.05 },
+    stops: stops.map((position, i) => ({
+      ...openStop(fixedId(`${id}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
+      hits: counted ? madeStop(sward, place, random) : [],
+      doneAt: counted ? on.toISOString() : null,
+    })),
   })
 }
 
@@ -29,27 +65,15 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
   await addHolding(db, place.holding)
   await addPaddock(db, place.paddock)
   const roundId = fixedId(`round/${place.paddock.name}/${place.round.title}`)
-  const route = wRoute(place.paddock.boundary!, place.round.stops)
   const on = addDays(today, place.round.daysFromToday)
   const random = randomLcg(seed)
-  const counted = place.sward.length > 0
-  await addRound(db, {
-    id: roundId,
-    paddockId: place.paddock.id,
-    title: place.round.title,
-    method: 'step-points',
-    purpose: place.round.purpose,
-    plannedOn: formatISO(on, { representation: 'date' }),
-    pointsPerStop: place.round.pointsPerStop,
-    route: { line: route.line, lengthM: route.lengthM },
-    source: '',
-    settings: { routeKind: 'w', halfWidth: 0.05 },
-    stops: route.stops.map((position, i) => ({
-      ...openStop(fixedId(`${roundId}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
-      hits: counted ? madeStop(place, random) : [],
-      doneAt: counted ? on.toISOString() : null,
-    })),
-  })
+  await loadRound(db, place, { id: roundId, title: place.round.title, on, sward: place.sward }, random)
+  for (const { yearsAgo, then } of place.earlier) {
+    const year = addYears(on, -yearsAgo)
+    const id = fixedId(`round/${place.paddock.name}/${yearsAgo} years ago`)
+    const sward = place.sward.map(([t, share]): [string, number] => [t, then[t] ?? share])
+    await loadRound(db, place, { id, title: `Count of ${year.getFullYear()}`, on: year, sward }, random)
+  }
   for (const [i, { daysAgo, ...event }] of place.history.entries())
     await putEvent(db, {
       ...event,

@@ -2,6 +2,8 @@ import type { Character, Hazard, Plant, PlantGroup } from '@/core/naming/flora.t
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
@@ -61,6 +63,9 @@ export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
 export const getKept = () => send<{ subject: string; kind: 'herd' | 'lab'; value: object }[]>('GET', '/api/kept')
 export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
+export const getEvents = () => send<PaddockEvent[]>('GET', '/api/events')
+export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/paddocks/${paddockId}/counts`)
+export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-checks')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')

@@ -3,6 +3,7 @@ import { useLoaderData } from 'react-router'
 import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import type { TrainerSet } from '@/core/practice/trainerSet.ts'
 import type { Around } from '@/core/practice/session.ts'
+import { getNamingChecks, getNamings } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { readPlaces } from '../places/readPlaces.ts'
@@ -16,6 +17,16 @@ import { SaveAnswers } from './SaveAnswers.tsx'
 import { TrainerSets } from './TrainerSets.tsx'
 import { usePractice } from './usePractice.ts'
 
+/** Names that turned out to be another plant in flower. */
+async function confusedInField(): Promise<string[]> {
+  const [namings, checks] = await Promise.all([getNamings(), getNamingChecks()])
+  const called = new Map(namings.map((n) => [n.id, n.plant]))
+  return checks.flatMap((c) => {
+    const name = called.get(c.namingId)
+    return name && name !== c.was ? [[name, c.was].sort().join('|')] : []
+  })
+}
+
 /** Where the reader works: the commonest region of the paddocks, and what was sown in them. */
 export async function loader(): Promise<Around> {
   await usePracticeAnswers.getState().read()
@@ -23,7 +34,11 @@ export async function loader(): Promise<Around> {
   const counts = new Map<Around['region'], number>()
   for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
   const region = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cool-humid'
-  return { region, met: [...new Set(paddocks.flatMap((p) => p.sown))] }
+  return {
+    region,
+    met: [...new Set(paddocks.flatMap((p) => p.sown))],
+    confused: await confusedInField().catch(() => []),
+  }
 }
 
 const says: Record<PracticeKind, string> = {

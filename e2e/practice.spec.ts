@@ -1,0 +1,174 @@
+import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import { ownServer } from './ownServer.ts'
+
+/** Training the eye, keeping score, and the daybook: a session, a group's answers, a name put right in flower. */
+const { address, start, end } = ownServer(4176)
+test.beforeAll(start)
+test.afterAll(end)
+
+interface Answer {
+  kind: string
+  about: string
+  right: boolean
+  sure: number
+}
+const answers = async () => (await (await fetch(`${address}/api/practice-answers`)).json()) as Answer[]
+const post = (url: string, body: object, method = 'POST') =>
+  fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+
+async function begin(page: Page, name: string) {
+  await page.goto(`${address}/practice`)
+  await page
+    .getByRole('button', { name: new RegExp(`^${name}`) })
+    .first()
+    .click()
+}
+
+test('a session is played by keyboard: each answer says how sure, is scored, and is still there tomorrow', async ({
+  page,
+}) => {
+  await begin(page, 'Name it')
+  for (let i = 0; i < 8; i++) {
+    await expect(page.getByRole('heading', { name: 'What is it?' })).toBeVisible()
+    await expect(page.getByRole('img', { name: 'The specimen' })).toBeVisible()
+    // Nothing tells before the answer.
+    await expect(page.getByTestId('outcome')).toHaveCount(0)
+    await page.keyboard.press(String((i % 4) + 1))
+    await page.keyboard.press('d')
+    await expect(page.getByTestId('outcome')).toContainText(/Right|It is/)
+    await page.keyboard.press('Enter')
+  }
+  const kept = await answers()
+  expect(kept).toHaveLength(8)
+  expect(kept.every((a) => a.kind === 'name' && a.sure === 0.9)).toBe(true)
+  const right = kept.filter((a) => a.right).length
+  await expect(page.getByText(`${right} of 8`).first()).toBeVisible()
+  await expect(page.getByRole('img', { name: new RegExp(`said 90, right ${right} of 8`) })).toBeVisible()
+  // By hand: the mean of what 9 in 10 costs when right and when wrong.
+  const log = (-right * Math.log(0.9) - (8 - right) * Math.log(0.1)) / 8
+  await expect(page.getByText(`Log score ${log.toFixed(2)}`)).toBeVisible()
+  await page.reload()
+  await expect(page.getByText(`${right} of 8`).first()).toBeVisible()
+})
+
+test('cover by eye is judged against pixels, and a poison that is let pass is said plainly', async ({ page }) => {
+  await begin(page, 'Cover by eye')
+  const frame = page.getByRole('img', { name: 'A frame of sward from above' })
+  await expect(frame).toBeVisible()
+  await page.getByLabel('Percent of the frame').fill('120')
+  await expect(page.getByText('A percentage from 0 to 100 is needed.')).toBeVisible()
+  await page.getByLabel('Percent of the frame').fill('1')
+  await page.getByRole('button', { name: /7 in 10/ }).click()
+  await expect(page.getByText(/^It is [\d.]+\s%, counted pixel by pixel/)).toBeVisible()
+
+  await begin(page, 'Poison round')
+  for (let i = 0; i < 8; i++) {
+    await expect(page.getByRole('heading', { name: 'Is it one of the harmful plants?' })).toBeVisible()
+    await page.getByRole('button', { name: /Not one of the harmful plants/ }).click()
+    await page.getByRole('button', { name: /19 in 20/ }).click()
+    await expect(page.getByTestId('outcome')).toContainText(/Right|A poison was let pass/)
+    await page.keyboard.press('Enter')
+  }
+  const missed = (await answers()).filter((a) => a.kind === 'poison' && !a.right).length
+  if (missed > 0) await expect(page.getByText(/let pass\. That is the mistake that counts/)).toBeVisible()
+  else expect(missed).toBe(0)
+  await expect(page.locator('body')).not.toContainText(/\bsafe\b/i)
+})
+
+test('a trainer makes a set, two people answer the same specimens, and the group is read together', async ({
+  page,
+}) => {
+  await page.goto(`${address}/practice`)
+  await page.getByText('For trainers and groups').click()
+  await page.getByLabel('Title of the set').fill('Clovers before turnout')
+  await page.getByLabel('Questions').fill('3')
+  await page.getByLabel('Only these plants').fill('no such plant')
+  await expect(page.getByText('No plant of the book fits these names.')).toBeVisible()
+  await page.getByLabel('Only these plants').fill('red clover, alsike, white clover')
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Make the set and save it' }).click(),
+  ])
+  const set = JSON.parse(readFileSync(await saved.path(), 'utf8')) as { questions: { about: string }[] }
+  expect(set.questions).toHaveLength(3)
+
+  const files: string[] = []
+  for (const [who, sure] of [
+    ['Wren', 's'],
+    ['Ash', 'f'],
+  ] as const) {
+    await page.goto(`${address}/practice`)
+    await page.getByText('For trainers and groups').click()
+    await page.getByLabel('Open a set').setInputFiles(await saved.path())
+    await page.getByRole('button', { name: 'Answer "Clovers before turnout"' }).click()
+    for (let i = 0; i < 3; i++) {
+      await expect(page.getByRole('img', { name: 'The specimen' })).toBeVisible()
+      await page.keyboard.press('1')
+      await page.keyboard.press(sure)
+      await expect(page.getByTestId('outcome')).toBeVisible()
+      await page.keyboard.press('Enter')
+    }
+    const done = page.getByRole('region', { name: 'Answers for the trainer' })
+    await done.getByLabel('Your name for the trainer').fill(who)
+    const [file] = await Promise.all([
+      page.waitForEvent('download'),
+      done.getByRole('button', { name: 'Save the answers' }).click(),
+    ])
+    files.push(await file.path())
+  }
+  await page.getByText('For trainers and groups').click()
+  await page.getByLabel('Open a set').setInputFiles(await saved.path())
+  for (const file of files) await page.getByLabel("Add somebody's answers").setInputFiles(file)
+  // Both saw the same and pressed the same: they agree wholly.
+  const read = files.map(
+    (f) => JSON.parse(readFileSync(f, 'utf8')) as { answers: { answered: string; right: boolean }[] },
+  )
+  expect(read[0]!.answers.map((a) => a.answered)).toEqual(read[1]!.answers.map((a) => a.answered))
+  const right = read[0]!.answers.filter((a) => a.right).length
+  await expect(page.getByTestId('group')).toContainText(`Wren ${right} of 3, Ash ${right} of 3`)
+  await page.getByLabel("Add somebody's answers").setInputFiles({ name: 'no.json', mimeType: 'application/json', buffer: Buffer.from('{}') }) // prettier-ignore
+  await expect(page.getByText('no.json: This is not a file of answers.')).toBeVisible()
+})
+
+test('a name is put right in flower: the score says so, the pair comes up in practice', async ({ page }) => {
+  for (const [i, plant] of ['wild-carrot', 'red-fescue'].entries())
+    await post('/api/namings', { id: crypto.randomUUID(), plant, probability: 0.9, context: {}, observations: [], namedAt: `2026-05-0${i + 1}T10:00:00.000Z`, place: 'River Meadow' }) // prettier-ignore
+  await page.goto(`${address}/daybook`)
+  const back = page.getByRole('region', { name: 'Come back and check' })
+  const carrot = back.getByRole('listitem').filter({ hasText: 'Wild carrot' })
+  await carrot.getByLabel('No, it was').fill('Poison hemlock')
+  await carrot.getByLabel(/What showed it/).fill('Blotched stem')
+  await carrot.getByRole('button', { name: 'Write it' }).click()
+  await back.getByRole('listitem').filter({ hasText: 'Red fescue' }).getByRole('button', { name: 'It was' }).click()
+  await expect(back.getByTestId('hit-rate')).toContainText('1 of 2 names were right in flower')
+  await expect(back).toContainText('Wild carrot was Poison hemlock: Blotched stem')
+  await expect
+    .poll(async () => ((await (await fetch(`${address}/api/naming-checks`)).json()) as unknown[]).length)
+    .toBe(2)
+  await page.reload()
+  await expect(back.getByTestId('hit-rate')).toContainText('1 of 2')
+})
+
+test('the daybook: four counts of one paddock with their trend, found again by a word and by a month', async ({
+  page,
+}) => {
+  await page.goto(`${address}/daybook`)
+  await expect(page.getByRole('heading', { name: 'Pond Paddock, year on year' })).toBeVisible()
+  await expect(page.getByRole('img', { name: /Shares year on year: .*Tansy ragwort/ })).toBeVisible()
+  // Made with less ryegrass each year (demo data): the line says so with its range.
+  await expect(
+    page.getByText(/Perennial ryegrass: falling; .* points a year \(−[\d.]+ to −[\d.]+\) over 4 counts/),
+  ).toBeVisible()
+  await page.getByLabel('Find in it').fill('ragwort')
+  await expect(page.getByText(/cut the taproot/)).toBeVisible()
+  await expect(page.getByText('Hay worth')).toHaveCount(0)
+  await page.getByLabel('Find in it').fill('')
+  await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Tarrow Parish, Sports Ground' })
+  await expect(page.getByRole('heading', { name: 'Sports Ground, year on year' })).toBeVisible()
+  await page
+    .getByRole('button', { name: /November .*entries/ })
+    .last()
+    .click()
+  await expect(page.getByRole('region', { name: /^November/ })).toHaveCount(1)
+})

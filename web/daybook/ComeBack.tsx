@@ -1,0 +1,147 @@
+import { format } from 'date-fns'
+import { useState } from 'react'
+import { naturalFrequency } from '@/core/naming/certainty.ts'
+import { bearing, brierScore } from '@/core/practice/scoring.ts'
+import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Naming } from '@/core/records/round.ts'
+import { wilson } from '@/core/survey/proportionIntervals.ts'
+import { percentRange } from '../parts/words.ts'
+import { Reliability } from '../practice/Reliability.tsx'
+import { dayWords } from '../rounds/RoundList.tsx'
+import { shortName, useFlora } from '../stores/floraStore.ts'
+import { useOutbox } from '../stores/outboxStore.ts'
+
+const OTHER = 'other'
+const SHOWN = 8
+const url = (id: string) => `/api/naming-checks/${id}`
+
+function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) => void }) {
+  const plants = useFlora((s) => s.plants)
+  const [text, setText] = useState('')
+  const [note, setNote] = useState('')
+  const found = plants.find((p) =>
+    [shortName(p.id), p.scientificName].some((n) => n.toLowerCase() === text.trim().toLowerCase()),
+  )
+  const say = (was: string) =>
+    onCheck({ namingId: naming.id, checkedOn: format(new Date(), 'yyyy-MM-dd'), was, note: note.trim() })
+  return (
+    <li className="border-b border-rule/60 py-2">
+      <p>
+        <b className="font-plant text-lg">{shortName(naming.plant)}</b>, {naturalFrequency(naming.probability)}, named{' '}
+        {dayWords(naming.namedAt.slice(0, 10))}
+        {naming.place ? `, ${naming.place}` : ''}
+      </p>
+      <div className="mt-1 flex flex-wrap items-end gap-2">
+        <button
+          type="button"
+          onClick={() => say(naming.plant)}
+          className="min-h-12 rounded-xl bg-culm px-4 font-semibold text-on-culm"
+        >
+          It was
+        </button>
+        <label className="grow">
+          <span className="block text-sm text-ink-soft">No, it was</span>
+          <input
+            list="what-it-was"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            placeholder="name of the plant"
+            className="min-h-12 w-full rounded-xl border border-rule bg-sheet px-3"
+          />
+        </label>
+        <button
+          type="button"
+          disabled={!found && text.trim() !== ''}
+          onClick={() => say(found?.id ?? OTHER)}
+          className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
+        >
+          {text.trim() === '' ? 'Not in the book' : 'Write it'}
+        </button>
+      </div>
+      <label className="mt-1 block">
+        <span className="block text-sm text-ink-soft">What showed it (may be left empty)</span>
+        <input
+          value={note}
+          maxLength={2000}
+          onChange={(e) => setNote(e.target.value)}
+          className="min-h-12 w-full rounded-xl border border-rule bg-sheet px-3"
+        />
+      </label>
+    </li>
+  )
+}
+
+/** Names from leaves alone, looked at again in flower: how often they were right, and how sure they had been. */
+export function ComeBack({ namings, first }: { namings: Naming[]; first: NamingCheck[] }) {
+  const [checks, setChecks] = useState(first)
+  const post = useOutbox((s) => s.post)
+  const byNaming = new Map(checks.map((c) => [c.namingId, c]))
+  const open = namings.filter((n) => !byNaming.has(n.id))
+  const done = namings.flatMap((n) => {
+    const check = byNaming.get(n.id)
+    return check ? [{ naming: n, check, sure: n.probability, right: check.was === n.plant }] : []
+  })
+  const right = done.filter((d) => d.right).length
+  const keep = (c: NamingCheck) => {
+    setChecks((all) => [...all.filter((x) => x.namingId !== c.namingId), c])
+    const { namingId, ...body } = c
+    post({ key: url(namingId), method: 'PUT', url: url(namingId), body })
+  }
+  const undo = (id: string) => {
+    setChecks((all) => all.filter((x) => x.namingId !== id))
+    post({ key: url(id), method: 'DELETE', url: url(id), body: {} })
+  }
+  const plants = useFlora((s) => s.plants)
+  const lean = bearing(done)
+  return (
+    <section aria-labelledby="come-back" className="mt-6">
+      <datalist id="what-it-was">
+        {plants.map((p) => (
+          <option key={p.id} value={shortName(p.id)} />
+        ))}
+      </datalist>
+      <h2 id="come-back" className="text-xl">
+        Come back and check
+      </h2>
+      {namings.length === 0 ? (
+        <p>No name was written down at the bench yet. Once one is, it waits here for its flower.</p>
+      ) : null}
+      {done.length > 0 ? (
+        <>
+          <p className="mt-1 text-lg" data-testid="hit-rate">
+            <b>
+              {right} of {done.length}
+            </b>{' '}
+            names were right in flower ({percentRange(wilson({ x: right, n: done.length }))})
+            {lean ? `; the engine was ${lean}` : ''}. Brier score {brierScore(done)!.toFixed(2)}.
+          </p>
+          <Reliability answers={done} />
+          <ul>
+            {done
+              .filter((d) => !d.right)
+              .map(({ naming, check }) => (
+                <li key={naming.id} className="flex items-center justify-between gap-3 border-b border-rule/60">
+                  <span>
+                    {shortName(naming.plant)} was{' '}
+                    {check.was === OTHER ? 'a plant outside the book' : shortName(check.was)}
+                    {check.note ? `: ${check.note}` : ''}
+                  </span>
+                  <button type="button" onClick={() => undo(naming.id)} className="min-h-11 underline">
+                    take back
+                  </button>
+                </li>
+              ))}
+          </ul>
+        </>
+      ) : null}
+      {open.length > 0 ? (
+        <ul>
+          {open.slice(0, SHOWN).map((n) => (
+            <Check key={n.id} naming={n} onCheck={keep} />
+          ))}
+        </ul>
+      ) : null}
+      {open.length > SHOWN ? <p>and {open.length - SHOWN} more wait.</p> : null}
+    </section>
+  )
+}

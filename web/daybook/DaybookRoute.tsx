@@ -1,0 +1,103 @@
+import { useMemo, useState } from 'react'
+import { useLoaderData } from 'react-router'
+import { getEvents, getNamingChecks, getNamings } from '../api/client.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { Leaf } from '../parts/Leaf.tsx'
+import { readPlaces } from '../places/readPlaces.ts'
+import { readPlan } from '../plan/usePlanLines.ts'
+import { readRounds } from '../rounds/readRound.ts'
+import { useOutbox } from '../stores/outboxStore.ts'
+import { Calendar } from './Calendar.tsx'
+import { ComeBack } from './ComeBack.tsx'
+import { Timeline } from './Timeline.tsx'
+import { timeline } from './timeline.ts'
+import { YearOnYear } from './YearOnYear.tsx'
+
+export async function loader() {
+  await useOutbox.getState().drain()
+  const [rounds, plan, namings, checks, events, places] = await Promise.all([
+    readRounds(),
+    readPlan().catch(() => []),
+    getNamings().catch(() => []),
+    getNamingChecks().catch(() => []),
+    getEvents().catch(() => []),
+    readPlaces(),
+  ])
+  return { rounds, plan, namings, checks, events, ...places }
+}
+
+/** Everything found and done on the left; on the right what it comes to, year on year, and names to check in flower. */
+export function Component() {
+  const read = useLoaderData<typeof loader>()
+  const { paddocks, holdings, namings, checks, rounds } = read
+  const entries = useMemo(() => timeline(read), [read])
+  const counted = useMemo(() => {
+    const times = new Map<string, number>()
+    for (const r of rounds) if (r.stopsDone > 0) times.set(r.paddockId, (times.get(r.paddockId) ?? 0) + 1)
+    return [...times].sort((a, b) => b[1] - a[1])[0]?.[0]
+  }, [rounds])
+  const [paddockId, setPaddockId] = useState('')
+  const [words, setWords] = useState('')
+  const [month, setMonth] = useState('')
+  const wanted = words.trim().toLowerCase()
+  const here = entries.filter(
+    (e) =>
+      (paddockId === '' || e.paddockId === paddockId) &&
+      (wanted === '' || `${e.text} ${e.place} ${e.kind}`.toLowerCase().includes(wanted)),
+  )
+  const shown = paddocks.find((p) => p.id === (paddockId || counted))
+  const waiting = namings.filter((n) => !checks.some((c) => c.namingId === n.id)).length
+  return (
+    <Leaf
+      names={{ left: 'Daybook', right: 'Year on year' }}
+      tip={
+        waiting > 0
+          ? { label: 'Check a name in flower', detail: `${waiting} wait`, onPress: () => document.getElementById('come-back')?.scrollIntoView() } // prettier-ignore
+          : { label: 'Plan a round', detail: 'count the same stops again', to: '/plan' }
+      }
+      nodes={[{ id: 'entries', label: 'Written', detail: `${entries.length} entries` }]}
+      left={
+        <>
+          <h1 className="text-[1.65rem]">Daybook</h1>
+          <div className="mt-2 grid max-w-xl gap-3 sm:grid-cols-2">
+            <Labelled label="Place">
+              {(id) => (
+                <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>
+                  <option value="">All places</option>
+                  {paddocks.map((p) => (
+                    <option key={p.id} value={p.id}>
+                      {holdings.find((h) => h.id === p.holdingId)?.name}, {p.name}
+                    </option>
+                  ))}
+                </select>
+              )}
+            </Labelled>
+            <Labelled label="Find in it">
+              {(id) => (
+                <input
+                  id={id}
+                  type="search"
+                  value={words}
+                  onChange={(e) => setWords(e.target.value)}
+                  placeholder="a plant, a word"
+                  className={inputClass}
+                />
+              )}
+            </Labelled>
+          </div>
+          <Calendar entries={here} month={month} onMonth={setMonth} />
+          <Timeline
+            key={paddockId + words + month}
+            entries={month ? here.filter((e) => e.day.startsWith(month)) : here}
+          />
+        </>
+      }
+      right={
+        <>
+          {shown ? <YearOnYear key={shown.id} paddock={shown} /> : <p>Nothing was counted yet.</p>}
+          <ComeBack namings={namings} first={checks} />
+        </>
+      }
+    />
+  )
+}

@@ -37,6 +37,8 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
   'bring in': (page) => page.goto('/rounds/bring-in'),
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
+  glossary: (page) => page.goto('/glossary'),
+  'group key': (page) => page.goto('/group-key'),
   practice: async (page) => {
     await page.goto('/practice')
     await page.getByRole('button', { name: /^Which check/ }).click()

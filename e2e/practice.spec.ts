@@ -172,3 +172,94 @@ test('the daybook: four counts of one paddock with their trend, found again by a
     .click()
   await expect(page.getByRole('region', { name: /^November/ })).toHaveCount(1)
 })
+
+test('thirty runners by three keys each: the share in groups that could harm ewes, and a colleague who agrees', async ({
+  page,
+}) => {
+  await page.goto(`${address}/group-key`)
+  await expect(page.getByTestId('step')).toHaveText('Is the runner hairy?')
+  for (let i = 0; i < 30; i++)
+    for (const key of i < 7 ? ['1', '1', '1'] : ['2', '2', '1']) await page.keyboard.press(key)
+  await page.getByRole('checkbox', { name: /red, hairy/ }).check()
+  // The usual worked example of this key: 7 of 30, 23 %, 12 to 41 %.
+  await expect(page.getByTestId('runner-share')).toHaveText(
+    /30 runners, 7 fall in groups .*: 23 %, 95 % interval 12 to 41 %/,
+  )
+  await page.keyboard.press('1')
+  await page.keyboard.press('?')
+  await page.keyboard.press('2')
+  await expect(page.getByText('1 could not be placed and are left out.')).toBeVisible()
+  await page.keyboard.press('z')
+  await expect(page.getByTestId('step')).toHaveText('Any red on the stipule?')
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('button', { name: 'Save the runners' }).click(),
+  ])
+  await page.getByLabel("Open a colleague's runners").setInputFiles(await saved.path())
+  await expect(page.getByTestId('second')).toContainText(
+    'Of 30 runners that both placed, in the order pulled, 30 are in the same group',
+  )
+  await page.reload()
+  await expect(page.getByTestId('runner-share')).toContainText('7 fall in groups')
+})
+
+test('a new sowing is counted by key against its live seed, and too early is said', async ({ page }) => {
+  const { paddocks } = (await (await fetch(`${address}/api/places`)).json()) as {
+    paddocks: { id: string; name: string }[]
+  }
+  const strip = paddocks.find((p) => p.name === 'Native Strip')!
+  const on = new Date(Date.now() - 20 * 86_400_000).toISOString().slice(0, 10)
+  const sown = [
+    { plant: 'switchgrass', kgPerHa: 5, pls: 0.8 },
+    { plant: 'big-bluestem', kgPerHa: 6, pls: 0.7 },
+  ]
+  await post(
+    `/api/paddocks/${strip.id}/events/${crypto.randomUUID()}`,
+    { kind: 'sown', onDate: on, note: '', detail: { sown } },
+    'PUT',
+  )
+  await page.goto(`${address}/places/${strip.id}`)
+  await page.getByRole('link', { name: 'Count what came up' }).click()
+  await expect(page.getByTestId('verdict-sowing')).toContainText('Too early to judge until')
+  for (const [a, s] of [
+    [4, 0],
+    [6, 0],
+    [5, 0],
+  ] as const) {
+    for (let i = 0; i < a; i++) await page.keyboard.press('a')
+    for (let i = 0; i < s; i++) await page.keyboard.press('s')
+    await page.keyboard.press('Enter')
+  }
+  // By hand: 5 in a frame of 0.1 m2 are 50; 5 kg x 0.8 x 700,000 seeds are 280 live seeds, 18 % of them stand.
+  await expect(page.getByRole('listitem').filter({ hasText: 'Switchgrass: 15 seedlings' })).toContainText(
+    /50 on a square metre \(.*of 280 live seeds sown 18\s% stand/,
+  )
+  await expect(page.getByRole('listitem').filter({ hasText: 'Big bluestem: 0 seedlings' })).toContainText(
+    '0.0 on a square metre (0.0 to 12)',
+  )
+  await page.getByRole('button', { name: /Put the next look in the plan/ }).click()
+  await expect(page.getByRole('status').filter({ hasText: 'In the plan for' })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('listitem').filter({ hasText: 'Switchgrass: 15 seedlings' })).toBeVisible()
+})
+
+test('words of the trade are found from where they stand, and the first round ticks what was done', async ({
+  page,
+}) => {
+  const list = (await (await fetch(`${address}/api/rounds`)).json()) as { id: string; title: string }[]
+  await page.goto(`${address}/rounds/${list.find((r) => r.title === 'Hay worth')!.id}/weigh-up`)
+  await page.getByRole('link', { name: 'NDF' }).click()
+  await expect(page.getByText('Neutral detergent fibre: all of the cell wall.', { exact: false })).toBeInViewport()
+  await page.getByLabel('Find a word').fill('claw')
+  await expect(page.getByText('Auricle', { exact: true })).toBeVisible()
+  await expect(page.getByText('Neutral detergent', { exact: false })).toHaveCount(0)
+
+  await post('/api/practice-answers', { answers: [{ id: crypto.randomUUID(), kind: 'name', about: 'timothy', answered: 'timothy', right: true, sure: 0.9, seconds: 6, at: '2026-05-01T10:00:00.000Z' }] }) // prettier-ignore
+  await page.goto(`${address}/first-round`)
+  const steps = page.getByRole('region', { name: 'First round' }).getByRole('listitem')
+  // Practice was done, nothing counted yet.
+  await expect(steps.filter({ hasText: 'Warm the eye up' })).toContainText('✓')
+  await expect(steps.filter({ hasText: 'Count the first stop' })).not.toContainText('✓')
+  await steps.filter({ hasText: 'Count the first stop' }).getByRole('link').click()
+  await expect(page.getByTestId('points')).toBeVisible()
+})

@@ -87,7 +87,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))
     .use(planRoutes(db, book))
-    .use(keptRoutes(db))
+    .use(keptRoutes(db, book))
     .use(practiceRoutes(db, book))
     .use(daybookRoutes(db, book))
     .use(roundFileRoutes(db, book))

@@ -1,6 +1,6 @@
 import type { Sql } from './db.ts'
 
-export const keptKinds = ['herd', 'lab'] as const
+export const keptKinds = ['herd', 'lab', 'runners', 'sowing'] as const
 export type KeptKind = (typeof keptKinds)[number]
 
 export interface Kept {

@@ -70,6 +70,15 @@ export async function listEvents(db: Sql, paddockId: string): Promise<PaddockEve
   return rows
 }
 
+export async function getEvent(db: Sql, id: string): Promise<PaddockEvent | undefined> {
+  const { rows } = await db.query<PaddockEvent>(
+    `select id, paddock_id as "paddockId", kind, on_date::text as "onDate", note, detail
+     from paddock_event where id = $1`,
+    [id],
+  )
+  return rows[0]
+}
+
 /** What was done anywhere, the latest first. */
 export async function listAllEvents(db: Sql): Promise<PaddockEvent[]> {
   const { rows } = await db.query<PaddockEvent>(

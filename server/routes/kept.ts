@@ -2,11 +2,13 @@ import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import type { Db } from '../db/db.ts'
 import { dropKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kept.ts'
-import { getPaddock } from '../db/places.ts'
+import { getEvent, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
+import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
+import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { HerdInput, LabInput } from './keptInput.ts'
+import { HerdInput, LabInput, RunnersInput, SowingChecksInput } from './keptInput.ts'
 
 const kindOf = (kind: string): KeptKind => {
   const known = keptKinds.find((k) => k === kind)
@@ -14,16 +16,40 @@ const kindOf = (kind: string): KeptKind => {
   return known
 }
 
-/** The stock of a paddock and the laboratory result of a round. */
-export function keptRoutes(db: Db): Router {
+/** What a kind is said of, how it is checked, and what is missing where that is not there. */
+const kinds = {
+  herd: { input: HerdInput, of: getPaddock, missing: 'There is no such paddock.' },
+  lab: { input: LabInput, of: getRound, missing: 'There is no such round.' },
+  runners: { input: RunnersInput, of: getPaddock, missing: 'There is no such paddock.' },
+  sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
+} as const
+
+/** Counts of seedlings: whole numbers of plants of the book. */
+function checkFrames(value: object, book: Book): void {
+  if (!(value instanceof SowingChecksInput)) return
+  value.checks.forEach((check, i) =>
+    check.frames.forEach((frame, j) =>
+      Object.entries(frame).forEach(([plant, n]) => {
+        const field = `checks[${i}].frames[${j}].${plant}`
+        knownPlant(plant, book.flora, field)
+        if (!Number.isInteger(n) || n < 0 || n > 10_000)
+          throw badRequest('A count is a whole number, 0 or more.', field)
+      }),
+    ),
+  )
+}
+
+/** What is said of a paddock, a round or a sowing besides its counts. */
+export function keptRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/kept', async (_req, res) => void res.json(await listKept(db)))
     .put('/kept/:kind/:subject', async (req, res) => {
       const kind = kindOf(req.params.kind)
       const { subject } = req.params
-      const value = kind === 'herd' ? parseBody(HerdInput, req.body) : parseBody(LabInput, req.body)
-      const there = isUUID(subject) && (await (kind === 'herd' ? getPaddock(db, subject) : getRound(db, subject)))
-      if (!there) throw badRequest(kind === 'herd' ? 'There is no such paddock.' : 'There is no such round.', 'subject')
+      const { input, of, missing } = kinds[kind]
+      const value = parseBody<object>(input, req.body)
+      checkFrames(value, book)
+      if (!isUUID(subject) || !(await of(db, subject))) throw badRequest(missing, 'subject')
       await putKept(db, { subject, kind, value: { ...value } })
       res.json({ subject })
     })

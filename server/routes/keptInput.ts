@@ -1,7 +1,26 @@
 import 'reflect-metadata'
-import { IsBoolean, IsIn, IsInt, IsNumber, IsOptional, IsString, Max, MaxLength, Min } from 'class-validator'
+import { Type } from 'class-transformer'
+import {
+  ArrayMaxSize,
+  IsArray,
+  IsBoolean,
+  IsDateString,
+  IsIn,
+  IsInt,
+  IsNumber,
+  IsObject,
+  IsOptional,
+  IsString,
+  Matches,
+  Max,
+  MaxLength,
+  Min,
+  ValidateNested,
+} from 'class-validator'
 import type { LabResult } from '@/core/feed/labResult.ts'
 import { animalClasses } from '@/core/feed/needs.ts'
+import { runnerGroups, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
+import type { SeedlingFrame, SowingCheck } from '@/core/records/sowingCheck.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 
 const number = { allowNaN: false, allowInfinity: false }
@@ -25,4 +44,38 @@ export class LabInput implements LabResult {
   @IsNumber(number) @Min(0) @Max(100) ndfPct!: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(1_000_000) nitrateNPpm?: number
   @IsBoolean() simulated!: boolean
+}
+
+class RunnerInput implements Runner {
+  @IsOptional() @IsBoolean() runnerHairy: boolean | null = null
+  @IsOptional() @IsBoolean() calyxRed: boolean | null = null
+  @IsOptional() @IsBoolean() stipuleRed: boolean | null = null
+}
+
+/** Runners of subterranean clover pulled in a paddock, and the groups that hold an oestrogenic cultivar there. */
+export class RunnersInput {
+  @IsArray()
+  @ArrayMaxSize(1000)
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => RunnerInput)
+  runners!: RunnerInput[]
+  @IsArray() @ArrayMaxSize(6) @IsIn(runnerGroups, { each: true }) suspect!: RunnerGroup[]
+}
+
+class SowingCheckInput implements SowingCheck {
+  @IsDateString({ strict: true }) @Matches(/^\d{4}-\d{2}-\d{2}$/) on!: string
+  @IsNumber(number) @Min(0.0001) @Max(100) frameM2!: number
+  @IsArray() @ArrayMaxSize(500) @IsObject({ each: true }) frames!: SeedlingFrame[]
+  @IsString() @MaxLength(2000) note!: string
+}
+
+/** Checks of one sowing, in the order in which they were made. */
+export class SowingChecksInput {
+  @IsArray()
+  @ArrayMaxSize(50)
+  @IsObject({ each: true })
+  @ValidateNested({ each: true })
+  @Type(() => SowingCheckInput)
+  checks!: SowingCheckInput[]
 }

@@ -61,7 +61,8 @@ export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
-export const getKept = () => send<{ subject: string; kind: 'herd' | 'lab'; value: object }[]>('GET', '/api/kept')
+export const getKept = () =>
+  send<{ subject: string; kind: 'herd' | 'lab' | 'runners' | 'sowing'; value: object }[]>('GET', '/api/kept')
 export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
 export const getEvents = () => send<PaddockEvent[]>('GET', '/api/events')
 export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/paddocks/${paddockId}/counts`)

@@ -41,6 +41,11 @@ export function StartPanel({ waiting, onReopen }: Props) {
         All {plants.length} plants of the book are open, {harmful} of them poisonous. Any part may be looked at first;
         use Find for any of them.
       </p>
+      <p>
+        <Link to="/group-key" className="flex min-h-11 items-center underline">
+          Many runners of subterranean clover: the group key
+        </Link>
+      </p>
       {waiting.some((u) => !u.namedAs) ? (
         <section className="mt-5">
           <h3 className="text-lg">Waiting for a name</h3>

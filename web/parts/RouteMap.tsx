@@ -130,8 +130,8 @@ export function RouteMap({
           {bar} m
         </text>
       </g>
-      <path d={`M${SIZE - 20} 34V8M${SIZE - 26} 16L${SIZE - 20} 7L${SIZE - 14} 16`} className="ink-line" />
-      <text x={SIZE - 20} y="48" textAnchor="middle" className="fill-ink text-[13px]">
+      <path d={`M${SIZE - 11} 34V8M${SIZE - 17} 16L${SIZE - 11} 7L${SIZE - 5} 16`} className="ink-line" />
+      <text x={SIZE - 11} y="48" textAnchor="middle" className="fill-ink text-[13px]">
         N
       </text>
     </svg>

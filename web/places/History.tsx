@@ -1,5 +1,6 @@
 import { formatISO } from 'date-fns/formatISO'
 import { useState, type FormEvent } from 'react'
+import { Link } from 'react-router'
 import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { dayWords } from '../rounds/RoundList.tsx'
@@ -112,6 +113,11 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
                 {e.detail.amount}
                 {e.note ? `${e.detail.amount || e.detail.sown ? '. ' : ''}${e.note}` : ''}
               </span>
+              {e.detail.sown ? (
+                <Link to={`/places/${paddockId}/sowing/${e.id}`} className="flex min-h-11 items-center underline">
+                  Count what came up
+                </Link>
+              ) : null}
             </span>
             <button
               type="button"

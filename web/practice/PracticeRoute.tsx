@@ -1,5 +1,5 @@
 import { useEffect, useMemo } from 'react'
-import { useLoaderData } from 'react-router'
+import { Link, useLoaderData } from 'react-router'
 import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import type { TrainerSet } from '@/core/practice/trainerSet.ts'
 import type { Around } from '@/core/practice/session.ts'
@@ -88,6 +88,17 @@ function Kinds({
           </li>
         ))}
       </ul>
+      <p className="mt-5 flex flex-wrap gap-x-5">
+        <Link to="/first-round" className="flex min-h-11 items-center underline">
+          A first round, step by step
+        </Link>
+        <Link to="/glossary" className="flex min-h-11 items-center underline">
+          Words and how to look
+        </Link>
+        <Link to="/group-key" className="flex min-h-11 items-center underline">
+          Runners of subterranean clover
+        </Link>
+      </p>
       <TrainerSets onOpen={onSet} />
     </>
   )

@@ -3,6 +3,7 @@ import { bearing, brierScore, logScore } from '@/core/practice/scoring.ts'
 import { corrected, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
 import { dueNow, learnedFrom } from '@/core/practice/schedule.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { Word } from '../parts/Word.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { ConfusionMatrix } from './ConfusionMatrix.tsx'
 import { Reliability } from './Reliability.tsx'
@@ -73,9 +74,10 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
         right{lean ? `. ${bearingWords[lean]}` : ''}
       </p>
       <p className="text-ink-soft">
-        Log score {logScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.69 is a coin), Brier score{' '}
-        {brierScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.25 is a coin). {learned.size} things in learning,{' '}
-        {due} due now{next ? `, the next ${formatDistanceToNow(next, { addSuffix: true })}` : ''}.
+        Log score {logScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.69 is a coin),{' '}
+        <Word id="brier">Brier score</Word> {brierScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.25 is a coin).{' '}
+        {learned.size} things in learning, {due} due now
+        {next ? `, the next ${formatDistanceToNow(next, { addSuffix: true })}` : ''}.
       </p>
       {missed > 0 ? (
         <p className="mt-1 font-semibold text-harm">

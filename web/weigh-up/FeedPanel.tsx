@@ -1,10 +1,11 @@
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
 import { hayGrade } from '@/core/feed/relativeFeedValue.ts'
 import type { Estimate, Growth } from '@/core/feed/mixtureFeed.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { percent } from '../parts/words.ts'
+import { Word } from '../parts/Word.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { LabPanel } from './LabPanel.tsx'
 
@@ -21,7 +22,7 @@ function Line({
   unit,
   decimals = 0,
 }: {
-  name: string
+  name: ReactNode
   estimate: Estimate
   unit: string
   decimals?: number
@@ -88,11 +89,11 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
             </thead>
             <tbody>
               <Line name="Crude protein" estimate={made.cpPct} unit="%" />
-              <Line name="ADF" estimate={made.adfPct} unit="%" />
-              <Line name="NDF" estimate={made.ndfPct} unit="%" />
-              <Line name="Relative feed value" estimate={made.rfv} unit="" />
+              <Line name={<Word id="adf">ADF</Word>} estimate={made.adfPct} unit="%" />
+              <Line name={<Word id="ndf">NDF</Word>} estimate={made.ndfPct} unit="%" />
+              <Line name={<Word id="rfv">Relative feed value</Word>} estimate={made.rfv} unit="" />
               <Line name="Digestible" estimate={made.ddmPct} unit="%" />
-              <Line name="TDN" estimate={made.tdnPct} unit="%" />
+              <Line name={<Word id="tdn">TDN</Word>} estimate={made.tdnPct} unit="%" />
               <Line name="Energy (ME)" estimate={made.meMcalPerKg} unit="Mcal/kg" decimals={2} />
               <Line name="For maintenance (NEm)" estimate={made.nemMcalPerKg} unit="Mcal/kg" decimals={2} />
               <Line name="For gain (NEg)" estimate={made.negMcalPerKg} unit="Mcal/kg" decimals={2} />

@@ -8,6 +8,7 @@ import { seasonCurve } from '@/core/season/growth.ts'
 import { madeNormals } from '@/core/season/madeNormals.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { areaHa } from '@/core/survey/route.ts'
+import { Word } from '../parts/Word.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { usePlanLines } from '../plan/usePlanLines.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -77,8 +78,8 @@ function Arithmetic({
       </div>
       {bulk !== undefined && pls !== undefined ? (
         <p className="mt-2 text-lg" data-testid="to-buy">
-          <b>{figure(bulk)} kg/ha as bought</b> ({Math.round(100 * pls)} in 100 of it is live seed),{' '}
-          {figure(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))} live seeds on a square metre
+          <b>{figure(bulk)} kg/ha as bought</b> ({Math.round(100 * pls)} in 100 of it is <Word id="pls">live seed</Word>
+          ), {figure(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))} live seeds on a square metre
           {hectares ? `, ${figure(bulk * hectares)} kg for ${hectares.toFixed(2)} ha` : ''}.
         </p>
       ) : (

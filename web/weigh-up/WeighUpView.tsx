@@ -7,6 +7,7 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
+import { Word } from '../parts/Word.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { countedWords, percent, percentRange } from '../parts/words.ts'
 import { FrequencyPanel } from '../rounds/so-far/FrequencyPanel.tsx'
@@ -136,8 +137,8 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">How these figures are made</summary>
         <p className="max-w-prose">
-          {estimator} The interval holds the true share 95 times in 100. Where the stops do not differ at all, exact
-          limits of independent points stand instead (Clopper & Pearson 1934).
+          {estimator} The <Word id="interval">interval</Word> holds the true share 95 times in 100. Where the stops do
+          not differ at all, exact limits of independent points stand instead (Clopper & Pearson 1934).
         </p>
       </details>
     </section>

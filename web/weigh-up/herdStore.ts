@@ -1,7 +1,7 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
-import { keep } from './keptApart.ts'
+import { keep } from '../stores/keptApart.ts'
 
 export const firstHerd: HerdPlan = {
   animal: 'cow-suckling',

@@ -1,7 +1,7 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { LabResult } from '@/core/feed/labResult.ts'
-import { keep } from './keptApart.ts'
+import { keep } from '../stores/keptApart.ts'
 
 interface LabState {
   results: Record<string, LabResult>

@@ -3,7 +3,7 @@ import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { getKept } from '../api/client.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { useHerds } from './herdStore.ts'
-import { keptUrl } from './keptApart.ts'
+import { keptUrl } from '../stores/keptApart.ts'
 import { useLabs } from './labStore.ts'
 
 /** Take over what other devices said of stock and samples; what still waits to be sent from here is newer. */
@@ -15,7 +15,7 @@ export async function readKept(): Promise<void> {
   for (const { subject, kind, value } of kept) {
     if (waiting.has(keptUrl(kind, subject))) continue
     if (kind === 'herd') plans[subject] = value as HerdPlan
-    else results[subject] = value as LabResult
+    else if (kind === 'lab') results[subject] = value as LabResult
   }
   useHerds.setState({ plans })
   useLabs.setState({ results })

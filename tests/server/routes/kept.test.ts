@@ -1,6 +1,6 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import { animalClasses } from '@/core/feed/needs.ts'
-import { addHolding, addPaddock } from '@/server/db/places.ts'
+import { addHolding, addPaddock, putEvent } from '@/server/db/places.ts'
 import { addRound } from '@/server/db/rounds.ts'
 import { apiForFile } from '@/tests/support/api.ts'
 import { emptyPaddock, roundOf } from '@/tests/support/rounds.ts'
@@ -70,6 +70,22 @@ describe('what is said of a paddock or a round besides its counts', () => {
     expect(status).toBe(400)
     expect((answer as { error: { field: string } }).error.field).toBe(field)
     expect(await kept()).toEqual(before)
+  })
+
+  it('runners and checks of a sowing are kept with what they look at', async () => {
+    const EVENT = '00000000-0000-4000-8000-000000000009'
+    await putEvent(api.db, { id: EVENT, paddockId: PADDOCK, kind: 'sown', onDate: '2027-03-20', note: '', detail: { sown: [{ plant: 'timothy', kgPerHa: 6, pls: 0.8 }] } }) // prettier-ignore
+    const runners = { runners: [{ runnerHairy: true, calyxRed: null, stipuleRed: false }], suspect: ['red-hairy'] }
+    expect((await api.put(`/api/kept/runners/${PADDOCK}`, runners)).status).toBe(200)
+    const checks = { checks: [{ on: '2027-05-20', frameM2: 0.1, frames: [{ timothy: 7 }, {}], note: 'rows seen' }] }
+    expect((await api.put(`/api/kept/sowing/${EVENT}`, checks)).status).toBe(200)
+    expect((await kept()).filter((k) => k.kind === 'runners' || k.kind === 'sowing').map((k) => k.value)).toEqual([runners, checks]) // prettier-ignore
+    for (const bad of [{ triffid: 1 }, { timothy: 1.5 }, { timothy: -1 }, { timothy: 'many' }]) {
+      const sent = await api.put(`/api/kept/sowing/${EVENT}`, { checks: [{ ...checks.checks[0], frames: [bad] }] })
+      expect(sent.status, JSON.stringify(bad)).toBe(400)
+    }
+    expect((await api.put(`/api/kept/sowing/${PADDOCK}`, checks)).status).toBe(400)
+    expect((await api.put(`/api/kept/runners/${PADDOCK}`, { ...runners, suspect: ['blue'] })).status).toBe(400)
   })
 
   it('another kind is no address', async () => {

@@ -1,6 +1,6 @@
-import { useOutbox } from '../stores/outboxStore.ts'
+import { useOutbox } from './outboxStore.ts'
 
-export type KeptKind = 'herd' | 'lab'
+export type KeptKind = 'herd' | 'lab' | 'runners' | 'sowing'
 
 export const keptUrl = (kind: KeptKind, subject: string) => `/api/kept/${kind}/${subject}`
 

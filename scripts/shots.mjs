@@ -174,11 +174,6 @@ const shots = {
     full: true,
     go: async (p) => p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/weigh-up`),
   },
-  'weigh-up-dusk': {
-    size: desktop,
-    mode: 'dusk',
-    go: async (p) => p.goto(`${address}/rounds/${await idOf('Hay worth')}/weigh-up`),
-  },
   'hand-over': {
     size: desktop,
     full: true,
@@ -196,9 +191,23 @@ const shots = {
       await p.getByRole('link', { name: 'Print the sheet' }).click()
     },
   },
-  compare: {
+  practice: {
     size: desktop,
-    go: (p) => p.goto(`${address}/compare?plants=tall-fescue,meadow-fescue,perennial-ryegrass`),
+    go: async (p) => {
+      await p.goto(`${address}/practice`)
+      await p.getByRole('button', { name: /^Name it/ }).click()
+      await p.getByRole('img', { name: 'The specimen' }).waitFor()
+      await p.keyboard.press('1')
+      await p.keyboard.press('d')
+      await p.getByTestId('outcome').waitFor()
+    },
+  },
+  daybook: {
+    size: desktop,
+    go: async (p) => {
+      await p.goto(`${address}/daybook`)
+      await p.getByRole('img', { name: /Shares year on year/ }).waitFor()
+    },
   },
   map: {
     size: desktop,

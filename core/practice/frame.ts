@@ -97,7 +97,9 @@ export function swardFrame(plants: readonly FramePlant[], side: number, random: 
   const pixels = side * side
   const plant = new Uint8Array(pixels)
   const shade = new Uint8Array(pixels)
-  for (let i = 0; i < pixels; i++) shade[i] = 96 + 48 * random()
+  // Soil is grained; a short run of chance is enough for an eye.
+  const grain = Float64Array.from({ length: 4099 }, () => 96 + 48 * random())
+  for (let i = 0; i < pixels; i++) shade[i] = grain[i % 4099]!
   const left = plants.map((p) => Math.round(p.cover * pixels))
   const clumps = plants.map((p) =>
     Array.from({ length: Math.max(1, Math.round(9 * (1 - p.clumped))) }, () => [random(), random()] as const),
@@ -106,24 +108,33 @@ export function swardFrame(plants: readonly FramePlant[], side: number, random: 
 
   /** Pixels of a blob that are bare become the plant's, no more than it still wants. */
   const paint = (id: number, b: Blob): void => {
-    const [cx, cy, long, wide] = [b.x * side, b.y * side, Math.max(1, b.long * side), Math.max(0.7, b.wide * side)]
-    const [cos, sin] = [Math.cos(b.turn), Math.sin(b.turn)]
-    const reach = Math.ceil(long) + 1
-    const [x0, x1] = [Math.max(0, Math.floor(cx - reach)), Math.min(side - 1, Math.ceil(cx + reach))]
-    const [y0, y1] = [Math.max(0, Math.floor(cy - reach)), Math.min(side - 1, Math.ceil(cy + reach))]
+    const cx = b.x * side
+    const cy = b.y * side
+    const long = Math.max(1, b.long * side)
+    const wide = Math.max(0.7, b.wide * side)
+    const cos = Math.cos(b.turn)
+    const sin = Math.sin(b.turn)
+    // The box of a turned ellipse.
+    const half = Math.sqrt((long * cos) ** 2 + (wide * sin) ** 2)
+    const high = Math.sqrt((long * sin) ** 2 + (wide * cos) ** 2)
+    const x0 = Math.max(0, Math.floor(cx - half))
+    const x1 = Math.min(side - 1, Math.ceil(cx + half))
+    const y0 = Math.max(0, Math.floor(cy - high))
+    const y1 = Math.min(side - 1, Math.ceil(cy + high))
     for (let y = y0; y <= y1; y++)
       for (let x = x0; x <= x1; x++) {
-        const [dx, dy] = [x - cx, y - cy]
-        const along = (dx * cos + dy * sin) / long
-        const across = (dy * cos - dx * sin) / wide
-        const far = along * along + across * across
         const at = y * side + x
-        if (far > 1 || plant[at] !== 0) continue
+        if (plant[at] !== 0) continue
+        const along = ((x - cx) * cos + (y - cy) * sin) / long
+        const across = ((y - cy) * cos - (x - cx) * sin) / wide
+        const far = along * along + across * across
+        if (far > 1) continue
         if (left[id - 1]! <= 0) return
         plant[at] = id
         left[id - 1]!--
         // The midrib is lighter, the edge darker.
-        shade[at] = Math.max(20, Math.min(250, b.light * (1 - 0.35 * far) + (Math.abs(across) < 0.18 ? 22 : 0)))
+        const light = b.light * (1 - 0.35 * far) + (across < 0.18 && across > -0.18 ? 22 : 0)
+        shade[at] = light < 20 ? 20 : light > 250 ? 250 : light
       }
   }
 

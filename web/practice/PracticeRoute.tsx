@@ -7,6 +7,8 @@ import { getNamingChecks, getNamings } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { readPlaces } from '../places/readPlaces.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { practiceWorker } from '../workers/practiceWorker.ts'
 import { AskedQuestion } from './AskedQuestion.tsx'
 import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
 import { KeyQuestion } from './KeyQuestion.tsx'
@@ -29,7 +31,9 @@ async function confusedInField(): Promise<string[]> {
 
 /** Where the reader works: the commonest region of the paddocks, and what was sown in them. */
 export async function loader(): Promise<Around> {
-  await usePracticeAnswers.getState().read()
+  // The book must be read before the worker opens it.
+  await Promise.all([usePracticeAnswers.getState().read(), useFlora.getState().load()])
+  void practiceWorker().then((w) => w.warm())
   const { paddocks } = await readPlaces().catch(() => ({ paddocks: [] }))
   const counts = new Map<Around['region'], number>()
   for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
@@ -109,7 +113,7 @@ export function Component() {
   const around = useLoaderData<typeof loader>()
   const stable = useMemo(() => around, [around])
   const practice = usePractice(stable)
-  const { answers, asks, at, shown, given, done, running, set, begin, beginSet, answer, next, stop } = practice
+  const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, answer, next, stop } = practice
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
@@ -134,7 +138,7 @@ export function Component() {
   const left = !running ? (
     <Kinds onBegin={begin} onSet={beginSet} />
   ) : !shown ? (
-    <p className="text-ink-soft">Drawing …</p>
+    <p className="text-ink-soft">{problem || 'Drawing …'}</p>
   ) : shown.is === 'question' ? (
     <AskedQuestion
       key={at}

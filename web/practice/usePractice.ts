@@ -97,6 +97,7 @@ export function usePractice(around: Around) {
   const [given, setGiven] = useState<PracticeAnswer>()
   const [done, setDone] = useState<PracticeAnswer[]>([])
   const [set, setSet] = useState<TrainerSet>()
+  const [problem, setProblem] = useState('')
   const began = useRef(0)
   const begin = useCallback(
     (kind: PracticeKind | 'mixed') => {
@@ -122,13 +123,15 @@ export function usePractice(around: Around) {
   useEffect(() => {
     if (!ask) return
     let current = true
-    void make(ask, ask.seed ?? Math.random()).then((made) => {
-      if (!current) return
-      // A pair that nothing tells apart at this stage cannot be asked: the next one is.
-      if (!made) return setAt((n) => n + 1)
-      began.current = performance.now()
-      setShown(made)
-    })
+    void make(ask, ask.seed ?? Math.random())
+      .then((made) => {
+        if (!current) return
+        // A pair that nothing tells apart at this stage cannot be asked: the next one is.
+        if (!made) return setAt((n) => n + 1)
+        began.current = performance.now()
+        setShown(made)
+      })
+      .catch((e: unknown) => current && setProblem(`This could not be drawn: ${(e as Error).message}`))
     return () => void (current = false)
   }, [ask])
   const answer = (part: Pick<PracticeAnswer, 'about' | 'answered' | 'right' | 'sure' | 'measured'>) => {
@@ -157,6 +160,7 @@ export function usePractice(around: Around) {
     given,
     done,
     set,
+    problem,
     running: at < asks.length,
     begin,
     beginSet,

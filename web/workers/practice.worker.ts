@@ -10,31 +10,34 @@ import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
 import type { Flora, Stage } from '@/core/naming/flora.ts'
 
 let compiled: CompiledFlora | undefined
-const nearest = new Map<Stage, Map<string, string[]>>()
+let nearest: Map<string, string[]> | undefined
 
 function book(): CompiledFlora {
   if (!compiled) throw new Error('the book was not opened yet')
   return compiled
 }
 
-/** How alike plants are is worked out once for each stage. */
-function nearestAt(stage: Stage): Map<string, string[]> {
-  const known = nearest.get(stage)
-  if (known) return known
-  const list = [...nearestPlants(book(), plantDistances(book(), stage), 6)]
-  const made = new Map(list.map(([id, near]) => [id, near.map((n) => n.plant)]))
-  nearest.set(stage, made)
-  return made
+/** How alike plants are is worked out once, before the first question: it takes as long as a hundred of them. */
+function nearestOnes(): Map<string, string[]> {
+  nearest ??= new Map(
+    [...nearestPlants(book(), plantDistances(book(), 'vegetative'), 6)].map(([id, near]) => [
+      id,
+      near.map((n) => n.plant),
+    ]),
+  )
+  return nearest
 }
 
 /** Makes what practice asks, off the page's own thread. */
 const api = {
   open: (flora: Flora): void => {
     compiled = compileFlora(flora)
-    nearest.clear()
+    nearest = undefined
   },
+  /** Work out what the first question would wait for. */
+  warm: (): void => void nearestOnes(),
   ask: (kind: PracticeKind, about: string, stage: Stage, seed: number): questions.Question | undefined => {
-    const making = { compiled: book(), stage, nearest: nearestAt(stage), random: randomLcg(seed) }
+    const making = { compiled: book(), stage, nearest: nearestOnes(), random: randomLcg(seed) }
     if (kind === 'poison') return questions.poisonQuestion(making, about)
     if (kind === 'seed') return questions.seedQuestion(making, about)
     if (kind === 'check') return questions.checkQuestion(making, about.split('|')[0]!, about.split('|')[1]!)

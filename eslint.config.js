@@ -29,6 +29,8 @@ export default tseslint.config(
   { files: ['web/**/*.tsx'], ...reactHooks.configs.flat['recommended-latest'] },
   { files: ['server/cli/**', 'server/main.ts', 'scripts/**', 'bench/**'], rules: { 'no-console': 'off' } },
   { files: ['**/*.{mjs,cjs}', '*.js'], languageOptions: { globals: globals.node } },
+  // Parts of these run in the page that they time.
+  { files: ['bench/**/*.mjs'], languageOptions: { globals: { ...globals.node, ...globals.browser } } },
   {
     files: ['web/serviceWorker.js'],
     languageOptions: { globals: { ...globals.serviceworker, __FILES__: 'readonly' } },

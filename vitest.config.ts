@@ -3,7 +3,11 @@ import { defineConfig } from 'vitest/config'
 export default defineConfig({
   resolve: { tsconfigPaths: true },
   test: {
-    include: ['tests/**/*.test.ts'],
+    projects: [
+      // The core is pure: its tests share what was loaded, which takes longer than most of them.
+      { extends: true, test: { name: 'core', include: ['tests/core/**/*.test.ts'], isolate: false } },
+      { extends: true, test: { name: 'rest', include: ['tests/{server,web}/**/*.test.ts'] } },
+    ],
     testTimeout: 30_000,
     hookTimeout: 60_000,
     maxWorkers: 2,

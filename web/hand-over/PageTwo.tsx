@@ -152,7 +152,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
       <Plan plan={plan} />
       <div className="mt-4 flex break-inside-avoid items-start gap-5">
         {round.route ? (
-          <figure className="w-40 shrink-0 print:w-64">
+          <figure className="w-40 shrink-0 print:w-52">
             <RouteMap
               boundary={round.paddock.boundary}
               line={round.route.line}

@@ -9,7 +9,7 @@ const port = Number(process.env.E2E_PORT ?? 4171)
 export default defineConfig({
   testDir: 'e2e',
   // A file is one worker's: what its tests change they change in turn. Files that change the book or stop a server have their own.
-  workers: 3,
+  workers: 2,
   timeout: 60_000,
   reporter: [['list'], ['json', { outputFile: 'reports/e2e.json' }]],
   use: {

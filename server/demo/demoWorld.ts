@@ -317,10 +317,6 @@ export const demoWorld: DemoPlace[] = [
           lookFor: 'Bare ground under 5 % in the goal mouths',
         },
       ],
-      earlier: [
-        { yearsAgo: 2, then: { 'perennial-ryegrass': 0.58, 'annual-bluegrass': 0.09, bare: 0.06 } },
-        { yearsAgo: 1, then: { 'perennial-ryegrass': 0.52, 'annual-bluegrass': 0.14 } },
-      ],
       sward: [
         ['perennial-ryegrass', 0.47],
         ['kentucky-bluegrass', 0.16],

@@ -152,7 +152,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
       <Plan plan={plan} />
       <div className="mt-4 flex break-inside-avoid items-start gap-5">
         {round.route ? (
-          <figure className="w-40 shrink-0 print:w-52">
+          <figure className="w-40 shrink-0 print:w-44">
             <RouteMap
               boundary={round.paddock.boundary}
               line={round.route.line}
@@ -161,14 +161,12 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
               className="w-full"
               harmfulAt={harmful}
             />
-            {harmful.size > 0 ? (
-              <figcaption className="text-sm leading-tight">
-                Ringed: a harmful plant was found there ({[...harmful].join(', ')}).
-              </figcaption>
-            ) : null}
           </figure>
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">
+          {harmful.size > 0 ? (
+            <li>Ringed on the map: a harmful plant was found there ({[...harmful].join(', ')}).</li>
+          ) : null}
           {standingCautions.map((c) => (
             <li key={c}>{c}</li>
           ))}

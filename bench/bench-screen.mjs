@@ -1,4 +1,3 @@
-/* global document, MutationObserver */
 // How quick the bench is in a browser on a slow phone: script loaded, time from an answer to the next question, shifts.
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'

@@ -1,4 +1,3 @@
-/* global document, KeyboardEvent, MutationObserver */
 // How quick a key is echoed while counting: a round with 5,000 hits, on a processor four times slower.
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'

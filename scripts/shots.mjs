@@ -171,7 +171,6 @@ const shots = {
   },
   'weigh-up': {
     size: desktop,
-    full: true,
     go: async (p) => p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/weigh-up`),
   },
   'hand-over': {

@@ -39,6 +39,7 @@ export const router = createBrowserRouter([
       { path: 'plants/map', lazy: () => import('./plant-book/MapRoute.tsx') },
       { path: 'compare', lazy: () => import('./plant-book/CompareRoute.tsx') },
       { path: 'practice', lazy: () => import('./practice/PracticeRoute.tsx') },
+      { path: 'practice/set', lazy: () => import('./practice/SetSheetRoute.tsx') },
       { path: 'daybook', lazy: () => import('./daybook/DaybookRoute.tsx') },
       { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
       {

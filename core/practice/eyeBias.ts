@@ -64,3 +64,36 @@ export function corrected(bias: EyeBias, said: number): { share: number; interva
   const half = tQuantile(0.975, bias.judged - 2) * se
   return { share: shareOf(middle), interval: [shareOf(middle - half), shareOf(middle + half)] }
 }
+
+/** Cover of a plant over frames, with the reader's own error taken off. */
+export interface CorrectedCover {
+  share: number
+  interval: Interval
+}
+
+/**
+ * Mean cover of a plant over frames as these eyes judged it, with their bias taken off. A frame in which it was not seen
+ * stays at nothing. What is left of the error in single frames averages out over them; the error of the learned curve does
+ * not, and is in the interval (delta method on its two coefficients; Draper & Smith 1998, ch. 1), as is the spread
+ * between frames.
+ *
+ * @param said cover of the plant in each frame, 0 to 1
+ * @returns undefined from fewer than two frames
+ */
+export function correctedCover(bias: EyeBias, said: readonly number[]): CorrectedCover | undefined {
+  const n = said.length
+  if (n < 2) return undefined
+  // Mean of a logistic of something normal: its odds shrink by this factor (logistic close to a scaled probit).
+  const shrink = 1 / Math.sqrt(1 + ((16 * Math.sqrt(3)) / (15 * Math.PI)) ** 2 * bias.residual ** 2)
+  const odds = said.map((s) => (s > 0 ? logOdds(s) : undefined))
+  const truth = odds.map((x) => (x === undefined ? 0 : shareOf(shrink * (bias.offset + bias.slope * x))))
+  const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / n
+  const share = mean(truth)
+  const between = truth.reduce((s, t) => s + (t - share) ** 2, 0) / (n - 1) / n
+  const steep = truth.map((p) => shrink * p * (1 - p))
+  const byOffset = mean(steep)
+  const bySlope = mean(steep.map((g, i) => (odds[i] === undefined ? 0 : g * (odds[i]! - bias.centre))))
+  const curve = bias.residual ** 2 * (byOffset ** 2 / bias.judged + bySlope ** 2 / bias.squares)
+  const half = tQuantile(0.975, Math.min(n - 1, bias.judged - 2)) * Math.sqrt(between + curve)
+  return { share, interval: [Math.max(0, share - half), Math.min(1, share + half)] }
+}

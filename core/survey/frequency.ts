@@ -5,6 +5,8 @@ import { resolved, type NamedLetters } from './tally.ts'
 import type { Taxon } from './taxon.ts'
 
 export const GRID_CELLS = 25
+/** Plants a square metre for each percent of cells of 15 by 15 cm that hold one (Vogel & Masters 2001, from memory). */
+export const VOGEL_MASTERS = 0.4
 
 export interface Frequency {
   taxon: Taxon
@@ -75,7 +77,7 @@ export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequ
         interval: kornGraubard(ratio),
         found: cells.reduce((a, b) => a + b, 0),
         of: done.length * GRID_CELLS,
-        plantsPerM2: 0.4 * ratio.estimate * 100,
+        plantsPerM2: VOGEL_MASTERS * ratio.estimate * 100,
       }
     })
     .sort(byFrequency)

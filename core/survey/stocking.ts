@@ -1,8 +1,10 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { SowingCheck } from '../records/sowingCheck.ts'
+import { ANY_SOWN, type SowingCheck } from '../records/sowingCheck.ts'
 import { liveSeedsPerM2 } from '../feed/seeding.ts'
 import type { SownPart } from '../records/paddockEvent.ts'
-import type { Interval } from './clusterRatio.ts'
+import { clusterRatio, kornGraubard, type Interval } from './clusterRatio.ts'
+import { VOGEL_MASTERS } from './frequency.ts'
+import { wilson } from './proportionIntervals.ts'
 import { poissonLimits } from './searchWalk.ts'
 
 export interface Stocking {
@@ -56,6 +58,57 @@ export function stocking(
         : undefined,
     }
   })
+}
+
+export interface GridStand {
+  /** A plant, or `any-sown`. */
+  plant: string
+  cells: number
+  /** Share of cells that hold it, 0 to 1, and its 95 % interval with the grid as the unit. */
+  frequency: number
+  interval: Interval
+  /** Plants a square metre at the least; only for cells of 15 by 15 cm. */
+  perM2: number | undefined
+}
+
+/** Area of a cell of 15 by 15 cm, which the relation of frequency and density was made with. */
+export const GRID_CELL_M2 = 0.0225
+
+/**
+ * How often each plant stands in the cells of a grid laid down again and again. Plants a square metre are at the least
+ * 0.4 for each percent of cells (Vogel & Masters 2001, from memory).
+ *
+ * @throws RangeError no grid, or a grid without cells
+ */
+export function gridStand({ frames, frameM2, cells }: SowingCheck, sown: readonly SownPart[]): GridStand[] {
+  if (frames.length === 0 || !cells) throw new RangeError('a stand is judged by grids that have cells')
+  const plants = [...new Set([ANY_SOWN, ...sown.map((s) => s.plant), ...frames.flatMap((f) => Object.keys(f))])]
+  return plants.map((plant): GridStand => {
+    const stops = frames.map((f) => ({ hits: Math.min(cells, f[plant] ?? 0), points: cells }))
+    const ratio = clusterRatio(stops)
+    const found = stops.reduce((n, s) => n + s.hits, 0)
+    return {
+      plant,
+      cells: found,
+      frequency: ratio.estimate,
+      // Where no grid differs from another, the grids themselves are the only independent looks.
+      interval: kornGraubard(ratio) ?? wilson({ x: ratio.estimate * frames.length, n: frames.length }),
+      perM2: Math.abs(frameM2 - GRID_CELL_M2) < 1e-6 ? VOGEL_MASTERS * 100 * ratio.estimate : undefined,
+    }
+  })
+}
+
+export type StandWord = 'full' | 'adequate' | 'partial failure' | 'undecided'
+
+/** Shares of cells from which a stand is full, and adequate (Vogel & Masters 2001, from memory). */
+const FULL = 0.5
+const ADEQUATE = 0.25
+
+/** What a frequency of sown plants comes to: only where the whole interval lies on one side is it said. */
+export function standWord([low, high]: Interval): StandWord {
+  if (low >= FULL) return 'full'
+  if (low >= ADEQUATE && high < FULL) return 'adequate'
+  return high < ADEQUATE ? 'partial failure' : 'undecided'
 }
 
 /** Weeks before which a stand is not judged, and the day and month on which one sown late is judged; common practice, no source. */

@@ -97,11 +97,36 @@ export async function addRound(db: Db, round: NewRound): Promise<void> {
       ],
     )
     if (rows.length === 0) return
-    for (const stop of round.stops) {
-      await insertStop(tx, round.id, stop)
-      await replaceHits(tx, stop.id, stop.hits)
-    }
+    await insertStops(tx, round.id, round.stops)
   })
+}
+
+/** All stops of a new round and their hits, in two statements. */
+async function insertStops(sql: Sql, roundId: string, stops: Stop[]): Promise<void> {
+  await sql.query(
+    `insert into stop (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
+     select id, $1, seq, lon, lat, done_at, stratum, measures, skipped, version, ''
+     from jsonb_to_recordset($2::jsonb) as s (id uuid, seq int, lon float8, lat float8, done_at timestamptz,
+       stratum text, measures jsonb, skipped text, version int)`,
+    [
+      roundId,
+      JSON.stringify(
+        stops.map(({ id, seq, position, doneAt, stratum, measures, skipped, version }) => ({
+          ...{ id, seq, stratum, measures, skipped, version },
+          lon: position?.[0] ?? null,
+          lat: position?.[1] ?? null,
+          done_at: doneAt,
+        })),
+      ),
+    ],
+  )
+  const hits = stops.flatMap((s) => s.hits.map((h, i) => ({ stop: s.id, ord: i + 1, ...h, part: h.part ?? null })))
+  await sql.query(
+    `insert into hit (stop_id, ord, taxon, amount, part)
+     select stop, ord, taxon, amount, part
+     from jsonb_to_recordset($1::jsonb) as h (stop uuid, ord int, taxon text, amount float8, part int)`,
+    [JSON.stringify(hits)],
+  )
 }
 
 async function insertStop(sql: Sql, roundId: string, stop: Stop, by = ''): Promise<string> {

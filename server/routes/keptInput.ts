@@ -20,7 +20,7 @@ import {
 import type { LabResult } from '@/core/feed/labResult.ts'
 import { animalClasses } from '@/core/feed/needs.ts'
 import { runnerGroups, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
-import type { SeedlingFrame, SowingCheck } from '@/core/records/sowingCheck.ts'
+import { sowingFlags, type SeedlingFrame, type SowingCheck, type SowingFlag } from '@/core/records/sowingCheck.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 
 const number = { allowNaN: false, allowInfinity: false }
@@ -63,10 +63,19 @@ export class RunnersInput {
   @IsArray() @ArrayMaxSize(6) @IsIn(runnerGroups, { each: true }) suspect!: RunnerGroup[]
 }
 
+class RowsInput {
+  @IsNumber(number) @Min(0.1) @Max(100_000) metres!: number
+  @IsNumber(number) @Min(0) @Max(100_000) bare!: number
+}
+
 class SowingCheckInput implements SowingCheck {
   @IsDateString({ strict: true }) @Matches(/^\d{4}-\d{2}-\d{2}$/) on!: string
   @IsNumber(number) @Min(0.0001) @Max(100) frameM2!: number
   @IsArray() @ArrayMaxSize(500) @IsObject({ each: true }) frames!: SeedlingFrame[]
+  @IsOptional() @IsInt() @Min(4) @Max(400) cells?: number
+  @IsOptional() @IsArray() @ArrayMaxSize(40) @IsString({ each: true }) @MaxLength(100, { each: true }) others?: string[]
+  @IsOptional() @IsArray() @IsIn(sowingFlags, { each: true }) flags?: SowingFlag[]
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RowsInput) rows?: RowsInput
   @IsString() @MaxLength(2000) note!: string
 }
 

@@ -3,6 +3,7 @@ import { regions, stages, type Region, type Stage } from '@/core/naming/flora.ts
 import type { Context } from '@/core/naming/observation.ts'
 import { monthNames as months } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { useOwnReading } from '../stores/ownReadingStore.ts'
 
 interface Props {
   context: Context
@@ -20,6 +21,7 @@ function without<K extends keyof Context>(context: Context, key: K): Context {
 /** Where and when: what narrows the field before the plant is looked at, each switchable off. */
 export const ContextBar = memo(function ContextBar({ context, onChange }: Props) {
   const byId = useFlora((s) => s.byId)
+  const own = useOwnReading((s) => s.counts)
   const pick = <K extends 'month' | 'stage' | 'region'>(key: K, value: Context[K] | '') =>
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
   const when = context.month ? months[context.month - 1] : undefined
@@ -34,6 +36,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
       <summary className="min-h-11 rounded-xl border border-rule px-3 py-2">
         {said.join(', ')}
         {context.sown && context.sown.length > 0 ? ', sown list' : ''}
+        {own ? ', your own mistakes' : ''}
       </summary>
       <div className="mt-2 flex flex-wrap gap-2">
         <select

@@ -72,8 +72,15 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
 }
 
 /** Names from leaves alone, looked at again in flower: how often they were right, and how sure they had been. */
-export function ComeBack({ namings, first }: { namings: Naming[]; first: NamingCheck[] }) {
-  const [checks, setChecks] = useState(first)
+export function ComeBack({
+  namings,
+  checks,
+  onChecks,
+}: {
+  namings: Naming[]
+  checks: NamingCheck[]
+  onChecks: (checks: NamingCheck[]) => void
+}) {
   const post = useOutbox((s) => s.post)
   const byNaming = new Map(checks.map((c) => [c.namingId, c]))
   const open = namings.filter((n) => !byNaming.has(n.id))
@@ -83,12 +90,12 @@ export function ComeBack({ namings, first }: { namings: Naming[]; first: NamingC
   })
   const right = done.filter((d) => d.right).length
   const keep = (c: NamingCheck) => {
-    setChecks((all) => [...all.filter((x) => x.namingId !== c.namingId), c])
+    onChecks([...checks.filter((x) => x.namingId !== c.namingId), c])
     const { namingId, ...body } = c
     post({ key: url(namingId), method: 'PUT', url: url(namingId), body })
   }
   const undo = (id: string) => {
-    setChecks((all) => all.filter((x) => x.namingId !== id))
+    onChecks(checks.filter((x) => x.namingId !== id))
     post({ key: url(id), method: 'DELETE', url: url(id), body: {} })
   }
   const plants = useFlora((s) => s.plants)

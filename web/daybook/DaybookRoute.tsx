@@ -7,6 +7,8 @@ import { readPlaces } from '../places/readPlaces.ts'
 import { readPlan } from '../plan/usePlanLines.ts'
 import { readRounds } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { OwnReading } from '../practice/OwnReading.tsx'
+import { usePracticeAnswers } from '../practice/practiceStore.ts'
 import { Calendar } from './Calendar.tsx'
 import { ComeBack } from './ComeBack.tsx'
 import { Timeline } from './Timeline.tsx'
@@ -22,6 +24,7 @@ export async function loader() {
     getNamingChecks().catch(() => []),
     getEvents().catch(() => []),
     readPlaces(),
+    usePracticeAnswers.getState().read(),
   ])
   return { rounds, plan, namings, checks, events, ...places }
 }
@@ -29,7 +32,9 @@ export async function loader() {
 /** Everything found and done on the left; on the right what it comes to, year on year, and names to check in flower. */
 export function Component() {
   const read = useLoaderData<typeof loader>()
-  const { paddocks, holdings, namings, checks, rounds } = read
+  const { paddocks, holdings, namings, rounds } = read
+  const [checks, setChecks] = useState(read.checks)
+  const answers = usePracticeAnswers((s) => s.answers)
   const entries = useMemo(() => timeline(read), [read])
   const counted = useMemo(() => {
     const times = new Map<string, number>()
@@ -95,7 +100,8 @@ export function Component() {
       right={
         <>
           {shown ? <YearOnYear key={shown.id} paddock={shown} /> : <p>Nothing was counted yet.</p>}
-          <ComeBack namings={namings} first={checks} />
+          <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
+          <OwnReading namings={namings} checks={checks} answers={answers} />
         </>
       }
     />

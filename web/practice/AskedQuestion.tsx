@@ -39,7 +39,7 @@ export function DrawnSpecimen({
   return <PortraitView portrait={portrait} traits={specimen.traits} className={className} label={label} />
 }
 
-function heading(question: Question): string {
+export function heading(question: Question): string {
   switch (question.kind) {
     case 'name':
       return 'What is it?'
@@ -54,7 +54,7 @@ function heading(question: Question): string {
   }
 }
 
-function Picture({ question }: { question: Question }) {
+export function Picture({ question }: { question: Question }) {
   const byId = useFlora((s) => s.byId)
   if ('specimen' in question)
     return (

@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import {
   fleissKappa,
@@ -13,6 +14,7 @@ import { download, fileSlug } from '../parts/download.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
+import { useTrainerSet } from './setStore.ts'
 import { askable } from './usePractice.ts'
 
 const LARGEST = 1_000_000
@@ -133,7 +135,7 @@ function Group({ set, group }: { set: TrainerSet; group: SetAnswers[] }) {
 
 /** For trainers: a set that everybody answers, and what a group made of it. */
 export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
-  const [set, setSet] = useState<TrainerSet>()
+  const { set, open: setSet } = useTrainerSet()
   const [group, setGroup] = useState<SetAnswers[]>([])
   const [said, setSaid] = useState('')
   const text = async (file: File) => {
@@ -183,6 +185,14 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
           >
             Answer "{set.title}"
           </button>
+        ) : null}
+        {set ? (
+          <Link
+            to="/practice/set"
+            className="flex min-h-11 items-center rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+          >
+            Print it
+          </Link>
         ) : null}
         {set ? <FileButton label="Add somebody's answers" accept=".json" onFile={addAnswers} /> : null}
       </div>

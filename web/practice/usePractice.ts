@@ -72,7 +72,8 @@ function asksOf(
   return sessionOf(answers, plants, around, now, ROUND).map((a) => ({ ...a, kind, about: a.about.split('|')[0]! }))
 }
 
-async function make(ask: Ask, seed: number): Promise<Shown | undefined> {
+/** What an ask looks like, the same for the same seed. */
+export async function makeShown(ask: Ask, seed: number): Promise<Shown | undefined> {
   const worker = await practiceWorker()
   const stage = stages[Math.floor(seed * stages.length)]!
   if (ask.kind === 'cover' || ask.kind === 'rank') {
@@ -123,7 +124,7 @@ export function usePractice(around: Around) {
   useEffect(() => {
     if (!ask) return
     let current = true
-    void make(ask, ask.seed ?? Math.random())
+    void makeShown(ask, ask.seed ?? Math.random())
       .then((made) => {
         if (!current) return
         // A pair that nothing tells apart at this stage cannot be asked: the next one is.

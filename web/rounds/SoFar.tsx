@@ -10,6 +10,7 @@ import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { letters } from './countKeys.ts'
+import { EyePanel } from './so-far/EyePanel.tsx'
 import { FrequencyPanel } from './so-far/FrequencyPanel.tsx'
 import { MassPanel } from './so-far/MassPanel.tsx'
 import { Resampled } from './so-far/Resampled.tsx'
@@ -186,6 +187,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           {search.length > 0 ? <SearchPanel search={search} /> : null}
           <Disagreements figures={figures} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
+          {made && round.method === 'cover-classes' && round.source === '' ? <EyePanel round={round} made={made} /> : null}
           <Estimator round={round} made={made} />
           {made && made.stops > 2 ? <Resampled round={round} made={made} /> : null}
           {made ? (

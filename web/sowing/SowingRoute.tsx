@@ -1,20 +1,23 @@
-import { format } from 'date-fns'
 import { useEffect, useState } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import type { SowingCheck } from '@/core/records/sowingCheck.ts'
 import { liveSeedsPerM2 } from '@/core/feed/seeding.ts'
-import { ageInWeeks, judgedFrom, stocking, type Stocking } from '@/core/survey/stocking.ts'
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import { ANY_SOWN, type SowingCheck } from '@/core/records/sowingCheck.ts'
+import { GRID_CELLS } from '@/core/survey/frequency.ts'
+import { GRID_CELL_M2 } from '@/core/survey/stocking.ts'
 import { getKept, getPaddock } from '../api/client.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
-import { PlantDrawing } from '../parts/PlantDrawing.tsx'
-import { percent, percentRange } from '../parts/words.ts'
 import { usePlanLines } from '../plan/usePlanLines.ts'
+import { AddPlant } from '../rounds/AddPlant.tsx'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { StandNotes } from './StandNotes.tsx'
 import { useSowings } from './sowingStore.ts'
+import { figure, today } from './sowingWords.ts'
+import { WhatStands } from './WhatStands.tsx'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [{ paddock, events }, kept] = await Promise.all([getPaddock(params.id!), getKept().catch(() => [])])
@@ -29,129 +32,144 @@ export async function loader({ params }: LoaderFunctionArgs) {
   return { paddock, event }
 }
 
-const figure = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
-const today = () => format(new Date(), 'yyyy-MM-dd')
-const KEYS = 'asdfghjkl'
+const KEYS = 'asdfghjklqwertyuiop'
 /** Live seed that comes up in fair ground: common practice, no source. */
 const COMES_UP = [0.3, 0.6] as const
+const nameOf = (plant: string) => (plant === ANY_SOWN ? 'Any of the sown' : shortName(plant))
 
-function Line({ s }: { s: Stocking }) {
+function WasSown({ event }: { event: PaddockEvent }) {
+  const byId = useFlora((s) => s.byId)
   return (
-    <li className="border-b border-rule/60 py-1.5">
-      <b>{shortName(s.plant)}</b>: {s.seedlings} seedlings, <b>{figure(s.perM2)}</b> on a square metre (
-      {figure(s.interval[0])} to {figure(s.interval[1])})
-      {s.emerged && s.sownPerM2
-        ? `; of ${figure(s.sownPerM2)} live seeds sown ${percent(s.emerged.share)} stand (${percentRange(s.emerged.interval)})`
-        : '; not in the sown list'}
-    </li>
+    <details className="mt-1">
+      <summary className="min-h-11 content-center">What was sown, and how many seedlings would be usual</summary>
+      <ul className="text-ink-soft">
+        {event.detail.sown!.map((s) => {
+          const seeds = byId.get(s.plant)?.sowing?.seedsPerKg
+          const live = seeds ? liveSeedsPerM2(s.kgPerHa, s.pls, seeds) : undefined
+          return (
+            <li key={s.plant}>
+              {shortName(s.plant)}: {s.kgPerHa} kg/ha at {Math.round(100 * s.pls)} % live
+              {live
+                ? `, ${figure(live)} live seeds on a square metre: ${figure(live * COMES_UP[0])} to ${figure(live * COMES_UP[1])} seedlings would be usual`
+                : ', seed weight not on file'}
+            </li>
+          )
+        })}
+      </ul>
+      <p className="text-ink-soft">Common practice, no source.</p>
+    </details>
   )
 }
 
-/** What the counts say, against what was sown, and whether it is time to judge. */
-function Follows({
-  check,
-  sownOn,
-  onPlan,
-}: {
-  check: SowingCheck | undefined
-  sownOn: string
-  onPlan: (day: string) => void
-}) {
-  const { event } = useLoaderData<typeof loader>()
-  const byId = useFlora((s) => s.byId)
-  const from = judgedFrom(sownOn)
-  const counted = check && check.frames.length > 0
-  const list = counted ? stocking(check, event.detail.sown!, (id) => byId.get(id)?.sowing?.seedsPerKg) : []
-  const early = (check?.on ?? today()) < from
+/** Seedlings counted, or cells of a grid: chosen before the first frame. */
+function HowCounted({ grid, onGrid, fixed }: { grid: boolean; onGrid: (grid: boolean) => void; fixed: boolean }) {
   return (
-    <>
-      <h2 className="text-[1.65rem]">What stands</h2>
-      <p className={`mt-1 text-lg ${early ? 'font-semibold' : ''}`} data-testid="verdict-sowing">
-        {early
-          ? `Too early to judge until ${dayWords(from)}: what is missing now may still be seed in the ground.`
-          : 'Old enough to be judged.'}{' '}
-        <span className="font-normal text-ink-soft">
-          {ageInWeeks(sownOn, check?.on ?? today())} weeks after sowing. Northern seasons; common practice, no source.
-        </span>
-      </p>
-      {counted ? (
-        <ul className="mt-2">
-          {list.map((s) => (
-            <Line key={s.plant} s={s} />
-          ))}
-        </ul>
-      ) : (
-        <p className="mt-2">Figures appear with the first frame.</p>
-      )}
-      {counted && check.frames.length < 10 ? (
-        <p className="mt-1 text-ink-soft">
-          {check.frames.length} frames: the ranges shrink with more. Ten or more over the whole field are usual.
-        </p>
-      ) : null}
+    <div role="radiogroup" aria-label="What is counted" className="mt-3 flex max-w-xl flex-wrap gap-2">
+      {[
+        { is: false, words: 'Seedlings in frames' },
+        { is: true, words: `Cells of a grid, ${GRID_CELLS} of 15 × 15 cm` },
+      ].map(({ is, words }) => (
+        <button
+          key={words}
+          type="button"
+          role="radio"
+          aria-checked={grid === is}
+          disabled={fixed && grid !== is}
+          onClick={() => onGrid(is)}
+          className={`min-h-12 rounded-xl border-2 px-4 disabled:opacity-50 ${grid === is ? 'border-culm bg-culm/15 font-semibold' : 'border-rule'}`}
+        >
+          {words}
+        </button>
+      ))}
+    </div>
+  )
+}
+
+function CountLine({
+  plant,
+  hotkey,
+  count,
+  onTap,
+}: {
+  plant: string
+  hotkey: string | undefined
+  count: number
+  onTap: (by: number) => void
+}) {
+  return (
+    <li className="flex items-center gap-3 border-b border-rule/60 py-1.5">
       <button
         type="button"
-        onClick={() => onPlan(early ? from : today())}
-        className="mt-3 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+        aria-label={`One ${nameOf(plant)} fewer`}
+        onClick={() => onTap(-1)}
+        className="size-13 rounded-xl border border-rule text-2xl"
       >
-        Put the next look in the plan{early ? `, ${dayWords(from)}` : ''}
+        −
       </button>
-      <h3 className="mt-5 text-lg">The seedlings, to be told from weeds</h3>
-      <ul className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-3">
-        {event.detail.sown!.flatMap(({ plant }) => {
-          const p = byId.get(plant)
-          return p
-            ? [
-                <li key={plant} className="text-center">
-                  <PlantDrawing
-                    plant={p}
-                    stage="seedling"
-                    insets={false}
-                    className="mx-auto h-40 w-full"
-                    label={p.commonName}
-                  />
-                  {shortName(plant)}
-                </li>,
-              ]
-            : []
-        })}
-      </ul>
-      <p className="mt-2 text-ink-soft">
-        Tug: a seedling of weeks comes out with its old seed, a plant of years holds. Drilled plants stand in rows. Mow
-        to see them where weeds hide them; drought leaves gaps that fill with the rain.
-      </p>
-    </>
+      <button
+        type="button"
+        aria-label={`One ${nameOf(plant)} more`}
+        onClick={() => onTap(1)}
+        className="flex min-h-13 grow items-center justify-between rounded-xl border-2 border-culm px-4 text-lg"
+      >
+        <span>
+          {nameOf(plant)} {hotkey ? <kbd className="ml-1 text-sm text-ink-soft">{hotkey}</kbd> : null}
+        </span>
+        <b className="text-2xl">{count}</b>
+      </button>
+    </li>
   )
 }
 
 /** A new sowing: frames counted by key, seedlings against live seed, and whether it is too early to judge. */
 export function Component() {
   const { paddock, event } = useLoaderData<typeof loader>()
-  const byId = useFlora((s) => s.byId)
-  const sown = event.detail.sown!
   const kept = useSowings((s) => s.checks[event.id])
   const set = useSowings((s) => s.set)
   const checks = kept ?? []
   const check = checks.at(-1)?.on === today() ? checks.at(-1) : undefined
   const [frameText, setFrameText] = useState('0.1')
+  const [wantsGrid, setWantsGrid] = useState(false)
+  const [adding, setAdding] = useState(false)
   const [now, setNow] = useState<Record<string, number>>({})
   const { put } = usePlanLines(paddock.id)
   const [planned, setPlanned] = useState('')
-  const frameM2 = check?.frameM2 ?? Number(frameText.replace(',', '.'))
+  const frames = check?.frames.length ?? 0
+  const grid = frames > 0 ? check!.cells !== undefined : wantsGrid
+  const frameM2 = grid ? GRID_CELL_M2 : frames > 0 ? check!.frameM2 : Number(frameText.replace(',', '.'))
   const good = frameM2 > 0 && frameM2 <= 100
-  const plants = sown.map((s) => s.plant)
-  const tap = (plant: string, by: number) => setNow((n) => ({ ...n, [plant]: Math.max(0, (n[plant] ?? 0) + by) }))
+  const plants = [...(grid ? [ANY_SOWN] : []), ...event.detail.sown!.map((s) => s.plant), ...(check?.others ?? [])]
+  const most = grid ? GRID_CELLS : 10_000
+  const tap = (plant: string, by: number) =>
+    setNow((n) => ({ ...n, [plant]: Math.min(most, Math.max(0, (n[plant] ?? 0) + by)) }))
   const write = (patch: Partial<SowingCheck>) => {
-    const base: SowingCheck = check ?? { on: today(), frameM2, frames: [], note: '' }
+    const base: SowingCheck = check ?? { on: today(), frameM2: good ? frameM2 : 0.1, frames: [], note: '' }
     set(event.id, [...checks.filter((c) => c !== check), { ...base, ...patch }])
   }
   const next = () => {
     if (!good) return
-    write({ frames: [...(check?.frames ?? []), now] })
+    // A cell that holds one of the sown plants holds any of them.
+    const most = Math.max(0, ...event.detail.sown!.map((s) => now[s.plant] ?? 0))
+    const frame = grid ? { ...now, [ANY_SOWN]: Math.max(now[ANY_SOWN] ?? 0, most) } : now
+    const rest: Partial<SowingCheck> = { ...check }
+    delete rest.cells
+    set(event.id, [
+      ...checks.filter((c) => c !== check),
+      {
+        on: today(),
+        note: '',
+        ...rest,
+        frameM2,
+        frames: [...(check?.frames ?? []), frame],
+        ...(grid ? { cells: GRID_CELLS } : {}),
+      },
+    ])
     setNow({})
   }
   const undo = () => {
     const last = check?.frames.at(-1)
     if (!last) return
+    setWantsGrid(grid)
     write({ frames: check!.frames.slice(0, -1) })
     setNow(last)
   }
@@ -159,8 +177,9 @@ export function Component() {
     const press = (e: KeyboardEvent) => {
       if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement || e.ctrlKey || e.metaKey)
         return
-      const plant = plants[KEYS.indexOf(e.key.toLowerCase())]
-      if (plant && KEYS.includes(e.key.toLowerCase())) tap(plant, e.shiftKey ? -1 : 1)
+      const letter = e.key.toLowerCase()
+      const plant = letter.length === 1 ? plants[KEYS.indexOf(letter)] : undefined
+      if (plant && KEYS.includes(letter)) tap(plant, e.shiftKey ? -1 : 1)
       else if (e.key === 'Enter' && !(e.target instanceof HTMLButtonElement)) next()
       else if (e.key === 'z') undo()
     }
@@ -185,80 +204,73 @@ export function Component() {
     })
     setPlanned(`In the plan for ${dayWords(day)}.`)
   }
-  const frames = check?.frames.length ?? 0
+  const thing = grid ? 'grid' : 'frame'
   return (
     <Leaf
       names={{ left: 'Frames', right: 'What stands' }}
-      tip={{ label: 'Write the frame', detail: `frame ${frames + 1}`, hotkey: '↵', onPress: next }}
+      tip={{ label: `Write the ${thing}`, detail: `${thing} ${frames + 1}`, hotkey: '↵', onPress: next }}
       nodes={[
         { id: 'sown', label: 'Sown', detail: dayWords(event.onDate) },
-        ...checks.map((c) => ({ id: c.on, label: dayWords(c.on), detail: `${c.frames.length} frames` })),
+        ...checks.map((c) => ({
+          id: c.on,
+          label: dayWords(c.on),
+          detail: `${c.frames.length} ${c.cells ? 'grids' : 'frames'}`,
+        })),
       ]}
       left={
         <>
           <p className="text-ink-soft">{paddock.name}</p>
           <h1 className="text-[1.65rem]">The sowing of {dayWords(event.onDate)}</h1>
-          <details className="mt-1">
-            <summary className="min-h-11 content-center">What was sown, and how many seedlings would be usual</summary>
-            <ul className="text-ink-soft">
-              {sown.map((s) => {
-                const seeds = byId.get(s.plant)?.sowing?.seedsPerKg
-                const live = seeds ? liveSeedsPerM2(s.kgPerHa, s.pls, seeds) : undefined
-                return (
-                  <li key={s.plant}>
-                    {shortName(s.plant)}: {s.kgPerHa} kg/ha at {Math.round(100 * s.pls)} % live
-                    {live
-                      ? `, ${figure(live)} live seeds on a square metre: ${figure(live * COMES_UP[0])} to ${figure(live * COMES_UP[1])} seedlings would be usual`
-                      : ', seed weight not on file'}
-                  </li>
-                )
-              })}
-            </ul>
-            <p className="text-ink-soft">Common practice, no source.</p>
-          </details>
-          <div className="mt-3 max-w-xs">
-            <Labelled label="Frame, square metres">
-              {(id) => (
-                <input
-                  id={id}
-                  inputMode="decimal"
-                  value={check ? String(check.frameM2) : frameText}
-                  disabled={check !== undefined}
-                  onChange={(e) => setFrameText(e.target.value)}
-                  className={inputClass}
-                />
-              )}
-            </Labelled>
-          </div>
+          <WasSown event={event} />
+          <HowCounted grid={grid} onGrid={setWantsGrid} fixed={frames > 0} />
+          {grid ? (
+            <p className="mt-2 max-w-xl text-ink-soft">
+              Lay the grid down and count the cells that hold the plant at all, first those that hold any sown plant.
+              Four grids or more.
+            </p>
+          ) : (
+            <div className="mt-3 max-w-xs">
+              <Labelled label="Frame, square metres">
+                {(id) => (
+                  <input
+                    id={id}
+                    inputMode="decimal"
+                    value={frames > 0 ? String(frameM2) : frameText}
+                    disabled={frames > 0}
+                    onChange={(e) => setFrameText(e.target.value)}
+                    className={inputClass}
+                  />
+                )}
+              </Labelled>
+            </div>
+          )}
           {good ? null : (
             <p className="font-semibold text-harm">A frame is larger than 0 and at most 100 square metres.</p>
           )}
-          <h2 className="mt-4 text-xl">Frame {frames + 1}</h2>
+          <h2 className="mt-4 text-xl first-letter:uppercase">
+            {thing} {frames + 1}
+          </h2>
           <ul className="mt-1 max-w-xl">
             {plants.map((plant, i) => (
-              <li key={plant} className="flex items-center gap-3 border-b border-rule/60 py-1.5">
-                <button
-                  type="button"
-                  aria-label={`One ${shortName(plant)} fewer`}
-                  onClick={() => tap(plant, -1)}
-                  className="size-13 rounded-xl border border-rule text-2xl"
-                >
-                  −
-                </button>
-                <button
-                  type="button"
-                  aria-label={`One ${shortName(plant)} more`}
-                  onClick={() => tap(plant, 1)}
-                  className="flex min-h-13 grow items-center justify-between rounded-xl border-2 border-culm px-4 text-lg"
-                >
-                  <span>
-                    {shortName(plant)} <kbd className="ml-1 text-sm text-ink-soft">{KEYS[i]}</kbd>
-                  </span>
-                  <b className="text-2xl">{now[plant] ?? 0}</b>
-                </button>
-              </li>
+              <CountLine
+                key={plant}
+                plant={plant}
+                hotkey={KEYS[i]}
+                count={now[plant] ?? 0}
+                onTap={(by) => tap(plant, by)}
+              />
             ))}
           </ul>
+          {adding ? (
+            <div className="max-w-xl">
+              <AddPlant
+                onAdd={(id) => {
+                  if (!plants.includes(id)) write({ others: [...(check?.others ?? []), id] })
+                }}
+                onClose={() => setAdding(false)}
+              />
+            </div>
+          ) : null}
           <div className="mt-3 flex flex-wrap gap-2">
             <button
               type="button"
@@ -266,7 +278,7 @@ export function Component() {
               disabled={!good}
               className="min-h-13 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm disabled:opacity-50"
             >
-              Write the frame
+              Write the {thing}
             </button>
             <button
               type="button"
@@ -276,21 +288,19 @@ export function Component() {
             >
               undo
             </button>
+            <button
+              type="button"
+              onClick={() => setAdding(true)}
+              className="min-h-13 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+            >
+              Add a weed seedling
+            </button>
           </div>
-          <label className="mt-4 block max-w-xl">
-            <span className="block text-ink-soft">Tug test, drought, mowing, rows and gaps</span>
-            <textarea
-              value={check?.note ?? ''}
-              maxLength={2000}
-              rows={3}
-              onChange={(e) => write({ note: e.target.value })}
-              className="w-full rounded-xl border border-rule bg-sheet px-3 py-2"
-            />
-          </label>
+          <StandNotes check={check} onWrite={write} />
           <p role="status">{planned}</p>
         </>
       }
-      right={<Follows check={check ?? checks.at(-1)} sownOn={event.onDate} onPlan={plan} />}
+      right={<WhatStands check={check ?? checks.at(-1)} event={event} onPlan={plan} />}
     />
   )
 }

@@ -1,6 +1,14 @@
 import * as Comlink from 'comlink'
+import { floraAsRead } from '@/core/practice/ownErrors.ts'
 import { flora } from '../stores/floraStore.ts'
+import { useOwnReading } from '../stores/ownReadingStore.ts'
 import type { NamingApi } from './naming.worker.ts'
+
+/** The book, with the person's own mistakes where they asked for it. */
+function asRead() {
+  const { counts, readings } = useOwnReading.getState()
+  return counts ? floraAsRead(flora(), readings) : flora()
+}
 
 let opened: Promise<Comlink.Remote<NamingApi>> | undefined
 
@@ -9,7 +17,7 @@ export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   opened ??= (async () => {
     const worker = new Worker(new URL('./naming.worker.ts', import.meta.url), { type: 'module' })
     const api = Comlink.wrap<NamingApi>(worker)
-    await api.open(flora())
+    await api.open(asRead())
     return api
   })()
   return opened
@@ -20,8 +28,8 @@ let edition = 0
 /** Changes when the book does: what was worked out before does not hold for it. */
 export const bookEdition = (): number => edition
 
-/** Open the book anew, after a plant was added. */
+/** Open the book anew: a plant was added, or the person's own mistakes are to count. */
 export async function reopenBook(): Promise<void> {
   edition++
-  if (opened) await (await opened).open(flora())
+  if (opened) await (await opened).open(asRead())
 }

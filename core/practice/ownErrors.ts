@@ -1,0 +1,94 @@
+import { cellAt, type Character, type Flora, type Plant } from '../naming/flora.ts'
+import { stateShares } from '../naming/frequency.ts'
+import { isEvidence } from '../naming/observation.ts'
+import type { NamingCheck } from '../records/namingCheck.ts'
+import type { Naming } from '../records/round.ts'
+import type { PracticeAnswer } from './answer.ts'
+
+/** How often one person read a character, and how often wrongly. */
+export interface Readings {
+  character: string
+  /** On real plants whose name was verified in flower. */
+  field: { read: number; wrong: number }
+  /** On drawn parts, in practice. */
+  drawn: { read: number; wrong: number }
+}
+
+/** A state that a plant shows in fewer than this share of cases was misread, as a rule. Convention of this project. */
+const SELDOM = 0.03
+/** Looks that the book's own rate of mistakes stands for beside a person's. Convention of this project. */
+const BOOK_LOOKS = 20
+
+/** Was the answer one that the plant hardly shows? Undefined where the book does not say. */
+function misread(
+  plant: Plant,
+  character: Character,
+  naming: Naming,
+  o: Naming['observations'][number],
+): boolean | undefined {
+  const cell = cellAt(plant, character.id, naming.context.stage ?? 'vegetative')
+  if (cell?.kind !== 'states' || !('states' in o) || !isEvidence(o)) return undefined
+  const shares = stateShares(cell, character.states ?? [])
+  return o.states.reduce((sum, s) => sum + (shares[(character.states ?? []).indexOf(s)] ?? 0), 0) < SELDOM
+}
+
+/**
+ * What a person's own answers say of their looking, character by character: answers on verified plants set against what
+ * the book says of the plant that it was, and drawn parts read in practice. Those read wrongly most come first.
+ *
+ * @param namings names written down, with the looks they rest on
+ * @param checks what they were in flower; those outside the book say nothing here
+ */
+export function ownReadings(
+  flora: Flora,
+  namings: readonly Naming[],
+  checks: readonly NamingCheck[],
+  answers: readonly PracticeAnswer[],
+): Readings[] {
+  const plants = new Map(flora.plants.map((p) => [p.id, p]))
+  const characters = new Map(flora.characters.map((c) => [c.id, c]))
+  const was = new Map(checks.map((c) => [c.namingId, plants.get(c.was)]))
+  const out = new Map<string, Readings>()
+  const add = (character: string, where: 'field' | 'drawn', wrong: boolean) => {
+    const r = out.get(character) ?? { character, field: { read: 0, wrong: 0 }, drawn: { read: 0, wrong: 0 } }
+    r[where].read++
+    if (wrong) r[where].wrong++
+    out.set(character, r)
+  }
+  for (const naming of namings) {
+    const plant = was.get(naming.id)
+    if (!plant) continue
+    for (const o of naming.observations) {
+      const character = characters.get(o.character)
+      const wrong = character && misread(plant, character, naming, o)
+      if (wrong !== undefined) add(o.character, 'field', wrong)
+    }
+  }
+  for (const a of answers)
+    if (a.kind === 'read' && a.answered !== '' && characters.has(a.about)) add(a.about, 'drawn', !a.right)
+  const wrongs = (r: Readings) => r.field.wrong + r.drawn.wrong
+  return [...out.values()].sort((a, b) => wrongs(b) - wrongs(a) || (a.character < b.character ? -1 : 1))
+}
+
+/**
+ * Rate of mistakes to reckon with: the book's, and the person's own, as the mean of a beta distribution that starts at the
+ * book's rate with the weight of twenty looks (Gelman et al. 2013, section 2.4). Never below the book's: a drawing is
+ * easier to read than a chewed plant, and a poison must not be excluded on the strength of practice.
+ *
+ * @param book the book's rate of mistakes, 0 to 1
+ */
+export function ownMistake(book: number, { field, drawn }: Readings): number {
+  const wrong = field.wrong + drawn.wrong
+  const read = field.read + drawn.read
+  return Math.max(book, (book * BOOK_LOOKS + wrong) / (BOOK_LOOKS + read))
+}
+
+/** The book as this person reads it: every character with their own rate of mistakes. */
+export function floraAsRead(flora: Flora, readings: readonly Readings[]): Flora {
+  const by = new Map(readings.map((r) => [r.character, r]))
+  const characters = flora.characters.map((c) => {
+    const own = by.get(c.id)
+    return own ? { ...c, mistake: ownMistake(c.mistake, own) } : c
+  })
+  return { ...flora, characters }
+}

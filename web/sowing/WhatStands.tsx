@@ -1,0 +1,177 @@
+import { useMemo } from 'react'
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import { ANY_SOWN, type SowingCheck } from '@/core/records/sowingCheck.ts'
+import { groupOf } from '@/core/survey/taxon.ts'
+import { ageInWeeks, gridStand, judgedFrom, standWord, stocking, type Stocking } from '@/core/survey/stocking.ts'
+import { wilson } from '@/core/survey/proportionIntervals.ts'
+import { GroupMark } from '../parts/HatchDefs.tsx'
+import { PlantDrawing } from '../parts/PlantDrawing.tsx'
+import { ShareChart } from '../parts/ShareChart.tsx'
+import { Word } from '../parts/Word.tsx'
+import { percent, percentRange } from '../parts/words.ts'
+import { dayWords } from '../rounds/RoundList.tsx'
+import { shortName, useFlora } from '../stores/floraStore.ts'
+import { figure, flagWords, today } from './sowingWords.ts'
+
+const standWords = {
+  full: 'a full stand',
+  adequate: 'a thin stand that is usually kept',
+  'partial failure': 'a partial failure',
+  undecided: 'not decided yet: more grids narrow it',
+} as const
+
+function Line({ s }: { s: Stocking }) {
+  const byId = useFlora((f) => f.byId)
+  const harmful = byId.get(s.plant)?.role === 'toxic'
+  return (
+    <li className="border-b border-rule/60 py-1.5">
+      {harmful ? <GroupMark group="harm" className="mr-1 inline size-4" /> : null}
+      <b>{shortName(s.plant)}</b>: {s.seedlings} seedlings, <b>{figure(s.perM2)}</b> on a square metre (
+      {figure(s.interval[0])} to {figure(s.interval[1])})
+      {s.emerged && s.sownPerM2
+        ? `; of ${figure(s.sownPerM2)} live seeds sown ${percent(s.emerged.share)} stand (${percentRange(s.emerged.interval)})`
+        : '; not in the sown list'}
+    </li>
+  )
+}
+
+function Seedlings({ check, event }: { check: SowingCheck; event: PaddockEvent }) {
+  const byId = useFlora((s) => s.byId)
+  const list = stocking(check, event.detail.sown!, (id) => byId.get(id)?.sowing?.seedsPerKg)
+  return (
+    <ul className="mt-2">
+      {list.map((s) => (
+        <Line key={s.plant} s={s} />
+      ))}
+    </ul>
+  )
+}
+
+function Grid({ check, event }: { check: SowingCheck; event: PaddockEvent }) {
+  const byId = useFlora((s) => s.byId)
+  const list = useMemo(() => gridStand(check, event.detail.sown!), [check, event])
+  const any = list.find((g) => g.plant === ANY_SOWN)!
+  return (
+    <>
+      <p className="mt-2" data-testid="grid-stand">
+        A sown plant stands in <b>{percent(any.frequency)}</b> of {check.frames.length * check.cells!} cells (
+        {percentRange(any.interval)}): {standWords[standWord(any.interval)]}
+        {any.perM2 === undefined ? '' : `, at the least ${figure(any.perM2)} plants on a square metre`}.{' '}
+        <Word id="frequency">Half of the cells</Word> is a full stand, under a quarter a partial failure (Vogel and
+        Masters 2001, from memory).
+      </p>
+      <div className="mt-2">
+        <ShareChart
+          rows={list
+            .filter((g) => g.plant !== ANY_SOWN)
+            .map((g) => ({
+              id: g.plant,
+              name: shortName(g.plant),
+              group: groupOf(g.plant, byId),
+              harmful: byId.get(g.plant)?.role === 'toxic',
+              share: {
+                estimate: g.frequency,
+                interval: g.interval,
+                se: undefined,
+                designEffect: undefined,
+                method: 'exact' as const,
+              },
+            }))}
+          label={`Cells that hold each plant: ${list.map((g) => `${g.plant === ANY_SOWN ? 'any sown' : shortName(g.plant)} ${percent(g.frequency)}`).join(', ')}`}
+        />
+      </div>
+    </>
+  )
+}
+
+function Rows({ rows }: { rows: NonNullable<SowingCheck['rows']> }) {
+  const share = Math.min(1, rows.bare / rows.metres)
+  // Metres of row are taken as the looks: a rough range, as gaps come in runs.
+  const range = wilson({ x: share * Math.max(1, Math.round(rows.metres)), n: Math.max(1, Math.round(rows.metres)) })
+  return (
+    <p className="mt-2">
+      Of {figure(rows.metres)} m of row <b>{percent(share)}</b> is bare ({percentRange(range)}, roughly: gaps come in
+      runs).
+    </p>
+  )
+}
+
+/** What the counts say, against what was sown, and whether it is time to judge. */
+export function WhatStands({
+  check,
+  event,
+  onPlan,
+}: {
+  check: SowingCheck | undefined
+  event: PaddockEvent
+  onPlan: (day: string) => void
+}) {
+  const byId = useFlora((s) => s.byId)
+  const from = judgedFrom(event.onDate)
+  const counted = check && check.frames.length > 0
+  const early = (check?.on ?? today()) < from
+  const flags = check?.flags ?? []
+  return (
+    <>
+      <h2 className="text-[1.65rem]">What stands</h2>
+      <p className={`mt-1 text-lg ${early ? 'font-semibold' : ''}`} data-testid="verdict-sowing">
+        {early
+          ? `Too early to judge until ${dayWords(from)}: what is missing now may still be seed in the ground.`
+          : 'Old enough to be judged.'}{' '}
+        <span className="font-normal text-ink-soft">
+          {ageInWeeks(event.onDate, check?.on ?? today())} weeks after sowing. Northern seasons; common practice, no
+          source.
+        </span>
+      </p>
+      {counted ? (
+        check.cells ? (
+          <Grid check={check} event={event} />
+        ) : (
+          <Seedlings check={check} event={event} />
+        )
+      ) : (
+        <p className="mt-2">Figures appear with the first frame.</p>
+      )}
+      {counted && check.frames.length < 10 && !check.cells ? (
+        <p className="mt-1 text-ink-soft">
+          {check.frames.length} frames: the ranges shrink with more. Ten or more over the whole field are usual.
+        </p>
+      ) : null}
+      {check?.rows ? <Rows rows={check.rows} /> : null}
+      {flags.length > 0 ? (
+        <ul className="mt-2 list-disc pl-5" aria-label="What was noted">
+          {flags.map((f) => (
+            <li key={f}>{flagWords[f].means}</li>
+          ))}
+        </ul>
+      ) : null}
+      <button
+        type="button"
+        onClick={() => onPlan(early ? from : today())}
+        className="mt-3 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+      >
+        Put the next look in the plan{early ? `, ${dayWords(from)}` : ''}
+      </button>
+      <h3 className="mt-5 text-lg">The seedlings, to be told from weeds</h3>
+      <ul className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-3">
+        {[...event.detail.sown!.map((s) => s.plant), ...(check?.others ?? [])].flatMap((plant) => {
+          const p = byId.get(plant)
+          return p
+            ? [
+                <li key={plant} className="text-center">
+                  <PlantDrawing
+                    plant={p}
+                    stage="seedling"
+                    insets={false}
+                    className="mx-auto h-40 w-full"
+                    label={p.commonName}
+                  />
+                  {shortName(plant)}
+                </li>,
+              ]
+            : []
+        })}
+      </ul>
+    </>
+  )
+}

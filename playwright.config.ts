@@ -16,7 +16,7 @@ export default defineConfig({
     baseURL: `http://127.0.0.1:${port}`,
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
-    trace: 'retain-on-failure',
+    screenshot: 'only-on-failure',
     actionTimeout: 10_000,
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',

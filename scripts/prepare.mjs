@@ -60,6 +60,7 @@ export function build() {
     'index.html',
     'vite.config.ts',
     'scripts/serviceWorker.ts',
+    'scripts/packBuilt.ts',
     'vite.server.config.ts',
     'tsconfig.json',
     'web',

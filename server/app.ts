@@ -1,5 +1,6 @@
 import compression from 'compression'
 import express, { type Express } from 'express'
+import expressStaticGzip from 'express-static-gzip'
 import { Router } from 'express'
 import helmet from 'helmet'
 import { randomBytes } from 'node:crypto'
@@ -52,7 +53,15 @@ function pages(app: Express, dist: string): void {
   const file = join(dist, 'index.html')
   if (!existsSync(file)) return
   const html = readFileSync(file, 'utf8')
-  app.use('/assets', express.static(join(dist, 'assets'), { fallthrough: false, immutable: true, maxAge: '1y' }))
+  app.use(
+    '/assets',
+    expressStaticGzip(join(dist, 'assets'), {
+      enableBrotli: true,
+      orderPreference: ['br', 'gz'],
+      index: false,
+      serveStatic: { fallthrough: false, immutable: true, maxAge: '1y' },
+    }),
+  )
   app.use(express.static(dist, { index: false }))
   app.get('/{*path}', (_req, res) => {
     res

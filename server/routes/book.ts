@@ -6,6 +6,7 @@ import type { Sql } from '../db/db.ts'
 import { putOwnPlant } from '../db/ownPlants.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
+import { packedJson } from '../http/packedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { IdentifyInput, OwnPlantInput, readContext, readObservations } from './identifyInput.ts'
 
@@ -19,7 +20,10 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): Identifica
 /** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */
 export function bookRoutes(db: Sql, book: Book): Router {
   return Router()
-    .get('/plants', (_req, res) => void res.json(book.flora.plants))
+    .get(
+      '/plants',
+      packedJson(() => book.flora.plants),
+    )
     .get('/plants/:id', (req, res) => {
       const plant = book.flora.plants.find((p) => p.id === req.params.id)
       if (!plant) throw notFound('plant')
@@ -35,7 +39,10 @@ export function bookRoutes(db: Sql, book: Book): Router {
       await putOwnPlant(db, added.plant.id, yaml)
       res.status(201).json(added.plant)
     })
-    .get('/characters', (_req, res) => void res.json(book.flora.characters))
+    .get(
+      '/characters',
+      packedJson(() => book.flora.characters),
+    )
     .get('/files/characters.delta', (_req, res) => {
       res
         .attachment('characters.delta')

@@ -6,7 +6,8 @@ export default defineConfig({
     projects: [
       // The core is pure: its tests share what was loaded, which takes longer than most of them.
       { extends: true, test: { name: 'core', include: ['tests/core/**/*.test.ts'], isolate: false } },
-      { extends: true, test: { name: 'rest', include: ['tests/{server,web}/**/*.test.ts'] } },
+      { extends: true, test: { name: 'server', include: ['tests/server/**/*.test.ts'], isolate: false } },
+      { extends: true, test: { name: 'web', include: ['tests/web/**/*.test.ts'] } },
     ],
     testTimeout: 30_000,
     hookTimeout: 60_000,

@@ -52,6 +52,7 @@ export function installPackages() {
   whenChanged(at('node_modules/.fold-sprig-lock'), hashOf(['package-lock.json'], salt), () => {
     console.log('Installing packages (only when the list of them changed) ...')
     must('Installing', 'npm', ['ci', '--no-audit', '--no-fund', '--loglevel=error'])
+    must('Laying out an empty database', process.execPath, ['--import', 'tsx', 'server/cli/layOutEmpty.ts'])
   })
 }
 

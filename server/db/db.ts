@@ -1,5 +1,6 @@
 import { PGlite, types } from '@electric-sql/pglite'
 import pg from 'pg'
+import { emptyFolderFor } from './emptyFolder.ts'
 
 /** What a query runs on: the database, or a transaction of it. */
 export interface Sql {
@@ -19,8 +20,10 @@ const iso = (text: string) => new Date(text).toISOString()
 const integer = (text: string) => Number(text)
 
 async function openPglite(dataDir: string): Promise<Db> {
+  const loadDataDir = await emptyFolderFor(dataDir)
   const lite = await PGlite.create({
     dataDir,
+    ...(loadDataDir ? { loadDataDir } : {}),
     parsers: { [types.INT8]: integer, [types.DATE]: asIs, [types.TIMESTAMP]: asIs, [types.TIMESTAMPTZ]: iso },
   })
   return {

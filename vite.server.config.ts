@@ -1,11 +1,12 @@
 import { defineConfig } from 'vite'
 
-/** The server in one file: a start from it takes half the time of one from the sources. */
+/** The server built, with the database's thread beside it: a start from it takes half the time of one from the sources. */
 export default defineConfig({
   resolve: { tsconfigPaths: true },
   ssr: { noExternal: true, external: ['@electric-sql/pglite', 'pg'] },
   build: {
-    ssr: 'server/main.ts',
+    ssr: true,
+    rolldownOptions: { input: { main: 'server/main.ts', dbThread: 'server/db/dbThread.ts' } },
     outDir: 'dist-server',
     emptyOutDir: true,
     target: 'node20',

@@ -1,6 +1,6 @@
-import { PGlite, types } from '@electric-sql/pglite'
 import pg from 'pg'
-import { emptyFolderFor } from './emptyFolder.ts'
+import { connectHere, connectInThread, type Connection } from './connection.ts'
+import { asIs, integer, iso } from './lite.ts'
 
 /** What a query runs on: the database, or a transaction of it. */
 export interface Sql {
@@ -10,33 +10,55 @@ export interface Sql {
 export interface Db extends Sql {
   /** Several statements without values, as a migration holds them. */
   script(text: string): Promise<void>
-  /** All or nothing. Only the handle passed in may be used inside. */
+  /** All or nothing. Only the handle passed in may be used inside: another would wait for it without end. */
   transaction<T>(work: (sql: Sql & Pick<Db, 'script'>) => Promise<T>): Promise<T>
+  /** The whole database as one file, as it stood between two writes; not where a server of its own is asked. */
+  dump?(): Promise<Uint8Array>
   close(): Promise<void>
 }
 
-const asIs = (text: string) => text
-const iso = (text: string) => new Date(text).toISOString()
-const integer = (text: string) => Number(text)
+/** Statistics of the tables are read anew after so many transactions, and each time a quarter more were written. */
+const FIRST_ANALYZE = 100
 
-async function openPglite(dataDir: string): Promise<Db> {
-  const loadDataDir = await emptyFolderFor(dataDir)
-  const lite = await PGlite.create({
-    dataDir,
-    ...(loadDataDir ? { loadDataDir } : {}),
-    parsers: { [types.INT8]: integer, [types.DATE]: asIs, [types.TIMESTAMP]: asIs, [types.TIMESTAMPTZ]: iso },
-  })
+/** Everything in turn on one connection; a transaction keeps it until it ends. */
+function oneByOne(connection: Connection): Db {
+  let last: Promise<unknown> = Promise.resolve()
+  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
+    const now = last.then(work)
+    last = now.catch(() => undefined)
+    return now
+  }
+  const sql: Sql & Pick<Db, 'script'> = {
+    query: async <Row>(text: string, params?: unknown[]) => ({ rows: (await connection.query(text, params)) as Row[] }),
+    script: (text) => connection.exec(text),
+  }
+  let written = 0
+  let analyzeAt = FIRST_ANALYZE
+  // No server stands beside it that would renew what the planner knows of the tables.
+  const wrote = () => {
+    if (++written < analyzeAt) return
+    analyzeAt = Math.ceil(written * 1.25)
+    void inTurn(() => connection.exec('analyze')).catch(() => undefined)
+  }
   return {
-    query: <Row>(text: string, params?: unknown[]) => lite.query<Row>(text, params),
-    script: async (text) => void (await lite.exec(text)),
+    query: <Row>(text: string, params?: unknown[]) => inTurn(() => sql.query<Row>(text, params)),
+    script: (text) => inTurn(() => sql.script(text)),
     transaction: (work) =>
-      lite.transaction((tx) =>
-        work({
-          query: <Row>(text: string, params?: unknown[]) => tx.query<Row>(text, params),
-          script: async (text) => void (await tx.exec(text)),
-        }),
-      ) as Promise<never>,
-    close: () => lite.close(),
+      inTurn(async () => {
+        await connection.exec('begin')
+        try {
+          const result = await work(sql)
+          await connection.exec('commit')
+          wrote()
+          return result
+        } catch (error) {
+          // Where the database itself is gone there is nothing to roll back, and the first error is the one to tell.
+          await connection.exec('rollback').catch(() => undefined)
+          throw error
+        }
+      }),
+    dump: () => inTurn(() => connection.dump()),
+    close: () => inTurn(() => connection.close()),
   }
 }
 
@@ -78,6 +100,8 @@ function openPostgres(url: string): Db {
 }
 
 /** A PostgreSQL server when an address is given, else PGlite in a folder (`memory://` for tests). */
-export function openDb(where: { databaseUrl?: string | undefined; dataDir: string }): Promise<Db> {
-  return where.databaseUrl ? Promise.resolve(openPostgres(where.databaseUrl)) : openPglite(where.dataDir)
+export async function openDb(where: { databaseUrl?: string | undefined; dataDir: string }): Promise<Db> {
+  if (where.databaseUrl) return openPostgres(where.databaseUrl)
+  const connect = where.dataDir.startsWith('memory://') ? connectHere : connectInThread
+  return oneByOne(await connect(where.dataDir))
 }

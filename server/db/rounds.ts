@@ -1,4 +1,4 @@
-import type { Round, RoundSummary, Stop, Unknown } from '@/core/records/round.ts'
+import type { Paddock, Round, RoundSummary, Stop, Unknown } from '@/core/records/round.ts'
 import type { Hit } from '@/core/survey/tally.ts'
 import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'
@@ -7,59 +7,79 @@ import { getPaddock } from './places.ts'
 const ROUND_COLUMNS = `r.id, r.paddock_id as "paddockId", h.name as holding, h.client, r.title, r.method, r.purpose,
   r.planned_on::text as "plannedOn", r.points_per_stop as "pointsPerStop", r.source, r.settings`
 
-/** All rounds, the next planned first. */
+/** All rounds, the next planned first. They come as one value: a thousand rows of many columns would take longer. */
 export async function listRounds(db: Sql): Promise<RoundSummary[]> {
-  const { rows } = await db.query<RoundSummary>(
-    `select ${ROUND_COLUMNS}, p.name as paddock,
-       (select count(*)::int from stop s where s.round_id = r.id) as stops,
-       (select count(*)::int from stop s where s.round_id = r.id and s.done_at is not null) as "stopsDone"
-     from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id
-     order by r.planned_on desc, r.title, r.id`,
+  const { rows } = await db.query<{ rounds: RoundSummary[] }>(
+    `select coalesce(json_agg(x), '[]') as rounds from (
+       select ${ROUND_COLUMNS}, p.name as paddock, coalesce(s.stops, 0) as stops, coalesce(s.done, 0) as "stopsDone"
+       from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id
+         left join (select round_id, count(*)::int as stops, count(done_at)::int as done from stop group by round_id) s
+           on s.round_id = r.id
+       order by r.planned_on desc, r.title, r.id) x`,
   )
-  return rows
+  return rows[0]!.rounds
 }
 
-type StopRow = Omit<Stop, 'position' | 'hits'> & { lon: number | null; lat: number | null }
+type StopRow = Omit<Stop, 'position' | 'hits'> & {
+  roundId: string
+  lon: number | null
+  lat: number | null
+  hits: [taxon: string, amount: number, part: number | null][]
+}
 
-async function stopsOf(db: Sql, roundId: string): Promise<Stop[]> {
+/** Stops of rounds with their hits, by round. Hits come gathered by stop: thousands of rows would take longer. */
+async function stopsOf(db: Sql, roundIds: string[]): Promise<Map<string, Stop[]>> {
   const { rows } = await db.query<StopRow>(
-    `select id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version
-     from stop where round_id = $1 order by seq`,
-    [roundId],
+    `select round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version,
+       (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
+        where stop_id = stop.id) as hits
+     from stop where round_id = any($1::uuid[]) order by round_id, seq`,
+    [roundIds],
   )
-  const hits = await db.query<Hit & { stopId: string; part: number | null }>(
-    `select h.stop_id as "stopId", h.taxon, h.amount, h.part from hit h join stop s on s.id = h.stop_id
-     where s.round_id = $1 order by s.seq, h.ord`,
-    [roundId],
+  const byRound = new Map<string, Stop[]>(roundIds.map((id) => [id, []]))
+  for (const { roundId, lon, lat, hits, ...s } of rows)
+    byRound.get(roundId)!.push({
+      ...s,
+      position: lon === null || lat === null ? null : [lon, lat],
+      hits: hits.map(([taxon, amount, part]) => ({ taxon, amount, ...(part === null ? {} : { part }) })),
+    })
+  return byRound
+}
+
+type RoundRow = Omit<Round, 'paddock' | 'stops' | 'unknowns'>
+
+async function withAllOf(db: Sql, rows: RoundRow[]): Promise<Round[]> {
+  const ids = rows.map((r) => r.id)
+  const stops = await stopsOf(db, ids)
+  const unknowns = await db.query<Unknown & { roundId: string }>(
+    `select round_id as "roundId", letter, named_as as "namedAs" from unknown
+     where round_id = any($1::uuid[]) order by round_id, letter`,
+    [ids],
   )
-  const byStop = new Map<string, Hit[]>()
-  for (const { stopId, taxon, amount, part } of hits.rows) {
-    const list = byStop.get(stopId) ?? []
-    list.push({ taxon, amount, ...(part === null ? {} : { part }) })
-    byStop.set(stopId, list)
-  }
-  return rows.map(({ lon, lat, ...s }) => ({
-    ...s,
-    position: lon === null || lat === null ? null : [lon, lat],
-    hits: byStop.get(s.id) ?? [],
+  const paddocks = new Map<string, Paddock>()
+  for (const id of new Set(rows.map((r) => r.paddockId))) paddocks.set(id, (await getPaddock(db, id))!)
+  return rows.map((row) => ({
+    ...row,
+    paddock: paddocks.get(row.paddockId)!,
+    stops: stops.get(row.id)!,
+    unknowns: unknowns.rows.filter((u) => u.roundId === row.id).map(({ letter, namedAs }) => ({ letter, namedAs })),
   }))
 }
 
+const FROM_ROUND = `select ${ROUND_COLUMNS}, r.route
+  from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id`
+
 /** A round with its paddock, stops, hits and unknowns. */
 export async function getRound(db: Sql, id: string): Promise<Round | undefined> {
-  const { rows } = await db.query<Omit<Round, 'paddock' | 'stops' | 'unknowns'>>(
-    `select ${ROUND_COLUMNS}, r.route
-     from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id where r.id = $1`,
-    [id],
-  )
-  const row = rows[0]
-  if (!row) return undefined
-  const paddock = await getPaddock(db, row.paddockId)
-  const unknowns = await db.query<Unknown>(
-    `select letter, named_as as "namedAs" from unknown where round_id = $1 order by letter`,
-    [id],
-  )
-  return { ...row, paddock: paddock!, stops: await stopsOf(db, id), unknowns: unknowns.rows }
+  const { rows } = await db.query<RoundRow>(`${FROM_ROUND} where r.id = $1`, [id])
+  const [round] = await withAllOf(db, rows)
+  return round
+}
+
+/** Rounds by their ids, whole. */
+export async function getRounds(db: Sql, ids: string[]): Promise<Round[]> {
+  const { rows } = await db.query<RoundRow>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids])
+  return withAllOf(db, rows)
 }
 
 export type NewRound = Pick<
@@ -192,7 +212,7 @@ export async function putStop(db: Db, roundId: string, stop: Stop, writer?: Writ
     const now = rows[0]
     const own = writer !== undefined && writer.by !== '' && now?.by === writer.by
     if (writer && now && !own && (now.version > 0 || writer.base < 0) && now.version !== writer.base) {
-      const current = (await stopsOf(tx, roundId)).find((s) => s.seq === stop.seq)!
+      const current = (await stopsOf(tx, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)!
       if (!isDeepStrictEqual(seenIn(current), seenIn(stop))) return { conflict: current }
       return { version: now.version }
     }

@@ -66,6 +66,8 @@ export const getKept = () =>
 export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
 export const getEvents = () => send<PaddockEvent[]>('GET', '/api/events')
 export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/paddocks/${paddockId}/counts`)
+/** Counts of the paddock that was counted most often, which the daybook opens with. */
+export const getMostCounted = () => send<{ paddockId: string | null; counts: YearCount[] }>('GET', '/api/most-counted')
 export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-checks')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)

@@ -1,6 +1,6 @@
 import { useMemo, useState } from 'react'
 import { useLoaderData } from 'react-router'
-import { getEvents, getNamingChecks, getNamings } from '../api/client.ts'
+import { getEvents, getMostCounted, getNamingChecks, getNamings } from '../api/client.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import { readPlaces } from '../places/readPlaces.ts'
@@ -17,7 +17,8 @@ import { YearOnYear } from './YearOnYear.tsx'
 
 export async function loader() {
   await useOutbox.getState().drain()
-  const [rounds, plan, namings, checks, events, places] = await Promise.all([
+  const [most, rounds, plan, namings, checks, events, places] = await Promise.all([
+    getMostCounted().catch(() => undefined),
     readRounds(),
     readPlan().catch(() => []),
     getNamings().catch(() => []),
@@ -26,21 +27,16 @@ export async function loader() {
     readPlaces(),
     usePracticeAnswers.getState().read(),
   ])
-  return { rounds, plan, namings, checks, events, ...places }
+  return { most, rounds, plan, namings, checks, events, ...places }
 }
 
 /** Everything found and done on the left; on the right what it comes to, year on year, and names to check in flower. */
 export function Component() {
   const read = useLoaderData<typeof loader>()
-  const { paddocks, holdings, namings, rounds } = read
+  const { paddocks, holdings, namings } = read
   const [checks, setChecks] = useState(read.checks)
   const answers = usePracticeAnswers((s) => s.answers)
   const entries = useMemo(() => timeline(read), [read])
-  const counted = useMemo(() => {
-    const times = new Map<string, number>()
-    for (const r of rounds) if (r.stopsDone > 0) times.set(r.paddockId, (times.get(r.paddockId) ?? 0) + 1)
-    return [...times].sort((a, b) => b[1] - a[1])[0]?.[0]
-  }, [rounds])
   const [paddockId, setPaddockId] = useState('')
   const [words, setWords] = useState('')
   const [month, setMonth] = useState('')
@@ -50,7 +46,7 @@ export function Component() {
       (paddockId === '' || e.paddockId === paddockId) &&
       (wanted === '' || `${e.text} ${e.place} ${e.kind}`.toLowerCase().includes(wanted)),
   )
-  const shown = paddocks.find((p) => p.id === (paddockId || counted))
+  const shown = paddocks.find((p) => p.id === (paddockId || read.most?.paddockId))
   const waiting = namings.filter((n) => !checks.some((c) => c.namingId === n.id)).length
   return (
     <Leaf
@@ -99,7 +95,15 @@ export function Component() {
       }
       right={
         <>
-          {shown ? <YearOnYear key={shown.id} paddock={shown} /> : <p>Nothing was counted yet.</p>}
+          {shown ? (
+            <YearOnYear
+              key={shown.id}
+              paddock={shown}
+              known={shown.id === read.most?.paddockId ? read.most.counts : undefined}
+            />
+          ) : (
+            <p>Nothing was counted yet.</p>
+          )}
           <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
           <OwnReading namings={namings} checks={checks} answers={answers} />
         </>

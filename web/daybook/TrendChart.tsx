@@ -21,7 +21,7 @@ export function TrendChart({ counts, plants }: { counts: YearCount[]; plants: Pl
   const days = counts.map((c) => parseISO(c.on))
   const [from, to] = extent(days) as [Date, Date]
   const top = max(plants.flatMap((p) => counts.map((c) => c.shares[p.taxon]?.interval?.[1] ?? c.shares[p.taxon]?.estimate ?? 0))) ?? 0.1 // prettier-ignore
-  const x = scaleTime([from, to], [46, width - NAMES - 14])
+  const x = scaleTime([from, to], [62, width - NAMES - 14])
   const y = scaleLinear([0, top], [HEIGHT - 34, 12]).nice()
   // Names at the end of their lines, moved apart where they would lie on each other.
   const ends = plants

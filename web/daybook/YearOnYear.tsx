@@ -83,17 +83,18 @@ function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock 
 }
 
 /** One paddock year on year: shares with intervals, what was sown, what harms, what came of it. */
-export function YearOnYear({ paddock }: { paddock: Paddock }) {
-  const [counts, setCounts] = useState<YearCount[]>()
+export function YearOnYear({ paddock, known }: { paddock: Paddock; known: YearCount[] | undefined }) {
+  const [counts, setCounts] = useState(known)
   const [problem, setProblem] = useState('')
   useEffect(() => {
+    if (known) return
     let current = true
     getCounts(paddock.id).then(
       (c) => current && setCounts(c),
       (e: unknown) => current && setProblem((e as Error).message),
     )
     return () => void (current = false)
-  }, [paddock.id])
+  }, [paddock.id, known])
   if (problem) return <p className="font-semibold text-harm">{problem}</p>
   if (!counts) return <p className="text-ink-soft">Reading the counts …</p>
   const methods = [...new Set(counts.map((c) => c.method))] as Method[]

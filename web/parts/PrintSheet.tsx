@@ -11,7 +11,7 @@ interface Props {
 /** A page for paper, with a way back. */
 export function PrintSheet({ name, back, backLabel, children }: Props) {
   return (
-    <main className="mx-auto max-w-4xl px-4 pb-16">
+    <main className="mx-auto max-w-4xl px-4 pb-16 print:p-0">
       <p className="no-print mb-3 flex flex-wrap gap-2">
         <button
           type="button"
@@ -24,7 +24,7 @@ export function PrintSheet({ name, back, backLabel, children }: Props) {
           {backLabel}
         </Link>
       </p>
-      <article aria-label={name} className="rounded-2xl border border-rule bg-sheet p-6">
+      <article aria-label={name} className="rounded-2xl border border-rule bg-sheet p-6 print:border-0 print:p-0">
         {children}
       </article>
     </main>

@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { partToScale } from '@/core/drawing/sizeDrawing.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
@@ -62,7 +62,8 @@ export function Picture({ question }: { question: Question }) {
         <DrawnSpecimen specimen={question.specimen} label="The specimen" className="mt-2 w-full max-w-lg" />
         <figcaption className="text-ink-soft first-letter:uppercase">
           {question.specimen.stage}
-          {condition[question.specimen.condition]}. Drawn from the book, with the variation it writes of.
+          {question.specimen.stage === 'mown' ? '' : condition[question.specimen.condition]}.
+          <span className="print:hidden"> Drawn from the book, with the variation it writes of.</span>
         </figcaption>
       </figure>
     )
@@ -124,14 +125,20 @@ interface Props {
 /** A question with its drawn plant: choose, then say how sure; numbers choose, letters say how sure. */
 export function AskedQuestion({ question, given, onAnswer }: Props) {
   const [picked, setPicked] = useState<string>()
+  // A hand that knows the keys says how sure before the choice is drawn.
+  const chosen = useRef<string>(undefined)
+  const choose = (id: string) => {
+    chosen.current = id
+    setPicked(id)
+  }
   const words = (c: Choice) => (question.kind === 'read' ? stateWords(c.id) : c.words)
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (given || e.ctrlKey || e.metaKey || e.altKey) return
       const choice = question.choices[Number(e.key) - 1]
-      if (choice) setPicked(choice.id)
+      if (choice) choose(choice.id)
       const sure = surenessSteps[SURE_KEYS.indexOf(e.key)]
-      if (sure !== undefined && picked && SURE_KEYS.includes(e.key)) onAnswer(picked, sure)
+      if (sure !== undefined && chosen.current && SURE_KEYS.includes(e.key)) onAnswer(chosen.current, sure)
     }
     window.addEventListener('keydown', press)
     return () => window.removeEventListener('keydown', press)
@@ -147,7 +154,7 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
               type="button"
               disabled={given !== undefined}
               aria-pressed={picked === c.id}
-              onClick={() => setPicked(c.id)}
+              onClick={() => choose(c.id)}
               className={`flex min-h-13 w-full items-center gap-3 rounded-xl border px-3 text-left leading-tight ${choiceClass(c, picked, given, question.right)}`}
             >
               <kbd className="text-sm text-ink-soft">{i + 1}</kbd>

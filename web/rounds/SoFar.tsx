@@ -187,7 +187,9 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           {search.length > 0 ? <SearchPanel search={search} /> : null}
           <Disagreements figures={figures} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
-          {made && round.method === 'cover-classes' && round.source === '' ? <EyePanel round={round} made={made} /> : null}
+          {made && round.method === 'cover-classes' && round.source === '' ? (
+            <EyePanel round={round} made={made} />
+          ) : null}
           <Estimator round={round} made={made} />
           {made && made.stops > 2 ? <Resampled round={round} made={made} /> : null}
           {made ? (

@@ -78,8 +78,10 @@ export async function readRound(id: string): Promise<Round> {
 
 /** All rounds, with those that were planned here and are still to be sent. */
 export async function readRounds(): Promise<RoundSummary[]> {
-  const [known, { holdings, paddocks }] = await Promise.all([getRounds(), readPlaces()])
+  const known = await getRounds()
   const waiting = useOutbox.getState().letters.filter((l) => l.url === '/api/rounds')
+  if (waiting.length === 0) return known
+  const { holdings, paddocks } = await readPlaces()
   const planned = waiting.flatMap(({ body }): RoundSummary[] => {
     const { laid, id, paddockId, title, method, purpose, plannedOn, pointsPerStop, settings } = body as PlannedRound
     const plan = { id, paddockId, title, method, purpose, plannedOn, pointsPerStop, settings }

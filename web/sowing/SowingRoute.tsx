@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useState, type MouseEvent } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { liveSeedsPerM2 } from '@/core/feed/seeding.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -36,6 +36,11 @@ const KEYS = 'asdfghjklqwertyuiop'
 /** Live seed that comes up in fair ground: common practice, no source. */
 const COMES_UP = [0.3, 0.6] as const
 const nameOf = (plant: string) => (plant === ANY_SOWN ? 'Any of the sown' : shortName(plant))
+
+/** After a touch or a click, Enter writes the frame again: a button that was only touched does not keep it. */
+const letGo = (e: MouseEvent<HTMLButtonElement>) => {
+  if (e.detail > 0) e.currentTarget.blur()
+}
 
 function WasSown({ event }: { event: PaddockEvent }) {
   const byId = useFlora((s) => s.byId)
@@ -75,7 +80,10 @@ function HowCounted({ grid, onGrid, fixed }: { grid: boolean; onGrid: (grid: boo
           role="radio"
           aria-checked={grid === is}
           disabled={fixed && grid !== is}
-          onClick={() => onGrid(is)}
+          onClick={(e) => {
+            onGrid(is)
+            letGo(e)
+          }}
           className={`min-h-12 rounded-xl border-2 px-4 disabled:opacity-50 ${grid === is ? 'border-culm bg-culm/15 font-semibold' : 'border-rule'}`}
         >
           {words}
@@ -101,7 +109,10 @@ function CountLine({
       <button
         type="button"
         aria-label={`One ${nameOf(plant)} fewer`}
-        onClick={() => onTap(-1)}
+        onClick={(e) => {
+          onTap(-1)
+          letGo(e)
+        }}
         className="size-13 rounded-xl border border-rule text-2xl"
       >
         −
@@ -109,7 +120,10 @@ function CountLine({
       <button
         type="button"
         aria-label={`One ${nameOf(plant)} more`}
-        onClick={() => onTap(1)}
+        onClick={(e) => {
+          onTap(1)
+          letGo(e)
+        }}
         className="flex min-h-13 grow items-center justify-between rounded-xl border-2 border-culm px-4 text-lg"
       >
         <span>
@@ -214,7 +228,7 @@ export function Component() {
         ...checks.map((c) => ({
           id: c.on,
           label: dayWords(c.on),
-          detail: `${c.frames.length} ${c.cells ? 'grids' : 'frames'}`,
+          detail: c.frames.length === 0 ? 'noted' : `${c.frames.length} ${c.cells ? 'grids' : 'frames'}`,
         })),
       ]}
       left={

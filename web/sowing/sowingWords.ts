@@ -11,7 +11,10 @@ export const flagWords: Record<SowingFlag, { label: string; means: string }> = {
     label: 'Gaps in the rows',
     means: 'Gaps in the rows: a blocked coulter or poor contact; walk along to see whether they repeat.',
   },
-  'tug-holds': { label: 'Tug: they hold', means: 'Seedlings hold when tugged: rooted well enough to be grazed lightly.' },
+  'tug-holds': {
+    label: 'Tug: they hold',
+    means: 'Seedlings hold when tugged: rooted well enough to be grazed lightly.',
+  },
   'tug-comes-out': {
     label: 'Tug: they come out',
     means: 'Seedlings come out when tugged: stock would pull them up. Wait, and tug again.',

@@ -97,7 +97,7 @@ export function Component() {
               ))}
             </div>
           </div>
-          <ul className="mt-2 print:columns-2">
+          <ul className="mt-2 print:columns-3 print:[zoom:0.72]">
             {looks.map((c) => (
               <Look key={c.id} character={c} />
             ))}

@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { coverOf, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
-import { corrected, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
+import { corrected, correctedCover, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
 
 const kinds = ['blade', 'trefoil', 'rosette'] as const
 
@@ -84,6 +84,35 @@ describe('what a pair of eyes makes of cover', () => {
     // 95 % of 400 is 380, give or take 9 for two standard errors.
     expect(held / asked).toBeGreaterThan(0.92)
     expect(held / asked).toBeLessThan(0.98)
+  })
+
+  it('cover over frames with the bias taken off holds the mean of the place about 95 times in 100', () => {
+    // Made places: cover is a draw about 0.3 in log odds, eyes that say too much; eight fields of the truth known exactly.
+    const random = randomLcg(0.31)
+    const normal = () => Array.from({ length: 12 }, random).reduce((a, b) => a + b, 0) - 6
+    const share = (x: number) => 1 / (1 + Math.exp(-x))
+    const place = () => share(logit(0.3) + 0.7 * normal())
+    const judge = (truth: number) => ({ truth, said: share(logit(truth) + 0.5 + 0.35 * normal()) })
+    const mean = Array.from({ length: 40_000 }, place).reduce((a, b) => a + b, 0) / 40_000
+    let [held, naive] = [0, 0]
+    for (let i = 0; i < 300; i++) {
+      const bias = eyeBias(Array.from({ length: 30 }, () => judge(place())))!
+      const said = Array.from({ length: 25 }, () => judge(place()).said)
+      const { interval } = correctedCover(bias, said)!
+      if (interval[0] <= mean && mean <= interval[1]) held++
+      if (Math.abs(said.reduce((a, b) => a + b, 0) / 25 - mean) < 0.05) naive++
+    }
+    // 95 % of 300 is 285, give or take 7.5 for two standard errors; the figures as said are off by more than 5 points.
+    expect(held).toBeGreaterThanOrEqual(274)
+    expect(held).toBeLessThanOrEqual(297)
+    expect(naive).toBeLessThan(60)
+  })
+
+  it('a frame without the plant stays without it, one frame alone has no interval', () => {
+    const bias = eyeBias(truths.map((truth) => ({ truth, said: truth })))!
+    expect(correctedCover(bias, [0, 0, 0])).toEqual({ share: 0, interval: [0, 0] })
+    expect(correctedCover(bias, [0.2])).toBeUndefined()
+    expect(correctedCover(bias, [0.2, 0.4, 0.3])!.share).toBeCloseTo(0.3, 6)
   })
 
   it('too few frames, or the same word for all of them, make no curve', () => {

@@ -1,5 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { ageInWeeks, judgedFrom, stocking } from '@/core/survey/stocking.ts'
+import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
+import { ageInWeeks, gridStand, judgedFrom, standWord, stocking } from '@/core/survey/stocking.ts'
 
 const seeds = (plant: string) => ({ timothy: 2_700_000, 'red-clover': 600_000 })[plant]
 const sown = [
@@ -60,4 +61,40 @@ describe('when a stand is judged', () => {
     expect(ageInWeeks('2026-04-10', '2026-04-16')).toBe(0)
     expect(ageInWeeks('2026-04-10', '2026-04-24')).toBe(2)
   })
+})
+
+describe('how often a stand fills the cells of a grid', () => {
+  const check = (frames: Record<string, number>[], frameM2 = 0.0225) => ({ on: '2026-11-01', frameM2, cells: 25, frames, note: '' }) // prettier-ignore
+
+  it('four grids of 25 cells: 56 of 100 cells are at least 22 plants on a square metre', () => {
+    // Vogel & Masters 2001 (from memory): plants a square metre are at the least 0.4 x percent of cells.
+    const stand = gridStand(
+      check([{ 'any-sown': 14 }, { 'any-sown': 16 }, { 'any-sown': 11 }, { 'any-sown': 15 }]),
+      sown,
+    )
+    const any = stand.find((g) => g.plant === ANY_SOWN)!
+    expect(any.cells).toBe(56)
+    expect(any.frequency).toBeCloseTo(0.56, 12)
+    expect(any.perM2).toBeCloseTo(22.4, 10)
+    // Ratio with the grid as the unit, by hand: deviations 0, 2, -3, 1; variance 4/3 x 14 / 100^2.
+    const se = Math.sqrt(((4 / 3) * 14) / 10_000)
+    expect(any.interval[0]).toBeLessThan(0.56 - 2 * se)
+    expect(any.interval[1]).toBeGreaterThan(0.56 + 2 * se)
+    expect(stand.find((g) => g.plant === 'timothy')!.frequency).toBe(0)
+  })
+
+  it('says nothing of plants a square metre for cells of another size, and does not count a cell twice', () => {
+    const [any] = gridStand(check([{ 'any-sown': 40 }], 0.01), sown)
+    expect(any).toMatchObject({ cells: 25, frequency: 1, perM2: undefined })
+    expect(() => gridStand(check([]), sown)).toThrow(RangeError)
+  })
+
+  it.each([
+    // Half of the cells a full stand, a quarter an adequate one (Vogel & Masters 2001, from memory).
+    [[0.52, 0.7], 'full'],
+    [[0.3, 0.45], 'adequate'],
+    [[0.02, 0.2], 'partial failure'],
+    [[0.4, 0.6], 'undecided'],
+    [[0.2, 0.3], 'undecided'],
+  ] as const)('cells of %s: %s', (interval, word) => expect(standWord([...interval])).toBe(word))
 })

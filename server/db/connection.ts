@@ -1,0 +1,93 @@
+import { existsSync } from 'node:fs'
+import { join } from 'node:path'
+import { pathToFileURL } from 'node:url'
+import { Worker } from 'node:worker_threads'
+import type { Answer, Ask } from './dbThread.ts'
+import { openLite } from './lite.ts'
+
+/** One connection, on which one thing runs after the other. */
+export interface Connection {
+  query(text: string, params?: unknown[]): Promise<unknown[]>
+  exec(text: string): Promise<void>
+  /** The whole database as one tar file. */
+  dump(): Promise<Uint8Array>
+  close(): Promise<void>
+}
+
+/** The database stopped by itself, as on a full disk; what was under way was not saved, what was acknowledged is. */
+export class DatabaseStopped extends Error {
+  constructor(cause?: unknown) {
+    super('The database stopped. What was under way was not saved; it is opened again with the next request.', {
+      cause,
+    })
+  }
+}
+
+/** In this thread: for tests and tools. */
+export async function connectHere(dataDir: string): Promise<Connection> {
+  const lite = await openLite(dataDir)
+  return {
+    query: async (text, params) => (await lite.query(text, params)).rows,
+    exec: async (text) => void (await lite.exec(text)),
+    dump: async () => new Uint8Array(await (await lite.dumpDataDir('none')).arrayBuffer()),
+    close: () => lite.close(),
+  }
+}
+
+/** The built server has the thread's script beside it; run from the sources, it is read as they are. */
+function startThread(dataDir: string): Worker {
+  const built = join(import.meta.dirname, 'dbThread.js')
+  if (existsSync(built)) return new Worker(built, { workerData: { dataDir } })
+  const source = JSON.stringify(pathToFileURL(join(import.meta.dirname, 'dbThread.ts')).href)
+  const script = `import('tsx/esm/api').then((tsx) => { tsx.register(); return import(${source}) })`
+  return new Worker(script, { eval: true, workerData: { dataDir } })
+}
+
+interface Waiting {
+  resolve: (rows: unknown[]) => void
+  reject: (error: unknown) => void
+}
+
+/** In a thread of its own, started again if it stops. */
+export async function connectInThread(dataDir: string): Promise<Connection> {
+  const waiting = new Map<number, Waiting>()
+  let lastId = 0
+  let thread: Worker | undefined
+  let closing = false
+  const gone = (error: unknown) => {
+    thread = undefined
+    for (const w of waiting.values()) w.reject(error)
+    waiting.clear()
+  }
+  const expect = (id: number) => new Promise<unknown[]>((resolve, reject) => waiting.set(id, { resolve, reject }))
+  const open = async () => {
+    thread = startThread(dataDir)
+    thread.on('message', (answer: Answer) => {
+      const w = waiting.get(answer.id)
+      waiting.delete(answer.id)
+      if ('rows' in answer) w?.resolve(answer.rows)
+      else w?.reject(Object.assign(new Error(), answer.error))
+    })
+    thread.once('error', (error) => gone(new DatabaseStopped(error)))
+    thread.once('exit', () => gone(closing ? new Error('The database is closed.') : new DatabaseStopped()))
+    await expect(0)
+  }
+  await open()
+  const ask = async (op: Ask['op'], text?: string, params?: unknown[]) => {
+    if (!thread && !closing) await open()
+    if (!thread) throw new Error('The database is closed.')
+    const id = ++lastId
+    const answer = expect(id)
+    thread.postMessage({ id, op, ...(text === undefined ? {} : { text }), ...(params ? { params } : {}) } satisfies Ask)
+    return answer
+  }
+  return {
+    query: (text, params) => ask('query', text, params),
+    exec: async (text) => void (await ask('exec', text)),
+    dump: async () => new Uint8Array((await ask('dump'))[0] as ArrayBuffer),
+    close: async () => {
+      closing = true
+      if (thread) await ask('close')
+    },
+  }
+}

@@ -1,0 +1,40 @@
+// Runs PGlite in a thread of its own, so that a slow query holds up no other request.
+import { parentPort, workerData } from 'node:worker_threads'
+import { openLite } from './lite.ts'
+
+/** One thing to do; `close` ends the thread. */
+export interface Ask {
+  id: number
+  op: 'query' | 'exec' | 'dump' | 'close'
+  text?: string
+  params?: unknown[]
+}
+
+/** What came of it. An error goes as its fields: as an object it would lose its code on the way. */
+export type Answer = { id: number } & ({ rows: unknown[] } | { error: Record<string, unknown> })
+
+const port = parentPort!
+const fieldsOf = (e: unknown) => ({ ...(e as object), message: (e as Error).message, name: (e as Error).name })
+const say = (answer: Answer, move: ArrayBuffer[] = []) => port.postMessage(answer, move)
+
+const { dataDir } = workerData as { dataDir: string }
+const opening = openLite(dataDir)
+opening.then(
+  () => say({ id: 0, rows: [] }),
+  (e: unknown) => say({ id: 0, error: fieldsOf(e) }),
+)
+
+async function answer({ id, op, text, params }: Ask): Promise<void> {
+  const lite = await opening
+  if (op === 'query') return say({ id, rows: (await lite.query(text!, params)).rows })
+  if (op === 'dump') {
+    const file = await (await lite.dumpDataDir('none')).arrayBuffer()
+    return say({ id, rows: [file] }, [file])
+  }
+  if (op === 'exec') await lite.exec(text!)
+  else await lite.close()
+  say({ id, rows: [] })
+  if (op === 'close') port.close()
+}
+
+port.on('message', (ask: Ask) => void answer(ask).catch((e: unknown) => say({ id: ask.id, error: fieldsOf(e) })))

@@ -6,6 +6,7 @@ import { usualState, usualWords } from '../bench/usualState.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { Terms } from '../parts/Terms.tsx'
 
 /** One plant at one look: its usual state drawn, or its usual size to scale. */
 export function OneLook({ plant, check, name }: { plant: Plant; check: string; name: boolean }) {
@@ -57,7 +58,9 @@ export function Lookalikes({ plant }: { plant: Plant }) {
               <OneLook plant={plant} check={check} name />
               <OneLook plant={other} check={check} name />
             </div>
-            <p className="mt-1">{why}</p>
+            <p className="mt-1">
+              <Terms>{why}</Terms>
+            </p>
           </li>
         ))}
       </ul>

@@ -9,6 +9,7 @@ import { stateWords } from '../parts/words.ts'
 import { Lookalikes } from './Lookalikes.tsx'
 import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
+import { Terms } from '../parts/Terms.tsx'
 
 export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
   send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
@@ -23,7 +24,7 @@ function Harm({ plant }: { plant: Plant }) {
           <b>
             {h.who.join(', ')}: {h.kind}.
           </b>{' '}
-          {h.note}
+          <Terms>{h.note}</Terms>
         </p>
       ))}
       <ExposureView plant={plant} />

@@ -8,6 +8,7 @@ import type { PractiseSpecimen } from '@/core/practice/specimen.ts'
 import { surenessSteps } from '@/core/practice/scoring.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { stateWords } from '../parts/words.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { PortraitView } from '../parts/PortraitView.tsx'
 import { seedOf } from '../parts/PlantDrawing.tsx'
@@ -116,6 +117,40 @@ function choiceClass(
   return choice.id === picked ? 'border-culm outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'
 }
 
+/** Any plant of the book, for who wants no help from four names. */
+function AnyPlant({ onFound }: { onFound: (id: string) => void }) {
+  const plants = useFlora((s) => s.plants)
+  const [text, setText] = useState('')
+  const named = (words: string) =>
+    plants.find((p) => [shortName(p.id), p.scientificName].some((n) => n.toLowerCase() === words.trim().toLowerCase()))
+  const found = named(text)
+  return (
+    <div className="mt-3 max-w-md">
+      <datalist id="any-plant">
+        {plants.map((p) => (
+          <option key={p.id} value={shortName(p.id)} />
+        ))}
+      </datalist>
+      <Labelled label="Or any plant of the book">
+        {(id) => (
+          <input
+            id={id}
+            list="any-plant"
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value)
+              const plant = named(e.target.value)
+              if (plant) onFound(plant.id)
+            }}
+            className={inputClass}
+          />
+        )}
+      </Labelled>
+      {found ? <p className="font-plant text-lg font-semibold">{shortName(found.id)}</p> : null}
+    </div>
+  )
+}
+
 interface Props {
   question: Question
   given: PracticeAnswer | undefined
@@ -134,7 +169,7 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
   const words = (c: Choice) => (question.kind === 'read' ? stateWords(c.id) : c.words)
   useEffect(() => {
     const press = (e: KeyboardEvent) => {
-      if (given || e.ctrlKey || e.metaKey || e.altKey) return
+      if (given || e.ctrlKey || e.metaKey || e.altKey || e.target instanceof HTMLInputElement) return
       const choice = question.choices[Number(e.key) - 1]
       if (choice) choose(choice.id)
       const sure = surenessSteps[SURE_KEYS.indexOf(e.key)]
@@ -163,6 +198,7 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
           </li>
         ))}
       </ul>
+      {question.kind === 'name' && !given ? <AnyPlant onFound={choose} /> : null}
       {picked && !given ? <Sureness onSure={(sure) => onAnswer(picked, sure)} /> : null}
     </>
   )

@@ -15,6 +15,7 @@ import { FrequencyPanel } from './so-far/FrequencyPanel.tsx'
 import { MassPanel } from './so-far/MassPanel.tsx'
 import { Resampled } from './so-far/Resampled.tsx'
 import { SearchPanel } from './so-far/SearchPanel.tsx'
+import { Terms } from '../parts/Terms.tsx'
 
 interface Props {
   round: Round
@@ -87,7 +88,9 @@ function Estimator({ round, made }: { round: Round; made: Composition | undefine
   return (
     <details className="mt-3">
       <summary className="min-h-11 content-center text-ink-soft">How this is worked out</summary>
-      <p>{methodInfo[round.method].estimator}</p>
+      <p>
+        <Terms>{methodInfo[round.method].estimator}</Terms>
+      </p>
       {stratified ? (
         <p className="mt-1">
           The parts of the paddock count by their area, whatever the number of stops in each (combined ratio estimate).

@@ -8,6 +8,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { TermSketch } from './TermSketch.tsx'
 import { terms } from './terms.ts'
 
 const SHOWN_STATES = 8
@@ -70,10 +71,13 @@ export function Component() {
               <div
                 key={t.id}
                 id={t.id}
-                className={`border-b border-rule/60 py-2 ${hash === `#${t.id}` ? 'rounded-lg bg-culm/12 px-2' : ''}`}
+                className={`flex items-center justify-between gap-4 border-b border-rule/60 py-2 ${hash === `#${t.id}` ? 'rounded-lg bg-culm/12 px-2' : ''}`}
               >
-                <dt className="font-plant text-lg font-semibold">{t.term}</dt>
-                <dd>{t.means}</dd>
+                <div className="grow">
+                  <dt className="font-plant text-lg font-semibold">{t.term}</dt>
+                  <dd>{t.means}</dd>
+                </div>
+                <TermSketch term={t} />
               </div>
             ))}
           </dl>

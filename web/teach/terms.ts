@@ -3,6 +3,10 @@ export interface Term {
   id: string
   term: string
   means: string
+  /** How it stands in a text, where not as the term is; none where the word has a plain sense as well. */
+  written?: string[]
+  /** A part of a plant that shows it. */
+  drawn?: [character: string, state: string]
 }
 
 /** Words that stand in the screens. Text of our own; meanings are common practice unless a source is named. */
@@ -11,35 +15,67 @@ export const terms: Term[] = [
     id: 'vernation',
     term: 'Vernation',
     means: 'How the newest leaf lies in the shoot: rolled like a sheet of paper, or folded like a card.',
+    drawn: ['vernation', 'rolled'],
   },
   {
     id: 'ligule',
     term: 'Ligule',
     means: 'What stands up inside the collar where blade and sheath meet: a skin, a row of hairs, or nothing.',
+    written: ['ligule', 'ligules'],
+    drawn: ['ligule.type', 'membrane'],
   },
-  { id: 'auricle', term: 'Auricle', means: 'A claw or stub at each side of the collar; some clasp the shoot.' },
+  {
+    id: 'auricle',
+    term: 'Auricle',
+    means: 'A claw or stub at each side of the collar; some clasp the shoot.',
+    written: ['auricle', 'auricles'],
+    drawn: ['auricles', 'clasping'],
+  },
   {
     id: 'stipule',
     term: 'Stipule',
     means: 'A small leaf-like piece at the foot of a leaf stalk, in clover and its kin.',
+    written: ['stipule', 'stipules'],
+    drawn: ['stipule.form', 'broad-veined'],
   },
-  { id: 'sheath', term: 'Sheath', means: 'The lower part of a grass leaf, wrapped round the shoot.' },
-  { id: 'stolon', term: 'Runner (stolon)', means: 'A stem that creeps above ground and roots at its joints.' },
+  {
+    id: 'sheath',
+    term: 'Sheath',
+    means: 'The lower part of a grass leaf, wrapped round the shoot.',
+    written: ['sheath', 'sheaths'],
+    drawn: ['sheath.margin', 'open'],
+  },
+  {
+    id: 'stolon',
+    term: 'Runner (stolon)',
+    means: 'A stem that creeps above ground and roots at its joints.',
+    written: ['stolon', 'stolons'],
+    drawn: ['habit', 'stolon'],
+  },
   {
     id: 'rhizome',
     term: 'Rhizome',
     means: 'A white, jointed stem underground. It is not a root; a plant that has one spreads.',
+    written: ['rhizome', 'rhizomes'],
+    drawn: ['habit', 'rhizome'],
   },
-  { id: 'cover', term: 'Cover', means: 'Share of the ground that a plant hides when seen from straight above.' },
+  {
+    id: 'cover',
+    term: 'Cover',
+    means: 'Share of the ground that a plant hides when seen from straight above.',
+    written: [],
+  },
   {
     id: 'frequency',
     term: 'Frequency',
     means: 'Share of frames of one size that hold a plant at all. It changes with the size of the frame.',
+    written: [],
   },
   {
     id: 'first-hit',
     term: 'First hit',
     means: 'The first thing that a lowered pin touches: one plant, bare ground or litter at each point.',
+    written: ['first hit', 'first hits'],
   },
   {
     id: 'dry-weight-rank',
@@ -51,6 +87,7 @@ export const terms: Term[] = [
     id: 'interval',
     term: '95 % interval',
     means: 'A range made so that it holds the true value 95 times in 100. Wide means that little was seen.',
+    written: ['95 % interval', '95 % intervals'],
   },
   {
     id: 'design-effect',
@@ -63,6 +100,7 @@ export const terms: Term[] = [
     term: 'Part (stratum)',
     means:
       'A part of a paddock that is unlike the rest, such as a wet hollow; counted on its own and weighed by its size.',
+    written: ['stratum', 'strata'],
   },
   {
     id: 'double-sampling',
@@ -75,6 +113,7 @@ export const terms: Term[] = [
     term: 'None found',
     means:
       'Never the same as none there. With none in n looks, up to about 3 in n could still hold one (Hanley and Lippman-Hand 1983).',
+    written: [],
   },
   {
     id: 'ndf',
@@ -96,16 +135,19 @@ export const terms: Term[] = [
     id: 'aum',
     term: 'Animal unit month',
     means: 'What one cow eats in a month. Two conventions are in use, so the one used is said.',
+    written: ['animal unit month', 'animal unit months', 'AUM'],
   },
   {
     id: 'residual',
     term: 'Residual',
     means: 'Dry matter that is left standing when stock move on, so that the sward grows again.',
+    written: ['residual'],
   },
   {
     id: 'pls',
     term: 'Pure live seed',
     means: 'Purity times germination: the share of a bag that is seed of the kind and will grow.',
+    written: ['pure live seed', 'live seed'],
   },
   {
     id: 'endophyte',

@@ -4,6 +4,7 @@ import { inSentence } from '@/core/naming/verdict.ts'
 import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { Terms } from '../parts/Terms.tsx'
 
 /** Dangers that the plants of this sward can carry: what shows, what only a test tells, and which test. */
 export function HazardList({ round, animal }: { round: Round; animal?: string | undefined }) {
@@ -24,13 +25,19 @@ export function HazardList({ round, animal }: { round: Round; animal?: string | 
           </summary>
           <dl className="grid gap-x-3 pb-2 sm:grid-cols-[8rem_1fr]">
             <dt className="font-semibold">What shows</dt>
-            <dd>{h.shows}</dd>
+            <dd>
+              <Terms>{h.shows}</Terms>
+            </dd>
             <dt className="font-semibold">What does not</dt>
-            <dd>{h.hidden}</dd>
+            <dd>
+              <Terms>{h.hidden}</Terms>
+            </dd>
             <dt className="font-semibold">The test</dt>
             <dd>{h.test === 'none' ? 'There is none for the field.' : h.test}</dd>
             <dt className="font-semibold">Usually done</dt>
-            <dd>{h.do}</dd>
+            <dd>
+              <Terms>{h.do}</Terms>
+            </dd>
             <dd className="text-ink-soft sm:col-start-2">{h.sources.join('; ')}.</dd>
           </dl>
         </details>

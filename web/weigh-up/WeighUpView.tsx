@@ -24,6 +24,7 @@ import { SaysPanel } from './SaysPanel.tsx'
 import { SeasonPanel } from './SeasonPanel.tsx'
 import { SowPanel } from './SowPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
+import { Terms } from '../parts/Terms.tsx'
 
 interface Props {
   round: Round
@@ -156,7 +157,9 @@ function OwnFigures({ round }: { round: Round }) {
       <FrequencyPanel frequency={frequency} unit={methodInfo[round.method].unit} />
       {mass ? <MassPanel mass={mass} method={round.method} /> : null}
       <SearchPanel search={search} />
-      <p className="mt-3 text-ink-soft">{methodInfo[round.method].estimator}</p>
+      <p className="mt-3 text-ink-soft">
+        <Terms>{methodInfo[round.method].estimator}</Terms>
+      </p>
     </>
   )
 }

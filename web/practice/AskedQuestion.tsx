@@ -1,5 +1,5 @@
 import { randomLcg } from 'd3-random'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { partToScale } from '@/core/drawing/sizeDrawing.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
@@ -167,7 +167,8 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
     setPicked(id)
   }
   const words = (c: Choice) => (question.kind === 'read' ? stateWords(c.id) : c.words)
-  useEffect(() => {
+  // Before the question is painted: the keys answer as soon as it can be seen.
+  useLayoutEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (given || e.ctrlKey || e.metaKey || e.altKey || e.target instanceof HTMLInputElement) return
       const choice = question.choices[Number(e.key) - 1]

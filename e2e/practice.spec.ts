@@ -193,6 +193,27 @@ test('the daybook: four counts of one paddock with their trend, found again by a
   await expect(page.getByRole('region', { name: /^November/ })).toHaveCount(1)
 })
 
+test('a copy of everything is taken away from the daybook, and one that is cut short is told from a whole one', async ({
+  page,
+}) => {
+  await page.goto(`${address}/daybook`)
+  const copies = page.getByRole('region', { name: 'Copies' })
+  const [saved] = await Promise.all([
+    page.waitForEvent('download'),
+    copies.getByRole('link', { name: 'Take a copy away' }).click(),
+  ])
+  expect(saved.suggestedFilename()).toMatch(/^fold-sprig-\d{4}-\d{2}-\d{2}\.zip$/)
+  const bytes = readFileSync(await saved.path())
+  const input = copies.getByLabel('Is this copy whole?')
+  await input.setInputFiles({ name: 'monday.zip', mimeType: 'application/zip', buffer: bytes })
+  await expect(copies.getByText(/monday\.zip is whole: made .*, 8 rounds, \d+ entries in all/)).toBeVisible()
+  await input.setInputFiles({ name: 'half.zip', mimeType: 'application/zip', buffer: bytes.subarray(0, bytes.length / 2) }) // prettier-ignore
+  await expect(copies.getByText('half.zip: This file is not a zip, or only a part of one.')).toBeVisible()
+  await page.reload()
+  // The server keeps one beside the data each day, the first soon after it starts.
+  await expect(copies.getByText(/One copy is kept beside the data/)).toBeVisible()
+})
+
 test('thirty runners by three keys each: the share in groups that could harm ewes, and a colleague who agrees', async ({
   page,
 }) => {

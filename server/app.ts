@@ -11,6 +11,7 @@ import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { notFound } from './http/httpError.ts'
 import { bookRoutes } from './routes/book.ts'
+import { copyRoutes } from './routes/copies.ts'
 import { daybookRoutes } from './routes/daybook.ts'
 import { fileRoutes } from './routes/files.ts'
 import { importRoutes } from './routes/imports.ts'
@@ -76,10 +77,12 @@ export interface AppParts {
   book: Book
   /** Folder of the built pages; left out in tests of the API. */
   dist?: string
+  /** Folder of the daily copies; left out where none are kept. */
+  copies?: string
   log: (error: unknown) => void
 }
 
-export function makeApp({ db, book, dist, log }: AppParts): Express {
+export function makeApp({ db, book, dist, copies, log }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use((req, res, next) => {
@@ -89,6 +92,7 @@ export function makeApp({ db, book, dist, log }: AppParts): Express {
   app.use(compression())
   const api = Router()
     .use(photoRoutes(db))
+    .use(copyRoutes(db, copies))
     .use('/round-files', express.json({ limit: '4mb' }))
     .use(express.json({ limit: '1mb' }))
     .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))

@@ -2,6 +2,7 @@ import { formatISO } from 'date-fns/formatISO'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
 import { makeApp } from './app.ts'
+import { keepCopies, listCopies } from './backup/dailyCopies.ts'
 import { openDb, type Db } from './db/db.ts'
 import { FolderInUse, lockFolder } from './db/folderLock.ts'
 import { listOwnPlants } from './db/ownPlants.ts'
@@ -14,6 +15,8 @@ import { projectRoot } from './projectRoot.ts'
 const port = Number(process.env.PORT ?? 4170)
 const dataDir = process.env.DATA_DIR ?? './data'
 const databaseUrl = process.env.DATABASE_URL
+const copies = join(dataDir, 'copies')
+const kept = Number(process.env.COPIES ?? 14)
 
 /** A text that no longer fits the vocabulary is left out with a word, not lost: it stays in the database. */
 async function addOwnPlants(db: Db, book: Book): Promise<void> {
@@ -23,21 +26,38 @@ async function addOwnPlants(db: Db, book: Book): Promise<void> {
   }
 }
 
+/** Nothing is changed in a folder that cannot be read; what to do about it is said. */
+function cannotOpen(error: unknown): never {
+  const last = listCopies(copies)[0]
+  throw new Error(
+    `The database ${databaseUrl ? 'at DATABASE_URL' : `in ${join(dataDir, 'pg')}`} could not be opened: ${(error as Error).message}\n` +
+      'Nothing in it was changed. Is the disk full, or the folder not yours to write in? ' +
+      (last
+        ? `The last copy is of ${last.madeAt}: npm run restore -- ${join(copies, last.name)} --aside`
+        : 'There is no daily copy in it yet.'),
+    { cause: error },
+  )
+}
+
 async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
+  if (!Number.isInteger(kept) || kept < 0) throw new Error(`COPIES must be a whole number, not ${process.env.COPIES}`)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   process.on('exit', unlock)
-  const opening = openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
+  const opening = openDb({ databaseUrl, dataDir: join(dataDir, 'pg') }).catch(cannotOpen)
   const book = new Book(loadFlora())
   const db = await opening
   await migrate(db)
   if (process.env.DEMO !== 'off' && (await loadDemo(db, formatISO(new Date(), { representation: 'date' }))))
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')
   await addOwnPlants(db, book)
-  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), log: (error) => console.error(error) })
+  const log = (error: unknown) => console.error(error)
+  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, log })
+  const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log) : () => undefined
   const server = createServer(app)
   const stop = () => {
+    stopCopies()
     server.close(() => void db.close().finally(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => process.exit(0), 3000).unref()

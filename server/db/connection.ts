@@ -9,8 +9,6 @@ import { openLite } from './lite.ts'
 export interface Connection {
   query(text: string, params?: unknown[]): Promise<unknown[]>
   exec(text: string): Promise<void>
-  /** The whole database as one tar file. */
-  dump(): Promise<Uint8Array>
   close(): Promise<void>
 }
 
@@ -29,7 +27,6 @@ export async function connectHere(dataDir: string): Promise<Connection> {
   return {
     query: async (text, params) => (await lite.query(text, params)).rows,
     exec: async (text) => void (await lite.exec(text)),
-    dump: async () => new Uint8Array(await (await lite.dumpDataDir('none')).arrayBuffer()),
     close: () => lite.close(),
   }
 }
@@ -84,7 +81,6 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
   return {
     query: (text, params) => ask('query', text, params),
     exec: async (text) => void (await ask('exec', text)),
-    dump: async () => new Uint8Array((await ask('dump'))[0] as ArrayBuffer),
     close: async () => {
       closing = true
       if (thread) await ask('close')

@@ -12,8 +12,6 @@ export interface Db extends Sql {
   script(text: string): Promise<void>
   /** All or nothing. Only the handle passed in may be used inside: another would wait for it without end. */
   transaction<T>(work: (sql: Sql & Pick<Db, 'script'>) => Promise<T>): Promise<T>
-  /** The whole database as one file, as it stood between two writes; not where a server of its own is asked. */
-  dump?(): Promise<Uint8Array>
   close(): Promise<void>
 }
 
@@ -57,7 +55,6 @@ function oneByOne(connection: Connection): Db {
           throw error
         }
       }),
-    dump: () => inTurn(() => connection.dump()),
     close: () => inTurn(() => connection.close()),
   }
 }

@@ -5,7 +5,7 @@ import { openLite } from './lite.ts'
 /** One thing to do; `close` ends the thread. */
 export interface Ask {
   id: number
-  op: 'query' | 'exec' | 'dump' | 'close'
+  op: 'query' | 'exec' | 'close'
   text?: string
   params?: unknown[]
 }
@@ -15,7 +15,7 @@ export type Answer = { id: number } & ({ rows: unknown[] } | { error: Record<str
 
 const port = parentPort!
 const fieldsOf = (e: unknown) => ({ ...(e as object), message: (e as Error).message, name: (e as Error).name })
-const say = (answer: Answer, move: ArrayBuffer[] = []) => port.postMessage(answer, move)
+const say = (answer: Answer) => port.postMessage(answer)
 
 const { dataDir } = workerData as { dataDir: string }
 const opening = openLite(dataDir)
@@ -27,10 +27,6 @@ opening.then(
 async function answer({ id, op, text, params }: Ask): Promise<void> {
   const lite = await opening
   if (op === 'query') return say({ id, rows: (await lite.query(text!, params)).rows })
-  if (op === 'dump') {
-    const file = await (await lite.dumpDataDir('none')).arrayBuffer()
-    return say({ id, rows: [file] }, [file])
-  }
   if (op === 'exec') await lite.exec(text!)
   else await lite.close()
   say({ id, rows: [] })

@@ -34,7 +34,11 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
   try {
     response = await fetch(url, {
       method,
-      ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      ...(body === undefined
+        ? {}
+        : body instanceof Blob
+          ? { headers: { 'content-type': 'application/octet-stream' }, body }
+          : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
     })
   } catch {
     throw new ApiError(0, 'The server does not answer. What you typed is kept here and sent when it is back.')
@@ -49,6 +53,16 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
     error?.theirs,
   )
 }
+
+/** A copy kept beside the data. */
+export interface KeptCopy {
+  name: string
+  bytes: number
+  madeAt: string
+}
+export const getCopies = () => send<KeptCopy[]>('GET', '/api/copies')
+export const checkCopy = (file: File) =>
+  send<{ madeAt: string; tables: { name: string; rows: number }[] }>('POST', '/api/backup/check', file)
 
 export const getPlants = () => send<Plant[]>('GET', '/api/plants')
 export const getCharacters = () => send<Character[]>('GET', '/api/characters')

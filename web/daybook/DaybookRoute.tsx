@@ -9,6 +9,7 @@ import { readRounds } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { OwnReading } from '../practice/OwnReading.tsx'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
+import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
 import { ComeBack } from './ComeBack.tsx'
 import { Timeline } from './Timeline.tsx'
@@ -91,6 +92,7 @@ export function Component() {
             key={paddockId + words + month}
             entries={month ? here.filter((e) => e.day.startsWith(month)) : here}
           />
+          <Copies />
         </>
       }
       right={

@@ -1,0 +1,123 @@
+// Kills the server again and again while several clients write; then every acknowledged write must be there, once.
+// KILLS says how often (200), PORT where it listens. Works on a folder of its own, which it takes away when all was well.
+import { spawn } from 'node:child_process'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+
+const KILLS = Number(process.env.KILLS ?? 200)
+const CLIENTS = 4
+const PORT = Number(process.env.PORT ?? 4178)
+const address = `http://127.0.0.1:${PORT}`
+const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-kill-'))
+const taxa = ['perennial-ryegrass', 'white-clover', 'timothy', 'bare']
+
+let server
+process.on('exit', () => server?.kill('SIGKILL'))
+const starts = []
+async function start() {
+  const from = performance.now()
+  let said = ''
+  server = spawn(process.execPath, ['dist-server/main.js'], {
+    env: { ...process.env, PORT: String(PORT), DATA_DIR: dataDir, DEMO: 'off' },
+    stdio: ['ignore', 'ignore', 'pipe'],
+  })
+  server.stderr.on('data', (d) => (said += d))
+  for (;;) {
+    if (server.exitCode !== null) throw new Error(`the server did not start again: ${said}`)
+    const up = await fetch(`${address}/api/health`).then((r) => r.ok, () => false) // prettier-ignore
+    // Another server on this port would make the whole bench mean nothing.
+    if (up && server.exitCode === null) break
+    await new Promise((r) => setTimeout(r, 30))
+  }
+  starts.push(performance.now() - from)
+}
+const send = (method, url, body) =>
+  fetch(address + url, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+const read = async (url) => (await fetch(address + url)).json()
+
+await start()
+const holding = { id: randomUUID(), name: 'Kill bench', client: '' }
+const paddock = { id: randomUUID(), holdingId: holding.id, name: 'Field', boundary: null, region: 'cool-humid', outlook: 'grazing', sown: [], strata: [], note: '' } // prettier-ignore
+await send('POST', '/api/holdings', holding)
+await send('POST', '/api/paddocks', paddock)
+
+/** What the server said it has: stops by round, and answers of practice. */
+const stops = new Map()
+const answers = new Set()
+let acknowledged = 0
+let refused = 0
+
+/** Each client writes to a round of its own: a stop, then the same stop again, then an answer of practice. */
+async function client(round, running) {
+  let seq = 0
+  while (running()) {
+    seq = (seq % 200) + 1
+    const hits = taxa.map((taxon, i) => ({ taxon, amount: 1 + ((seq + i) % 5) }))
+    const stop = { id: randomUUID(), hits, doneAt: new Date().toISOString() }
+    const id = randomUUID()
+    try {
+      const put = await send('PUT', `/api/rounds/${round}/stops/${seq}`, stop)
+      if (put.ok) {
+        stops.set(`${round}/${seq}`, JSON.stringify(hits))
+        acknowledged++
+      } else refused++
+      const post = await send('POST', '/api/practice-answers', {
+        answers: [{ id, kind: 'name', about: 'timothy', answered: 'timothy', right: true, sure: 0.9, seconds: 1, at: '2026-05-01T10:00:00.000Z' }], // prettier-ignore
+      })
+      if (post.ok) {
+        answers.add(id)
+        acknowledged++
+      } else refused++
+    } catch {
+      // The server is gone: what was under way was not acknowledged, and may be there or not.
+      stops.delete(`${round}/${seq}`)
+      await new Promise((r) => setTimeout(r, 20))
+    }
+  }
+}
+
+const rounds = []
+for (let c = 0; c < CLIENTS; c++) {
+  const id = randomUUID()
+  rounds.push(id)
+  const made = await send('POST', '/api/rounds', { id, paddockId: paddock.id, title: `Client ${c}`, method: 'cover-classes', purpose: '', plannedOn: '2026-05-01', pointsPerStop: 1, settings: {}, laid: [{ id: randomUUID(), seq: 1, position: [0, 0], stratum: '' }] }) // prettier-ignore
+  if (!made.ok) throw new Error(await made.text())
+}
+
+const problems = []
+for (let k = 0; k < KILLS; k++) {
+  let on = true
+  const writing = rounds.map((r) => client(r, () => on))
+  await new Promise((r) => setTimeout(r, 200 + Math.random() * 1300))
+  const gone = new Promise((r) => server.once('exit', r))
+  server.kill('SIGKILL')
+  await gone
+  on = false
+  await Promise.all(writing)
+  await start()
+  if (k % 20 === 19 || k === KILLS - 1) {
+    const there = new Map()
+    for (const r of rounds)
+      for (const s of (await read(`/api/rounds/${r}`)).stops) {
+        const key = `${r}/${s.seq}`
+        if (there.has(key)) problems.push(`${key} is there twice`)
+        there.set(key, JSON.stringify(s.hits))
+      }
+    for (const [key, hits] of stops)
+      if (there.get(key) !== hits) problems.push(`${key} was acknowledged as ${hits} and is ${there.get(key)}`)
+    const kept = (await read('/api/practice-answers')).map((a) => a.id)
+    if (new Set(kept).size !== kept.length) problems.push('an answer is there twice')
+    const has = new Set(kept)
+    for (const id of answers) if (!has.has(id)) problems.push(`answer ${id} was acknowledged and is gone`)
+    console.log(`${k + 1} kills: ${acknowledged} writes acknowledged, ${refused} refused, ${problems.length} problems`)
+  }
+}
+server.kill('SIGTERM')
+starts.sort((a, b) => a - b)
+const at = (q) => (starts[Math.floor(q * (starts.length - 1))] / 1000).toFixed(2)
+console.log(`reopened ${starts.length - 1} times in ${at(0.5)} s (median), ${at(0.95)} s (95 %), ${at(1)} s (longest)`)
+for (const p of problems.slice(0, 20)) console.log(p)
+if (problems.length === 0) rmSync(dataDir, { recursive: true, force: true })
+process.exit(problems.length === 0 ? 0 : 1)

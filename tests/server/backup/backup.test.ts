@@ -1,0 +1,157 @@
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import JSZip from 'jszip'
+import { afterAll, describe, expect, it } from 'vitest'
+import { keepCopies, listCopies, makeCopy } from '@/server/backup/dailyCopies.ts'
+import { BadBackup, readBackup, restoreBackup } from '@/server/backup/readBackup.ts'
+import { writeBackup } from '@/server/backup/writeBackup.ts'
+import { openDb, type Db } from '@/server/db/db.ts'
+import { migrate, migrationNames } from '@/server/db/migrate.ts'
+import { listPaddocks } from '@/server/db/places.ts'
+import { getRound, listRounds } from '@/server/db/rounds.ts'
+import { loadDemo } from '@/server/demo/loadDemo.ts'
+import { apiForFile } from '@/tests/support/api.ts'
+
+const api = apiForFile()
+const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-copies-'))
+/** Two databases beside the one that is copied, emptied again for each test: opening one takes longer. */
+const [first, second] = ['memory://', 'memory://'].map((dataDir) => openDb({ dataDir }))
+const emptied = async (opening: Promise<Db> | undefined): Promise<Db> => {
+  const db = await opening!
+  await db.script('drop schema public cascade; create schema public')
+  return db
+}
+afterAll(async () => {
+  for (const db of [first, second]) await (await db!).close()
+  rmSync(folder, { recursive: true, force: true })
+})
+const at = new Date('2027-05-01T06:30:00.000Z')
+const png = Buffer.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 0, 255, 128, 7])
+
+describe('a copy of everything', () => {
+  it('restored into an empty database gives back each round, place and picture as it was', async () => {
+    await loadDemo(api.db, '2027-05-01')
+    await api.raw().put('/api/photos/00000000-0000-4000-8000-000000000077?subject=bench').set('content-type', 'image/png').send(png) // prettier-ignore
+    const { body } = await api
+      .raw()
+      .get('/api/backup')
+      .buffer()
+      .parse((res, done) => {
+        const parts: Buffer[] = []
+        res.on('data', (d: Buffer) => parts.push(d))
+        res.on('end', () => done(null, Buffer.concat(parts)))
+      })
+    const other = await emptied(first)
+    const counts = await restoreBackup(other, await readBackup(body as Buffer))
+    expect(counts.stop).toBeGreaterThan(100)
+    expect(await listPaddocks(other)).toEqual(await listPaddocks(api.db))
+    const rounds = await listRounds(api.db)
+    expect(await listRounds(other)).toEqual(rounds)
+    for (const r of rounds) expect(await getRound(other, r.id)).toEqual(await getRound(api.db, r.id))
+    const photo = await other.query<{ bytes: Uint8Array }>('select bytes from photo')
+    expect(Buffer.from(photo.rows[0]!.bytes)).toEqual(png)
+    // A second copy, of the restored one, holds the same rows.
+    const again = (await writeBackup(other, at)).manifest
+    expect(again.tables).toEqual((await writeBackup(api.db, at)).manifest.tables)
+  })
+
+  it('is only put into an empty database, and nothing is half put in', async () => {
+    const { file } = await writeBackup(api.db, at)
+    await expect(restoreBackup(api.db, await readBackup(file))).rejects.toThrow('only put into an empty one')
+  })
+
+  it.each([
+    ['cut short', async (f: Buffer) => Promise.resolve(f.subarray(0, f.length / 2)), /not a zip, or only a part/],
+    ['of something else', async () => new JSZip().file('a.txt', 'a').generateAsync({ type: 'nodebuffer' }), /not a copy made by/], // prettier-ignore
+    ['with a line changed', change('tables/holding.ndjson', (t) => t.replace(/"name":"/, '"name":"X')), /holding of this copy is damaged/], // prettier-ignore
+    ['with a table missing', change('tables/stop.ndjson'), /stop is missing/],
+    ['of a newer server', change('manifest.json', (t) => t.replace('001-start.sql', '999-later.sql')), /newer server \(999/], // prettier-ignore
+    ['with a list that is no list', change('manifest.json', (t) => t.slice(0, 40)), /the file is damaged/],
+  ])('a copy %s is refused with the reason', async (_what, spoil, said) => {
+    const { file } = await writeBackup(api.db, at)
+    const spoilt = await spoil(file)
+    await expect(readBackup(spoilt)).rejects.toThrow(said)
+    await expect(readBackup(spoilt)).rejects.toBeInstanceOf(BadBackup)
+    const answer = await api.raw().post('/api/backup/check').set('content-type', 'application/zip').send(spoilt)
+    expect(answer.status).toBe(400)
+    expect((answer.body as { error: { message: string } }).error.message).toMatch(said)
+  })
+
+  it('a whole one is said to be whole, with its rows', async () => {
+    const { file, manifest } = await writeBackup(api.db, at)
+    const answer = await api.raw().post('/api/backup/check').set('content-type', 'application/zip').send(file)
+    expect(answer.body).toEqual({ madeAt: at.toISOString(), tables: manifest.tables.map(({ name, rows }) => ({ name, rows })) }) // prettier-ignore
+    expect(api.logged).toEqual([])
+  })
+})
+
+/** The file with one entry changed, or taken out. */
+function change(entry: string, how?: (text: string) => string) {
+  return async (file: Buffer): Promise<Buffer> => {
+    const zip = await JSZip.loadAsync(file)
+    if (how) zip.file(entry, how(await zip.file(entry)!.async('string')))
+    else zip.remove(entry)
+    return zip.generateAsync({ type: 'nodebuffer' })
+  }
+}
+
+describe('a copy made under an earlier schema', () => {
+  it.each(migrationNames().slice(0, -1))('up to %s: comes out under today’s', async (last) => {
+    // prettier-ignore
+    const old = await emptied(first)
+    await migrate(old, last)
+    const id = '00000000-0000-4000-8000-00000000000'
+    await old.query('insert into holding (id, name, client) values ($1, $2, $3)', [`${id}1`, 'Old holding', 'Client'])
+    await old.query(`insert into paddock (id, holding_id, name, boundary, region, outlook, sown) values ($1, $2, 'Old field', null, 'cool-humid', 'grazing', '["timothy"]'::jsonb)`, [`${id}2`, `${id}1`]) // prettier-ignore
+    await old.query(`insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, source) values ($1, $2, 'Old round', 'step-points', '', '2026-05-01', 10, '')`, [`${id}3`, `${id}2`]) // prettier-ignore
+    await old.query(`insert into stop (id, round_id, seq, done_at) values ($1, $2, 1, '2026-05-01T10:00:00Z')`, [`${id}4`, `${id}3`]) // prettier-ignore
+    await old.query(`insert into hit (stop_id, ord, taxon, amount) values ($1, 1, 'timothy', 7.5)`, [`${id}4`])
+    const { file } = await writeBackup(old, at)
+    const today = await emptied(second)
+    await restoreBackup(today, await readBackup(file))
+    const round = await getRound(today, `${id}3`)
+    expect(round!.stops[0]!.hits).toEqual([{ taxon: 'timothy', amount: 7.5 }])
+    expect(round!.paddock.sown).toEqual(['timothy'])
+    // The same data, brought up to date where it lies.
+    await migrate(old)
+    expect(await getRound(old, `${id}3`)).toEqual(round)
+  })
+})
+
+describe('daily copies', () => {
+  it('are whole files, the oldest go, and the last is never taken away', async () => {
+    for (const day of [1, 2, 3, 4]) await makeCopy(api.db, folder, 2, new Date(`2027-05-0${day}T06:30:00.000Z`))
+    expect(listCopies(folder).map((c) => c.madeAt)).toEqual(['2027-05-04T06:30:00.000Z', '2027-05-03T06:30:00.000Z'])
+    expect(readdirSync(folder).filter((f) => f.endsWith('.part'))).toEqual([])
+    writeFileSync(join(folder, 'notes.txt'), 'not a copy')
+    await makeCopy(api.db, folder, 0, new Date('2027-05-05T06:30:00.000Z'))
+    expect(listCopies(folder)).toHaveLength(1)
+    expect(readdirSync(folder)).toContain('notes.txt')
+  })
+
+  it('are made when the last is older than a day, or of a time to come; else not', async () => {
+    const made = async (last: string) => {
+      const here = mkdtempSync(join(folder, 'day-'))
+      writeFileSync(join(here, `copy-${last}.zip`), 'x')
+      const stop = keepCopies(api.db, here, 5, () => undefined)
+      for (let i = 0; i < 200 && listCopies(here).length < 2; i++) await new Promise((r) => setTimeout(r, 10))
+      stop()
+      return listCopies(here).length - 1
+    }
+    const name = (hours: number) => `${new Date(Date.now() - hours * 3_600_000).toISOString().slice(0, 19).replace(/:/g, '')}Z` // prettier-ignore
+    expect(await made(name(30))).toBe(1)
+    expect(await made(name(-48))).toBe(1)
+    expect(await made(name(2))).toBe(0)
+  })
+
+  it('a folder that cannot be written is said, and the server goes on', async () => {
+    const said: unknown[] = []
+    const file = join(folder, 'a-file')
+    writeFileSync(file, '')
+    const stop = keepCopies(api.db, join(file, 'copies'), 5, (e) => said.push(e))
+    for (let i = 0; i < 200 && said.length === 0; i++) await new Promise((r) => setTimeout(r, 10))
+    stop()
+    expect((said[0] as Error).message).toMatch(/^The daily copy could not be written/)
+  })
+})

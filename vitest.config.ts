@@ -12,6 +12,6 @@ export default defineConfig({
     testTimeout: 30_000,
     hookTimeout: 60_000,
     maxWorkers: 2,
-    reporters: ['default', ['json', { outputFile: 'reports/unit.json' }]],
+    reporters: ['default', ['json', { outputFile: process.env.TEST_REPORT ?? 'reports/unit.json' }]],
   },
 })

@@ -3,12 +3,14 @@ import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
 import { spawn, spawnSync } from 'node:child_process'
 import { build, installPackages, root, run } from './prepare.mjs'
+import { withPostgres } from './withPostgres.mjs'
 
 process.env.NO_COLOR = '1'
 installPackages()
 const bin = (name) => join(root, 'node_modules/.bin', name)
 const reports = join(root, 'reports')
-for (const old of ['unit.json', 'e2e.json', 'e2e-data']) rmSync(join(reports, old), { recursive: true, force: true })
+for (const old of ['unit.json', 'postgres.json', 'e2e.json', 'e2e-data'])
+  rmSync(join(reports, old), { recursive: true, force: true })
 mkdirSync(reports, { recursive: true })
 
 const began = Date.now()
@@ -93,6 +95,20 @@ readReport('unit.json', unitOk, (r) => ({
   failed: r.numFailedTests,
   skipped: r.numPendingTests + r.numTodoTests,
 }))
+
+title('API on a PostgreSQL server')
+const pgOk = await withPostgres((url) => {
+  const env = { ...process.env, TEST_POSTGRES: url, TEST_REPORT: 'reports/postgres.json' }
+  return run(bin('vitest'), ['run', '--project', 'server', 'tests/server/routes', 'tests/server/backup'], { env }) === 0
+})
+if (pgOk === undefined)
+  console.log('PostgreSQL is not installed here: the tests of the API ran on the embedded database only.')
+else
+  readReport('postgres.json', pgOk, (r) => ({
+    passed: r.numPassedTests,
+    failed: r.numFailedTests,
+    skipped: r.numPendingTests + r.numTodoTests,
+  }))
 
 title('end to end')
 if (chromium()) {

@@ -1,5 +1,5 @@
 import compression from 'compression'
-import express, { type Express } from 'express'
+import express, { type Express, type Response } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import { Router } from 'express'
 import helmet from 'helmet'
@@ -26,29 +26,27 @@ import { roundRoutes } from './routes/rounds.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
 
 /** Only our own scripts, styles and fonts; style elements made at run time carry the page's nonce. */
-function securityHeaders(nonce: string) {
-  return helmet({
-    strictTransportSecurity: false,
-    contentSecurityPolicy: {
-      useDefaults: false,
-      directives: {
-        defaultSrc: ["'none'"],
-        scriptSrc: ["'self'"],
-        styleSrc: ["'self'"],
-        styleSrcElem: ["'self'", `'nonce-${nonce}'`],
-        imgSrc: ["'self'", 'data:', 'blob:'],
-        fontSrc: ["'self'"],
-        connectSrc: ["'self'"],
-        workerSrc: ["'self'"],
-        manifestSrc: ["'self'"],
-        baseUri: ["'none'"],
-        formAction: ["'self'"],
-        frameAncestors: ["'none'"],
-        objectSrc: ["'none'"],
-      },
+const securityHeaders = helmet({
+  strictTransportSecurity: false,
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: {
+      defaultSrc: ["'none'"],
+      scriptSrc: ["'self'"],
+      styleSrc: ["'self'"],
+      styleSrcElem: ["'self'", (_req, res) => `'nonce-${(res as Response).locals.nonce as string}'`],
+      imgSrc: ["'self'", 'data:', 'blob:'],
+      fontSrc: ["'self'"],
+      connectSrc: ["'self'"],
+      workerSrc: ["'self'"],
+      manifestSrc: ["'self'"],
+      baseUri: ["'none'"],
+      formAction: ["'self'"],
+      frameAncestors: ["'none'"],
+      objectSrc: ["'none'"],
     },
-  })
-}
+  },
+})
 
 function pages(app: Express, dist: string): void {
   const file = join(dist, 'index.html')
@@ -87,7 +85,7 @@ export function makeApp({ db, book, dist, copies, log }: AppParts): Express {
   app.disable('x-powered-by')
   app.use((req, res, next) => {
     res.locals.nonce = randomBytes(16).toString('base64')
-    securityHeaders(res.locals.nonce as string)(req, res, next)
+    securityHeaders(req, res, next)
   })
   app.use(compression())
   const api = Router()

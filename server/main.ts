@@ -13,10 +13,14 @@ import { loadFlora, sayProblem } from './flora/loadFlora.ts'
 import { projectRoot } from './projectRoot.ts'
 
 const port = Number(process.env.PORT ?? 4170)
+const host = process.env.HOST ?? '127.0.0.1'
 const dataDir = process.env.DATA_DIR ?? './data'
 const databaseUrl = process.env.DATABASE_URL
 const copies = join(dataDir, 'copies')
 const kept = Number(process.env.COPIES ?? 14)
+
+/** Addresses that only this machine reaches. */
+const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
 /** A text that no longer fits the vocabulary is left out with a word, not lost: it stays in the database. */
 async function addOwnPlants(db: Db, book: Book): Promise<void> {
@@ -42,6 +46,11 @@ function cannotOpen(error: unknown): never {
 async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
+  if (!LOOPBACK.has(host))
+    throw new Error(
+      `HOST=${host} would let every machine that reaches this one read and change the records: there are no accounts yet. ` +
+        'Leave HOST out, and put a server with a log-in of its own in front if others are to reach it.',
+    )
   if (!Number.isInteger(kept) || kept < 0) throw new Error(`COPIES must be a whole number, not ${process.env.COPIES}`)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   process.on('exit', unlock)
@@ -69,7 +78,7 @@ async function start(): Promise<void> {
       fail(new Error(`Port ${port} is taken. Start with another, such as PORT=${port + 1}.`))
     else fail(error)
   })
-  server.listen(port, '127.0.0.1', () => console.log(`Fold Sprig is ready at http://127.0.0.1:${port}`))
+  server.listen(port, host, () => console.log(`Fold Sprig is ready at http://127.0.0.1:${port}`))
 }
 
 function fail(error: unknown): void {

@@ -15,8 +15,9 @@ export interface Db extends Sql {
   close(): Promise<void>
 }
 
-/** Statistics of the tables are read anew after so many transactions, and each time a quarter more were written. */
-const FIRST_ANALYZE = 100
+/** After so many transactions dead rows are cleared and statistics read anew: there is no server beside it that would. */
+const WRITES_PER_VACUUM = 500
+const FIRST_VACUUM = 50
 
 /** Everything in turn on one connection; a transaction keeps it until it ends. */
 function oneByOne(connection: Connection): Db {
@@ -31,12 +32,9 @@ function oneByOne(connection: Connection): Db {
     script: (text) => connection.exec(text),
   }
   let written = 0
-  let analyzeAt = FIRST_ANALYZE
-  // No server stands beside it that would renew what the planner knows of the tables.
   const wrote = () => {
-    if (++written < analyzeAt) return
-    analyzeAt = Math.ceil(written * 1.25)
-    void inTurn(() => connection.exec('analyze')).catch(() => undefined)
+    if (++written !== FIRST_VACUUM && written % WRITES_PER_VACUUM !== 0) return
+    void inTurn(() => connection.exec('vacuum (analyze)')).catch(() => undefined)
   }
   return {
     query: <Row>(text: string, params?: unknown[]) => inTurn(() => sql.query<Row>(text, params)),

@@ -2,7 +2,7 @@ import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import type { Sql } from './db.ts'
 
-const PADDOCK_COLUMNS = 'id, holding_id as "holdingId", name, boundary, region, outlook, sown, strata, note'
+export const PADDOCK_COLUMNS = 'id, holding_id as "holdingId", name, boundary, region, outlook, sown, strata, note'
 
 export async function listHoldings(db: Sql): Promise<Holding[]> {
   return (await db.query<Holding>('select id, name, client from holding order by name, id')).rows

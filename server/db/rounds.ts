@@ -1,8 +1,8 @@
-import type { Paddock, Round, RoundSummary, Stop, Unknown } from '@/core/records/round.ts'
+import type { Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { Hit } from '@/core/survey/tally.ts'
 import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'
-import { getPaddock } from './places.ts'
+import { PADDOCK_COLUMNS } from './places.ts'
 
 const ROUND_COLUMNS = `r.id, r.paddock_id as "paddockId", h.name as holding, h.client, r.title, r.method, r.purpose,
   r.planned_on::text as "plannedOn", r.points_per_stop as "pointsPerStop", r.source, r.settings`
@@ -46,40 +46,46 @@ async function stopsOf(db: Sql, roundIds: string[]): Promise<Map<string, Stop[]>
   return byRound
 }
 
-type RoundRow = Omit<Round, 'paddock' | 'stops' | 'unknowns'>
-
-async function withAllOf(db: Sql, rows: RoundRow[]): Promise<Round[]> {
-  const ids = rows.map((r) => r.id)
-  const stops = await stopsOf(db, ids)
-  const unknowns = await db.query<Unknown & { roundId: string }>(
-    `select round_id as "roundId", letter, named_as as "namedAs" from unknown
-     where round_id = any($1::uuid[]) order by round_id, letter`,
-    [ids],
-  )
-  const paddocks = new Map<string, Paddock>()
-  for (const id of new Set(rows.map((r) => r.paddockId))) paddocks.set(id, (await getPaddock(db, id))!)
-  return rows.map((row) => ({
-    ...row,
-    paddock: paddocks.get(row.paddockId)!,
-    stops: stops.get(row.id)!,
-    unknowns: unknowns.rows.filter((u) => u.roundId === row.id).map(({ letter, namedAs }) => ({ letter, namedAs })),
-  }))
-}
-
-const FROM_ROUND = `select ${ROUND_COLUMNS}, r.route
+const FROM_ROUND = `select ${ROUND_COLUMNS}, r.route,
+    (select row_to_json(x) from (select ${PADDOCK_COLUMNS} from paddock where id = r.paddock_id) x) as paddock,
+    (select coalesce(json_agg(json_build_object('letter', letter, 'namedAs', named_as) order by letter), '[]')
+     from unknown where round_id = r.id) as unknowns
   from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id`
 
 /** A round with its paddock, stops, hits and unknowns. */
 export async function getRound(db: Sql, id: string): Promise<Round | undefined> {
-  const { rows } = await db.query<RoundRow>(`${FROM_ROUND} where r.id = $1`, [id])
-  const [round] = await withAllOf(db, rows)
-  return round
+  return (await getRounds(db, [id]))[0]
+}
+
+export interface PlannedStop extends Pick<Stop, 'id' | 'position' | 'stratum'> {
+  seq: number
+}
+
+/** What is needed of a round to write one of its stops: far less than the round. Undefined where there is none. */
+export async function stopPlace(
+  db: Sql,
+  roundId: string,
+  seq: number,
+): Promise<{ stops: number; planned: PlannedStop | undefined } | undefined> {
+  const { rows } =
+    await db.query<{ stops: number; id: string | null; lon: number | null; lat: number | null; stratum: string }>( // prettier-ignore
+      `select (select count(*)::int from stop where round_id = r.id) as stops, s.id, s.lon, s.lat, s.stratum
+     from round r left join stop s on s.round_id = r.id and s.seq = $2 where r.id = $1`,
+      [roundId, seq],
+    )
+  const row = rows[0]
+  if (!row) return undefined
+  const { id, lon, lat, stratum } = row
+  const position: Stop['position'] = lon === null || lat === null ? null : [lon, lat]
+  return { stops: row.stops, planned: id === null ? undefined : { id, seq, position, stratum } }
 }
 
 /** Rounds by their ids, whole. */
 export async function getRounds(db: Sql, ids: string[]): Promise<Round[]> {
-  const { rows } = await db.query<RoundRow>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids])
-  return withAllOf(db, rows)
+  const { rows } = await db.query<Omit<Round, 'stops'>>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids])
+  if (rows.length === 0) return []
+  const stops = await stopsOf(db, ids)
+  return rows.map((row) => ({ ...row, stops: stops.get(row.id)! }))
 }
 
 export type NewRound = Pick<

@@ -5,7 +5,7 @@ import { openStop, type Stop } from '@/core/records/round.ts'
 import { wRoute, type Position } from '@/core/survey/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
-import { addRound, getRound, listRounds, putStop, putUnknown } from '../db/rounds.ts'
+import { addRound, getRound, listRounds, putStop, putUnknown, stopPlace, type PlannedStop } from '../db/rounds.ts'
 import { badRequest, ConflictError, notFound } from '../http/httpError.ts'
 import { knownTaxon } from '../http/knownTaxon.ts'
 import { isUUID } from 'class-validator'
@@ -50,7 +50,7 @@ function routeInto(boundary: Polygon | null, count: number) {
   }
 }
 
-export function stopFrom(input: StopInput, seq: number, planned: Stop | undefined, book: Book): Stop {
+export function stopFrom(input: StopInput, seq: number, planned: PlannedStop | undefined, book: Book): Stop {
   return {
     id: planned?.id ?? input.id,
     seq,
@@ -78,13 +78,17 @@ export function roundRoutes(db: Db, book: Book): Router {
     })
     .put('/rounds/:id/stops/:seq', async (req, res) => {
       const input = parseBody(StopInput, req.body)
-      const round = await roundAt(db, req.params.id)
+      const { id } = req.params
       const seq = Number(req.params.seq)
-      const planned = round.stops.find((s) => s.seq === seq)
-      const added = !planned && Number.isInteger(seq) && seq === round.stops.length + 1 && seq <= MOST_STOPS
+      const asked = isUUID(id)
+        ? await stopPlace(db, id, Number.isInteger(seq) && seq <= MOST_STOPS ? seq : 0)
+        : undefined
+      if (!asked) throw notFound('round')
+      const { planned, stops } = asked
+      const added = !planned && seq === stops + 1 && seq <= MOST_STOPS
       if (!planned && !added) throw notFound('stop')
       const stop = stopFrom(input, seq, planned, book)
-      const written = await putStop(db, round.id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
+      const written = await putStop(db, id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
       if ('conflict' in written)
         throw new ConflictError('This stop was counted on another device too.', written.conflict)
       res.json({ seq, hits: stop.hits.length, version: written.version })
@@ -92,9 +96,10 @@ export function roundRoutes(db: Db, book: Book): Router {
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {
       const input = parseBody(UnknownInput, req.body)
       if (!/^[A-Z]$/.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
-      const round = await roundAt(db, req.params.id)
+      const { id } = req.params
+      if (!isUUID(id) || !(await stopPlace(db, id, 0))) throw notFound('round')
       const namedAs = input.namedAs ? knownTaxon(input.namedAs, book.flora, 'namedAs') : null
-      await putUnknown(db, round.id, req.params.letter, namedAs)
+      await putUnknown(db, id, req.params.letter, namedAs)
       res.json({ letter: req.params.letter, namedAs })
     })
 }

@@ -6,17 +6,18 @@ import { afterAll, describe, expect, it } from 'vitest'
 import { keepCopies, listCopies, makeCopy } from '@/server/backup/dailyCopies.ts'
 import { BadBackup, readBackup, restoreBackup } from '@/server/backup/readBackup.ts'
 import { writeBackup } from '@/server/backup/writeBackup.ts'
-import { openDb, type Db } from '@/server/db/db.ts'
+import type { Db } from '@/server/db/db.ts'
 import { migrate, migrationNames } from '@/server/db/migrate.ts'
 import { listPaddocks } from '@/server/db/places.ts'
 import { getRound, listRounds } from '@/server/db/rounds.ts'
 import { loadDemo } from '@/server/demo/loadDemo.ts'
 import { apiForFile } from '@/tests/support/api.ts'
+import { testDatabase } from '@/tests/support/database.ts'
 
 const api = apiForFile()
 const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-copies-'))
 /** Two databases beside the one that is copied, emptied again for each test: opening one takes longer. */
-const [first, second] = ['memory://', 'memory://'].map((dataDir) => openDb({ dataDir }))
+const [first, second] = [testDatabase(), testDatabase()]
 const emptied = async (opening: Promise<Db> | undefined): Promise<Db> => {
   const db = await opening!
   await db.script('drop schema public cascade; create schema public')

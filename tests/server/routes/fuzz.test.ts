@@ -1,0 +1,96 @@
+import fc from 'fast-check'
+import { beforeAll, describe, expect, it } from 'vitest'
+import { listPaddocks } from '@/server/db/places.ts'
+import { listRounds } from '@/server/db/rounds.ts'
+import { loadDemo } from '@/server/demo/loadDemo.ts'
+import { apiForFile } from '@/tests/support/api.ts'
+import { everyRoute, type RouteOf } from '@/tests/support/everyRoute.ts'
+
+/** How many requests; the run that is written of in docs/reliability.md had 10,000. */
+const REQUESTS = Number(process.env.FUZZ ?? 600)
+
+const api = apiForFile()
+let routes: RouteOf[] = []
+let known: string[] = []
+beforeAll(async () => {
+  await loadDemo(api.db, '2027-05-01')
+  routes = everyRoute(api.app)
+  known = [...(await listRounds(api.db)), ...(await listPaddocks(api.db))].map((x) => x.id)
+})
+
+const nasty = fc.constantFrom(
+  '',
+  '0',
+  '-1',
+  '1e309',
+  "'; drop table round; --",
+  '" or 1=1',
+  '../../etc/passwd',
+  '..%2f..%2fetc%2fpasswd',
+  '%00',
+  '\u0000',
+  '\ud800',
+  '<script>alert(1)</script>',
+  '=cmd()',
+  '${7*7}',
+  '__proto__',
+  'constructor',
+  'timothy',
+  'perennial-ryegrass',
+  'A',
+  '1',
+  'stops.gpx',
+  'x'.repeat(5000),
+  '2026-13-45',
+  '00000000-0000-4000-8000-000000000000',
+)
+const words = fc.constantFrom('id', 'name', 'title', 'holdingId', 'paddockId', 'roundId', 'boundary', 'region', 'outlook', 'sown', 'strata', 'note', 'method', 'purpose', 'plannedOn', 'pointsPerStop', 'settings', 'route', 'laid', 'hits', 'doneAt', 'measures', 'skipped', 'base', 'by', 'taxon', 'amount', 'part', 'position', 'plant', 'probability', 'context', 'observations', 'namedAt', 'checkedOn', 'was', 'answers', 'kind', 'about', 'sure', 'seconds', 'at', 'yaml', 'text', 'dueOn', 'detail', 'onDate', 'round', 'version', 'value', '__proto__') // prettier-ignore
+const { value } = fc.letrec<{ value: unknown }>((tie) => ({
+  value: fc.oneof(
+    { maxDepth: 4, withCrossShrink: true },
+    nasty,
+    fc.integer(),
+    fc.double(),
+    fc.boolean(),
+    fc.constant(null),
+    fc.array(tie('value'), { maxLength: 4 }),
+    fc.dictionary(words, tie('value'), { maxKeys: 6 }),
+  ),
+}))
+const request = fc.record({
+  route: fc.nat(),
+  params: fc.array(fc.oneof(nasty, fc.nat()), { minLength: 4, maxLength: 4 }),
+  query: fc.dictionary(fc.constantFrom('subject', 'kind', 'paddock', 'q', '__proto__'), nasty, { maxKeys: 2 }),
+  body: fc.oneof(fc.dictionary(words, value, { maxKeys: 10 }), value),
+  type: fc.constantFrom('application/json', 'application/json', 'application/json', 'text/plain', 'image/png'),
+})
+
+/** What nobody outside should read: where a file lies, a line of SQL, a stack. */
+const INSIDE = /node_modules|\/server\/|\bat \w+ \(|insert into|select .* from|pglite|postgres/i
+
+describe('whatever is sent to whichever route', () => {
+  it('is answered without a fault of the server, without its insides, and leaves the data readable', async () => {
+    expect(routes.length).toBeGreaterThan(40)
+    await fc.assert(
+      fc.asyncProperty(request, async ({ route, params, query, body, type }) => {
+        const { method, path } = routes[route % routes.length]!
+        let i = 0
+        const url = path.replace(/:\w+/g, () => {
+          const p = params[i++ % params.length]!
+          return encodeURIComponent(
+            typeof p === 'number' ? known[p % known.length]! : p.replace(/[\ud800-\udfff]/g, ''),
+          )
+        })
+        const sent = api.raw()[method](url).query(query).timeout(20_000).ok(() => true) // prettier-ignore
+        if (method !== 'get') sent.set('content-type', type).send(JSON.stringify(body))
+        const answer = await sent
+        expect(answer.status, `${method} ${url}`).toBeLessThan(500)
+        if (answer.status >= 400) expect(answer.text, `${method} ${url}`).not.toMatch(INSIDE)
+      }),
+      { numRuns: REQUESTS, seed: Number(process.env.FUZZ_SEED ?? 20260501) },
+    )
+    expect(api.logged).toEqual([])
+    expect((await api.get('/api/places')).status).toBe(200)
+    expect((await api.get('/api/rounds')).status).toBe(200)
+  }, 600_000)
+})

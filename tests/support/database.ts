@@ -1,0 +1,17 @@
+import { randomBytes } from 'node:crypto'
+import pg from 'pg'
+import { openDb, type Db } from '@/server/db/db.ts'
+
+/** Address of a PostgreSQL server without a database's name, where the tests are to run on one. */
+const server = process.env.TEST_POSTGRES
+
+/** An empty database of a test's own: in memory, or on the server that the run was given. */
+export async function testDatabase(): Promise<Db> {
+  if (!server) return openDb({ dataDir: 'memory://' })
+  const name = `test_${randomBytes(8).toString('hex')}`
+  const admin = new pg.Client({ connectionString: `${server}/postgres` })
+  await admin.connect()
+  await admin.query(`create database ${name}`)
+  await admin.end()
+  return openDb({ databaseUrl: `${server}/${name}`, dataDir: '' })
+}

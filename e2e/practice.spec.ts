@@ -315,6 +315,10 @@ test('a stand is counted in the cells of a grid, and half of them full is a full
   await expect(stand).toContainText(/A sown plant stands in\s+80\s% of 100 cells/)
   await expect(stand).toContainText('a full stand, at the least 32 plants on a square metre')
   await expect(page.getByRole('radio', { name: /Seedlings in frames/ })).toBeDisabled()
+  // The server has it as well.
+  const kept = async () => JSON.stringify(await (await fetch(`${address}/api/kept`)).json())
+  await expect.poll(kept).toContain('"any-sown":20,')
+  await expect(page.getByText(/Not saved/)).toHaveCount(0)
 })
 
 test('words of the trade are found from where they stand, and the first round ticks what was done', async ({

@@ -1,5 +1,6 @@
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
+import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
 import { dropKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kept.ts'
 import { getEvent, getPaddock } from '../db/places.ts'
@@ -24,19 +25,23 @@ const kinds = {
   sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
 } as const
 
-/** Counts of seedlings: whole numbers of plants of the book. */
+/** Counts of seedlings: whole numbers of plants of the book; in a grid no more than its cells. */
 function checkFrames(value: object, book: Book): void {
   if (!(value instanceof SowingChecksInput)) return
-  value.checks.forEach((check, i) =>
+  value.checks.forEach((check, i) => {
+    const most = check.cells ?? 10_000
+    check.others?.forEach((plant, j) => knownPlant(plant, book.flora, `checks[${i}].others[${j}]`))
+    if (check.rows && check.rows.bare > check.rows.metres)
+      throw badRequest('The bare metres are at most those looked along.', `checks[${i}].rows.bare`)
     check.frames.forEach((frame, j) =>
       Object.entries(frame).forEach(([plant, n]) => {
         const field = `checks[${i}].frames[${j}].${plant}`
-        knownPlant(plant, book.flora, field)
-        if (!Number.isInteger(n) || n < 0 || n > 10_000)
-          throw badRequest('A count is a whole number, 0 or more.', field)
+        if (check.cells === undefined || plant !== ANY_SOWN) knownPlant(plant, book.flora, field)
+        if (!Number.isInteger(n) || n < 0 || n > most)
+          throw badRequest(`A count is a whole number from 0 to ${most}.`, field)
       }),
-    ),
-  )
+    )
+  })
 }
 
 /** What is said of a paddock, a round or a sowing besides its counts. */

@@ -84,6 +84,20 @@ describe('what is said of a paddock or a round besides its counts', () => {
       const sent = await api.put(`/api/kept/sowing/${EVENT}`, { checks: [{ ...checks.checks[0], frames: [bad] }] })
       expect(sent.status, JSON.stringify(bad)).toBe(400)
     }
+    const grid = { on: '2027-05-21', frameM2: 0.0225, cells: 25, frames: [{ 'any-sown': 14, timothy: 12 }], others: ['lambsquarters'], flags: ['rows-show'], rows: { metres: 40, bare: 6 }, note: '' } // prettier-ignore
+    expect((await api.put(`/api/kept/sowing/${EVENT}`, { checks: [grid] })).status).toBe(200)
+    expect((await kept()).find((k) => k.kind === 'sowing')!.value).toEqual({ checks: [grid] })
+    for (const [field, bad] of [
+      ['checks[0].frames[0].timothy', { frames: [{ timothy: 26 }] }],
+      ['checks[0].frames[0].any-sown', { cells: undefined }],
+      ['checks[0].others[0]', { others: ['triffid'] }],
+      ['checks[0].rows.bare', { rows: { metres: 4, bare: 6 } }],
+      ['checks[0].flags', { flags: ['sunny'] }],
+      ['checks[0].cells', { cells: 1 }],
+    ] as const) {
+      const { status, body } = await api.put(`/api/kept/sowing/${EVENT}`, { checks: [{ ...grid, ...bad }] })
+      expect([status, (body as { error: { field: string } }).error.field]).toEqual([400, field])
+    }
     expect((await api.put(`/api/kept/sowing/${PADDOCK}`, checks)).status).toBe(400)
     expect((await api.put(`/api/kept/runners/${PADDOCK}`, { ...runners, suspect: ['blue'] })).status).toBe(400)
   })

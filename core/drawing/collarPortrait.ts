@@ -4,7 +4,7 @@ import type { Traits } from './portrait/portrait.ts'
 import { usualTraits } from './portrait/traits.ts'
 
 /** Drawing units to a millimetre: every portrait is to this one scale, so that a fine grass looks fine. */
-export const COLLAR_PER_MM = 4.6
+const COLLAR_PER_MM = 4.6
 const JOINT = 56
 
 const hairs = (half: number, from: number, long: number): Drawing => {

@@ -29,7 +29,7 @@ const broad = (at: Point, degrees: number, long = 60): Drawing => leaf({ length:
 const soil = (y: number): Drawing => [{ d: straight([2, y], [98, y]), ink: 'line' }, ...[10, 40, 76].map((x) => ({ d: straight([x, y + 7], [x + 7, y + 7]), ink: 'soil' as const }))]
 
 /** Things a hand or an eye does when looking at a plant. */
-export const gestures: Record<string, () => Drawing> = {
+const gestures: Record<string, () => Drawing> = {
   'pull-shoot': () => [...soil(80), ...[-8, -3, 4, 9].map((dx) => brush([[44 + dx, 80], [44 + dx * 2, 56], [44 + dx * 3.4, 36]], [3, 2.6, 0.6])), brush([[44, 80], [44, 50], [44, 24]], [4.6, 4, 1]), ...finger([50, 52]), ...arrow([[26, 50], [24, 36], [26, 18]])],
   'cut-across': () => [...shoot(42), { d: closed([36, 62], [98, 40], [98, 48], [40, 68]), ink: 'silver' }, { d: closed([36, 62], [98, 40], [98, 48], [40, 68]), ink: 'line' }, { d: straight([28, 68], [54, 60]), ink: 'dotted' }],
   'bend-back': () => [{ d: closed([34, 99], [35, 50], [45, 50], [46, 99]), ink: 'leafDark' }, { d: closed([34, 99], [35, 50], [45, 50], [46, 99]), ink: 'line' }, brush([[40, 50], [30, 40], [14, 52], [8, 76]], [6, 6, 1]), { d: smoothClosed([[36, 50], [38, 40], [44, 40], [46, 50]]), ink: 'paper' }, { d: smoothClosed([[36, 50], [38, 40], [44, 40], [46, 50]]), ink: 'line' }, ...arrow([[40, 26], [26, 22], [14, 32]]), ...finger([54, 52])],

@@ -8,7 +8,7 @@ const ground = (): Drawing => [{ d: straight([2, GROUND], [98, GROUND]), ink: 'l
 const shoot = (points: Point[], wide = 3.2): Drawing => [brush(points, [wide, wide * 0.85, 0.6])]
 
 /** A rosette seen from the side and a little above: leaves laid flat all round. */
-export function flatRosette(at: Point, long: number, wide: number, count = 9): Drawing {
+function flatRosette(at: Point, long: number, wide: number, count = 9): Drawing {
   const form = { length: long, width: wide, profile: oval(0.62) }
   const turns = Array.from({ length: count }, (_, i) => (360 * i) / count + 8).sort((a, b) => Math.sin((a * Math.PI) / 180) - Math.sin((b * Math.PI) / 180))
   return turns.flatMap((d): Drawing => {

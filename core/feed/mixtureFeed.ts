@@ -46,7 +46,7 @@ const DRAWS = 5000
 export const TDN_POINTS = 3
 
 /** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
-export const MANY_STOPS = 300
+const MANY_STOPS = 300
 
 /** Amounts of one plant at each stop. */
 type Column = ArrayLike<number>

@@ -12,12 +12,12 @@ import { stateShares } from './frequency.ts'
 import { confusionMatrix, mixesUpMoreAt } from './observerError.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
 
-export const CODED = 0
+const CODED = 0
 export const NOT_CODED = 1
 export const NO_SUCH_PART = 2
 
 /** Outcomes a measurement is sorted into when its worth is weighed before it is taken. */
-export const SIZE_BINS = 16
+const SIZE_BINS = 16
 
 /** States by which an observer says that a part is not there: true of a plant that has no such part. */
 const absenceStates = new Set(['none', 'absent', 'plain', 'none-distinct', 'not-found'])

@@ -10,7 +10,7 @@ export interface Verdict {
 /** A name is written when it would be right about 19 times in 20. */
 export const NAMED_FROM = 0.95
 /** Looks that must speak before a harmless herb or legume is named: its kin can be poisons, and three looks can all be odd. */
-export const LEAST_LOOKS = 4
+const LEAST_LOOKS = 4
 /** Together with "not in this book", the few still standing hold at least this much. */
 const FEW_HOLD = 0.9
 const FEW = 4

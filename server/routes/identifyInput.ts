@@ -24,7 +24,7 @@ import { badRequest } from '../http/httpError.ts'
 
 const grounds = ['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed']
 
-export class ContextInput {
+class ContextInput {
   @IsOptional() @IsInt() @Min(1) @Max(12) month?: number
   @IsOptional() @IsIn(stages, { message: `stage must be one of ${stages.join(', ')}` }) stage?: Stage
   @IsOptional() @IsIn(regions, { message: `region must be one of ${regions.join(', ')}` }) region?: Region
@@ -41,7 +41,7 @@ export class ContextInput {
   lacking?: ('lens' | 'spade')[]
 }
 
-export class ObservationInput {
+class ObservationInput {
   @IsString() character!: string
   @IsOptional() @IsArray() @ArrayMinSize(1) @ArrayMaxSize(30) @IsString({ each: true }) states?: string[]
   @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) value?: number

@@ -23,7 +23,7 @@ import { regions, type Region } from '@/core/naming/flora.ts'
 import { eventKinds, type EventKind } from '@/core/records/paddockEvent.ts'
 import { outlooks, partKinds, type Outlook, type PartKind } from '@/core/records/round.ts'
 
-export class PartInput {
+class PartInput {
   @IsString() @IsNotEmpty() @MaxLength(200) name!: string
   @IsIn(partKinds) kind!: PartKind
   @IsObject({ message: 'polygon must be GeoJSON' }) polygon!: object

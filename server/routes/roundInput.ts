@@ -42,7 +42,7 @@ export class HoldingInput {
 
 const amount = { allowNaN: false, allowInfinity: false }
 
-export class StopMeasuresInput implements Measures {
+class StopMeasuresInput implements Measures {
   @IsOptional() @IsNumber(amount) @Min(0) @Max(1000) reading?: number
   @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) clipFreshG?: number
   @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) clipDryG?: number
@@ -104,7 +104,7 @@ export class RoundInput {
   laid?: PlannedStopInput[]
 }
 
-export class HitInput {
+class HitInput {
   @IsString() @MaxLength(200) taxon!: string
   @IsNumber(amount) @Min(0.001) @Max(10000) amount!: number
   @IsOptional() @IsInt() @Min(1) @Max(1000) part?: number

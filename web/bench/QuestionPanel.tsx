@@ -25,7 +25,7 @@ interface Props {
 }
 
 /** The question in hand, its drawn answers, how to look, and how sure. */
-export const QuestionPanel = memo(function QuestionPanel({
+const QuestionPanel = memo(function QuestionPanel({
   character,
   answer,
   sureness,

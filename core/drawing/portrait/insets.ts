@@ -39,7 +39,7 @@ const TITLES: Record<string, string> = {
   'auricle.edge': 'claw edge',
   vernation: 'cut shoot',
 }
-export const insetTitle = (character: string): string => TITLES[character] ?? character.split('.').at(-1)!
+const insetTitle = (character: string): string => TITLES[character] ?? character.split('.').at(-1)!
 
 /** Close looks worth having for each kind of plant, the most telling first; plain states are passed over. */
 const TELLING = {

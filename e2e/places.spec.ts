@@ -132,6 +132,20 @@ test('a paddock drawn by hand, a part kept out of the walk, and its history', as
   await page.reload()
   await expect(page.getByText('Timothy 12 kg/ha at 85 % live')).toBeVisible()
   await expect(page.getByText('gateway,')).toBeVisible()
+  // Another name for the holding, and its old one again: other journeys look for it.
+  const rename = async (from: string, to: string) => {
+    await page.getByText('Rename the holding or its client').click()
+    const name = page.getByLabel('Name of this holding')
+    await expect(name).toHaveValue(from)
+    await name.fill(to)
+    await page.getByRole('button', { name: 'Keep the names' }).click()
+    await expect(page.getByLabel('Holding', { exact: true }).locator('option:checked')).toHaveText(to)
+    await page.reload()
+    await expect(page.getByLabel('Holding', { exact: true }).locator('option:checked')).toHaveText(to)
+  }
+  const before = (await page.getByLabel('Holding', { exact: true }).locator('option:checked').textContent())!
+  await rename(before, 'Old Mill Holding')
+  await rename('Old Mill Holding', before)
 })
 
 test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {

@@ -16,6 +16,16 @@ export async function getPaddock(db: Sql, id: string): Promise<Paddock | undefin
   return (await db.query<Paddock>(`select ${PADDOCK_COLUMNS} from paddock where id = $1`, [id])).rows[0]
 }
 
+/** @returns false where there is no such holding */
+export async function putHolding(db: Sql, h: Holding): Promise<boolean> {
+  const { rows } = await db.query('update holding set name = $2, client = $3 where id = $1 returning id', [
+    h.id,
+    h.name,
+    h.client,
+  ])
+  return rows.length > 0
+}
+
 export async function addHolding(db: Sql, h: Holding): Promise<void> {
   await db.query('insert into holding (id, name, client) values ($1, $2, $3) on conflict (id) do nothing', [
     h.id,

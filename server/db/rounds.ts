@@ -57,6 +57,15 @@ export async function getRound(db: Sql, id: string): Promise<Round | undefined> 
   return (await getRounds(db, [id]))[0]
 }
 
+/** Taxa met in rounds of the last two years, the one met at most stops first. */
+export async function recentlyFound(db: Sql): Promise<string[]> {
+  const { rows } = await db.query<{ taxon: string }>(
+    `select h.taxon from hit h join stop s on s.id = h.stop_id join round r on r.id = s.round_id
+     where r.planned_on > current_date - 730 group by h.taxon order by count(distinct s.id) desc, h.taxon limit 80`,
+  )
+  return rows.map((r) => r.taxon)
+}
+
 export interface PlannedStop extends Pick<Stop, 'id' | 'position' | 'stratum'> {
   seq: number
 }

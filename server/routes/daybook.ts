@@ -6,6 +6,7 @@ import { yearCount, type YearCount } from '@/core/survey/paddockHistory.ts'
 import type { Db } from '../db/db.ts'
 import { listAllEvents } from '../db/places.ts'
 import { countsOfPaddock, mostCounted } from '../db/roundCounts.ts'
+import { recentlyFound } from '../db/rounds.ts'
 import type { Book } from '../flora/book.ts'
 import { notFound } from '../http/httpError.ts'
 
@@ -24,6 +25,7 @@ export function daybookRoutes(db: Db, book: Book): Router {
       if (!isUUID(id)) throw notFound('paddock')
       res.json(await countsOf(db, book, id))
     })
+    .get('/recently-found', async (_req, res) => void res.json(await recentlyFound(db)))
     .get('/most-counted', async (_req, res) => {
       const paddockId = await mostCounted(db)
       res.json({ paddockId: paddockId ?? null, counts: paddockId ? await countsOf(db, book, paddockId) : [] })

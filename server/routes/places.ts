@@ -12,6 +12,7 @@ import {
   listHoldings,
   listPaddocks,
   putEvent,
+  putHolding,
   putPaddock,
 } from '../db/places.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
@@ -53,6 +54,12 @@ export function placeRoutes(db: Db, book: Book): Router {
       const input = parseBody(HoldingInput, req.body)
       await addHolding(db, input)
       res.status(201).json({ id: input.id })
+    })
+    .put('/holdings/:id', async (req, res) => {
+      const input = parseBody(HoldingInput, req.body)
+      const { id } = req.params
+      if (!isUUID(id) || !(await putHolding(db, { ...input, id }))) throw notFound('holding')
+      res.json({ id })
     })
     .post('/paddocks', async (req, res) => {
       const input = parseBody(PaddockInput, req.body)

@@ -82,6 +82,8 @@ export const getEvents = () => send<PaddockEvent[]>('GET', '/api/events')
 export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/paddocks/${paddockId}/counts`)
 /** Counts of the paddock that was counted most often, which the daybook opens with. */
 export const getMostCounted = () => send<{ paddockId: string | null; counts: YearCount[] }>('GET', '/api/most-counted')
+/** Taxa met in rounds of the last two years. */
+export const getRecentlyFound = () => send<string[]>('GET', '/api/recently-found')
 export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-checks')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)

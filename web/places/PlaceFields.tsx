@@ -1,11 +1,13 @@
 import { regions, type Region } from '@/core/naming/flora.ts'
 import { outlooks, type Outlook } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { RenameHolding } from './RenameHolding.tsx'
 import type { PlaceState } from './usePlace.ts'
 
 /** Name, holding, region and how the paddock is read. */
 export function PlaceFields({ state }: { state: PlaceState }) {
   const { place, set, holdings, newHolding, setNewHolding } = state
+  const holding = holdings.find((h) => h.id === place.holdingId)
   return (
     <div className="mt-2 grid gap-3 sm:grid-cols-2">
       <Labelled label="Name of the paddock">
@@ -61,6 +63,8 @@ export function PlaceFields({ state }: { state: PlaceState }) {
             )}
           </Labelled>
         </>
+      ) : holding ? (
+        <RenameHolding key={holding.id} holding={holding} />
       ) : null}
       <Labelled label="Region">
         {(id) => (

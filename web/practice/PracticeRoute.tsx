@@ -3,7 +3,7 @@ import { Link, useLoaderData } from 'react-router'
 import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import type { TrainerSet } from '@/core/practice/trainerSet.ts'
 import type { Around } from '@/core/practice/session.ts'
-import { getNamingChecks, getNamings } from '../api/client.ts'
+import { getNamingChecks, getNamings, getRecentlyFound } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
 import { readPlaces } from '../places/readPlaces.ts'
@@ -29,19 +29,23 @@ async function confusedInField(): Promise<string[]> {
   })
 }
 
-/** Where the reader works: the commonest region of the paddocks, and what was sown in them. */
+/** Where the reader works: the commonest region of the paddocks, what was sown in them and what was found. */
 export async function loader(): Promise<Around> {
   // The book must be read before the worker opens it.
   await Promise.all([usePracticeAnswers.getState().read(), useFlora.getState().load()])
   void practiceWorker().then((w) => w.warm())
-  const { paddocks } = await readPlaces().catch(() => ({ paddocks: [] }))
+  const [{ paddocks }, found, confused] = await Promise.all([
+    readPlaces().catch(() => ({ paddocks: [] })),
+    getRecentlyFound().catch(() => []),
+    confusedInField().catch(() => []),
+  ])
   const counts = new Map<Around['region'], number>()
   for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
   const region = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cool-humid'
   return {
     region,
-    met: [...new Set(paddocks.flatMap((p) => p.sown))],
-    confused: await confusedInField().catch(() => []),
+    met: [...new Set([...paddocks.flatMap((p) => p.sown), ...found])],
+    confused,
   }
 }
 

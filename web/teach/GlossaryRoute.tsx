@@ -8,7 +8,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { TermSketch } from './TermSketch.tsx'
+import { isDrawn, TermSketch } from './TermSketch.tsx'
 import { terms } from './terms.ts'
 
 const SHOWN_STATES = 8
@@ -71,13 +71,15 @@ export function Component() {
               <div
                 key={t.id}
                 id={t.id}
-                className={`flex items-center justify-between gap-4 border-b border-rule/60 py-2 ${hash === `#${t.id}` ? 'rounded-lg bg-culm/12 px-2' : ''}`}
+                className={`grid grid-cols-[1fr_auto] gap-x-4 border-b border-rule/60 py-2 ${hash === `#${t.id}` ? 'rounded-lg bg-culm/12 px-2' : ''}`}
               >
-                <div className="grow">
-                  <dt className="font-plant text-lg font-semibold">{t.term}</dt>
-                  <dd>{t.means}</dd>
-                </div>
-                <TermSketch term={t} />
+                <dt className="font-plant text-lg font-semibold">{t.term}</dt>
+                <dd className="col-start-1">{t.means}</dd>
+                {isDrawn(t) ? (
+                  <dd className="col-start-2 row-span-2 row-start-1 self-center">
+                    <TermSketch term={t} />
+                  </dd>
+                ) : null}
               </div>
             ))}
           </dl>

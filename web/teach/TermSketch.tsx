@@ -106,6 +106,8 @@ const sketches: Record<string, ReactNode> = {
   ),
 }
 
+export const isDrawn = (term: Term): boolean => term.drawn !== undefined || term.id in sketches
+
 /** What a word means, drawn: a part of a plant from the book, or a sketch. Words of the laboratory have none. */
 export function TermSketch({ term }: { term: Term }) {
   const part = term.drawn && drawState(...term.drawn)

@@ -45,6 +45,19 @@ describe('counts of a paddock, year on year', () => {
     expect(api.logged).toEqual([])
   })
 
+  it('what was met lately comes with the plant of most stops first, and old rounds do not count', async () => {
+    const found = (await api.get('/api/recently-found')).body as string[]
+    const { rows } = await api.db.query<{ taxon: string; stops: number }>(
+      `select taxon, count(distinct stop_id)::int as stops from hit join stop on stop.id = stop_id
+         join round on round.id = round_id where planned_on > current_date - interval '730 days' group by taxon`,
+    )
+    const most = Math.max(...rows.map((r) => r.stops))
+    expect(rows.find((r) => r.taxon === found[0])!.stops).toBe(most)
+    expect(new Set(found)).toEqual(new Set(rows.map((r) => r.taxon)))
+    await api.db.query(`update round set planned_on = '2001-05-01'`)
+    expect((await api.get('/api/recently-found')).body).toEqual([])
+  })
+
   it('a paddock that is not there has none, an address that is none is said', async () => {
     expect(await counts(fixedId('no such paddock'))).toEqual([])
     expect((await api.get('/api/paddocks/x/counts')).status).toBe(404)

@@ -141,6 +141,17 @@ describe('a paddock', () => {
     await api.put(`/api/paddocks/${randomUUID()}`, p).expect(404)
   })
 
+  it('its holding takes another name and client; one that is not there, or has no name, is refused', async () => {
+    const { holdingId } = await paddock()
+    const named = { id: holdingId, name: 'Upper Holding', client: 'A new client' }
+    await api.put(`/api/holdings/${holdingId}`, named).expect(200)
+    const { holdings } = (await api.get('/api/places').expect(200)).body as { holdings: { id: string }[] }
+    expect(holdings.find((h) => h.id === holdingId)).toEqual(named)
+    await api.put(`/api/holdings/${randomUUID()}`, named).expect(404)
+    await api.put('/api/holdings/x', named).expect(404)
+    expect(message(await api.put(`/api/holdings/${holdingId}`, { ...named, name: '' }).expect(400)).field).toBe('name')
+  })
+
   it('keeps its history, the latest first; an event is changed and taken out', async () => {
     const { id } = (await titled('Hay worth')).paddock
     const events = async () =>

@@ -11,6 +11,8 @@ export default defineConfig({
   // A file is one worker's: what its tests change they change in turn. Files that change the book or stop a server have their own.
   workers: 2,
   timeout: 60_000,
+  // Two browsers and two servers on two cores: a page may take its time.
+  expect: { timeout: 10_000 },
   reporter: [['list'], ['json', { outputFile: 'reports/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,

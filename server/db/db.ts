@@ -15,7 +15,10 @@ export interface Db extends Sql {
   close(): Promise<void>
 }
 
-/** After so many transactions dead rows are cleared and statistics read anew: there is no server beside it that would. */
+/**
+ * After so many transactions dead rows are cleared, statistics read anew and the log cut at a checkpoint: there is no server
+ * beside it that would, and a long log makes the next opening slow.
+ */
 const WRITES_PER_VACUUM = 500
 const FIRST_VACUUM = 50
 
@@ -34,7 +37,8 @@ function oneByOne(connection: Connection): Db {
   let written = 0
   const wrote = () => {
     if (++written !== FIRST_VACUUM && written % WRITES_PER_VACUUM !== 0) return
-    void inTurn(() => connection.exec('vacuum (analyze)')).catch(() => undefined)
+    for (const upkeep of ['vacuum (analyze)', 'checkpoint'])
+      void inTurn(() => connection.exec(upkeep)).catch(() => undefined)
   }
   return {
     query: <Row>(text: string, params?: unknown[]) => inTurn(() => sql.query<Row>(text, params)),

@@ -51,6 +51,8 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
   let lastId = 0
   let thread: Worker | undefined
   let closing = false
+  /** A transaction that was begun in a thread that stopped must not go on, half of it, in the next one. */
+  let inTransaction = false
   const gone = (error: unknown) => {
     thread = undefined
     for (const w of waiting.values()) w.reject(error)
@@ -58,19 +60,26 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
   }
   const expect = (id: number) => new Promise<unknown[]>((resolve, reject) => waiting.set(id, { resolve, reject }))
   const open = async () => {
-    thread = startThread(dataDir)
-    thread.on('message', (answer: Answer) => {
+    const mine = startThread(dataDir)
+    thread = mine
+    // The last word of a thread that stopped may come when the next one is at work already.
+    const stopped = (error: unknown) => thread === mine && gone(error)
+    mine.on('message', (answer: Answer) => {
       const w = waiting.get(answer.id)
       waiting.delete(answer.id)
       if ('rows' in answer) w?.resolve(answer.rows)
       else w?.reject(Object.assign(new Error(), answer.error))
     })
-    thread.once('error', (error) => gone(new DatabaseStopped(error)))
-    thread.once('exit', () => gone(closing ? new Error('The database is closed.') : new DatabaseStopped()))
+    mine.once('error', (error) => stopped(new DatabaseStopped(error)))
+    mine.once('exit', () => stopped(closing ? new Error('The database is closed.') : new DatabaseStopped()))
     await expect(0)
   }
   await open()
   const ask = async (op: Ask['op'], text?: string, params?: unknown[]) => {
+    if (!thread && inTransaction) {
+      inTransaction = false
+      throw new DatabaseStopped()
+    }
     if (!thread && !closing) await open()
     if (!thread) throw new Error('The database is closed.')
     const id = ++lastId
@@ -80,7 +89,11 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
   }
   return {
     query: (text, params) => ask('query', text, params),
-    exec: async (text) => void (await ask('exec', text)),
+    exec: async (text) => {
+      await ask('exec', text)
+      if (text === 'begin') inTransaction = true
+      else if (text === 'commit' || text === 'rollback') inTransaction = false
+    },
     close: async () => {
       closing = true
       if (thread) await ask('close')

@@ -6,10 +6,12 @@ import helmet from 'helmet'
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { access, type Accounts } from './access/access.ts'
 import type { Db } from './db/db.ts'
 import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { notFound } from './http/httpError.ts'
+import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
 import { copyRoutes } from './routes/copies.ts'
 import { daybookRoutes } from './routes/daybook.ts'
@@ -77,10 +79,12 @@ export interface AppParts {
   dist?: string
   /** Folder of the daily copies; left out where none are kept. */
   copies?: string
+  /** Where others than this machine may come in; left out: only this machine, and it may do all. */
+  accounts?: Accounts | undefined
   log: (error: unknown) => void
 }
 
-export function makeApp({ db, book, dist, copies, log }: AppParts): Express {
+export function makeApp({ db, book, dist, copies, accounts, log }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
   app.use((req, res, next) => {
@@ -89,11 +93,13 @@ export function makeApp({ db, book, dist, copies, log }: AppParts): Express {
   })
   app.use(compression())
   const api = Router()
+    .use(...access(app, db, accounts, log))
     .use(photoRoutes(db))
     .use(copyRoutes(db, copies))
     .use('/round-files', express.json({ limit: '4mb' }))
     .use(express.json({ limit: '1mb' }))
     .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
+    .use(accessRoutes(db, accounts !== undefined))
     .use(bookRoutes(db, book))
     .use(placeRoutes(db, book))
     .use(roundRoutes(db, book))

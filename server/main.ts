@@ -1,6 +1,9 @@
 import { formatISO } from 'date-fns/formatISO'
 import { createServer } from 'node:http'
 import { join } from 'node:path'
+import type { Accounts } from './access/access.ts'
+import { openAdvisors } from './access/accounts.ts'
+import { sharedSecret } from './access/sharedSecret.ts'
 import { makeApp } from './app.ts'
 import { keepCopies, listCopies } from './backup/dailyCopies.ts'
 import { openDb, type Db } from './db/db.ts'
@@ -18,6 +21,10 @@ const dataDir = process.env.DATA_DIR ?? './data'
 const databaseUrl = process.env.DATABASE_URL
 const copies = join(dataDir, 'copies')
 const kept = Number(process.env.COPIES ?? 14)
+
+/** Others may come in, each with a name and a password. */
+const withAccounts = process.env.ACCOUNTS === 'on'
+const proxies = Number(process.env.PROXIES ?? 0)
 
 /** Addresses that only this machine reaches. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
@@ -43,13 +50,26 @@ function cannotOpen(error: unknown): never {
   )
 }
 
+/** Nobody could sign in where there is no account: better to say so now. */
+async function openToAccounts(db: Db): Promise<Accounts> {
+  if ((await openAdvisors(db)) === 0) {
+    await db.close()
+    throw new Error(
+      'ACCOUNTS=on, but no advisor has an account yet. Make one first: npm run account -- add "Your name" advisor',
+    )
+  }
+  return { secret: await sharedSecret(db, 'cookies'), proxies }
+}
+
 async function start(): Promise<void> {
   if (!Number.isInteger(port) || port < 1 || port > 65535)
     throw new Error(`PORT must be a number from 1 to 65535, not ${process.env.PORT}`)
-  if (!LOOPBACK.has(host))
+  if (!Number.isInteger(proxies) || proxies < 0)
+    throw new Error(`PROXIES must be the number of proxies in front, not ${process.env.PROXIES}`)
+  if (!LOOPBACK.has(host) && !withAccounts)
     throw new Error(
-      `HOST=${host} would let every machine that reaches this one read and change the records: there are no accounts yet. ` +
-        'Leave HOST out, and put a server with a log-in of its own in front if others are to reach it.',
+      `HOST=${host} would let every machine that reaches this one read and change the records. ` +
+        'Leave HOST out, or make accounts and start with ACCOUNTS=on (docs/team.md).',
     )
   if (!Number.isInteger(kept) || kept < 0) throw new Error(`COPIES must be a whole number, not ${process.env.COPIES}`)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
@@ -62,7 +82,8 @@ async function start(): Promise<void> {
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')
   await addOwnPlants(db, book)
   const log = (error: unknown) => console.error(error)
-  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, log })
+  const accounts = withAccounts ? await openToAccounts(db) : undefined
+  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, accounts, log })
   const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log) : () => undefined
   const server = createServer(app)
   const stop = () => {
@@ -78,7 +99,9 @@ async function start(): Promise<void> {
       fail(new Error(`Port ${port} is taken. Start with another, such as PORT=${port + 1}.`))
     else fail(error)
   })
-  server.listen(port, host, () => console.log(`Fold Sprig is ready at http://127.0.0.1:${port}`))
+  server.listen(port, host, () =>
+    console.log(`Fold Sprig is ready at http://${LOOPBACK.has(host) ? '127.0.0.1' : host}:${port}`),
+  )
 }
 
 function fail(error: unknown): void {

@@ -34,30 +34,57 @@ function readManifest(text: string): Manifest {
   return value as unknown as Manifest
 }
 
+/** What cannot be unpacked is damaged; what is too large is said to be so. */
+const asDamaged = (error: unknown): undefined => {
+  if (error instanceof BadBackup) throw error
+}
+
+/** Unpacked, no copy of one office's work comes near this; a file made to fill the memory does. */
+const MOST_UNPACKED = 2 ** 30
+
+/** The text of an entry, unpacked piece by piece, so that what is too large is left before it fills the memory. */
+function textOf(entry: JSZip.JSZipObject, most: number): Promise<string> {
+  return new Promise((resolve, reject) => {
+    const pieces: Buffer[] = []
+    let bytes = 0
+    const stream = entry.nodeStream('nodebuffer')
+    stream.on('data', (piece: Buffer) => {
+      bytes += piece.length
+      if (bytes <= most) return void pieces.push(piece)
+      stream.pause()
+      reject(new BadBackup('This copy unpacks to more than can be read here.'))
+    })
+    stream.on('end', () => resolve(Buffer.concat(pieces).toString('utf8')))
+    stream.on('error', reject)
+  })
+}
+
 /**
  * A copy, read and checked against its own manifest; nothing is written.
  *
+ * @param most bytes it may unpack to
  * @throws BadBackup not a copy, damaged, or made by a newer server
  */
-export async function readBackup(file: Uint8Array): Promise<Backup> {
+export async function readBackup(file: Uint8Array, most = MOST_UNPACKED): Promise<Backup> {
   const zip = await JSZip.loadAsync(file).catch(() => undefined)
   if (!zip) throw new BadBackup('This file is not a zip, or only a part of one.')
   const listed = zip.file('manifest.json')
   if (!listed) throw new BadBackup('This zip is not a copy made by Fold Sprig.')
-  const manifest = readManifest(await listed.async('string'))
+  const manifest = readManifest(await textOf(listed, most))
   const known = new Set(migrationNames())
   const newer = manifest.migrations.filter((m) => !known.has(m))
   if (newer.length > 0) throw new BadBackup(`This copy was made by a newer server (${newer.join(', ')}). Update first.`)
   const lines = new Map<string, string[]>()
+  let unpacked = 0
   for (const { name, rows, sha256: sum } of manifest.tables) {
-    const text = await zip
-      .file(`tables/${name}.ndjson`)
-      ?.async('string')
-      .catch(() => undefined)
-    if (text === undefined) throw new BadBackup(`The table ${name} is missing from this copy, or damaged.`)
+    const entry = zip.file(`tables/${name}.ndjson`)
+    const text = entry && (await textOf(entry, most - unpacked).catch(asDamaged))
+    if (!entry || typeof text !== 'string')
+      throw new BadBackup(`The table ${name} is missing from this copy, or damaged.`)
     const list = text.split('\n').filter(Boolean)
     if (sha256(text) !== sum || list.length !== rows)
       throw new BadBackup(`The table ${name} of this copy is damaged: its checksum does not fit.`)
+    unpacked += Buffer.byteLength(text)
     lines.set(name, list)
   }
   return { manifest, lines }

@@ -17,7 +17,7 @@ export function packedJson(read: () => object): RequestHandler {
       const etag = `"${createHash('sha1').update(plain).digest('base64url')}"`
       last = { of, plain, packed: gzipSync(plain), etag }
     }
-    res.set({ etag: last.etag, 'cache-control': 'no-cache', vary: 'accept-encoding' }).type('json')
+    res.set({ etag: last.etag, 'cache-control': 'private, no-cache', vary: 'accept-encoding' }).type('json')
     if (req.fresh) return void res.status(304).end()
     if (req.acceptsEncodings('gzip')) res.set('content-encoding', 'gzip').end(last.packed)
     else res.end(last.plain)

@@ -46,6 +46,6 @@ export function photoRoutes(db: Db): Router {
     })
     .delete('/photos/:id', async (req, res) => {
       await removePhoto(db, uuid(req.params.id))
-      res.status(204).end()
+      res.json({ id: req.params.id })
     })
 }

@@ -1,22 +1,19 @@
 import fc from 'fast-check'
-import { beforeAll, describe, expect, it } from 'vitest'
+import supertest, { type Test } from 'supertest'
+import { describe, expect, it } from 'vitest'
+import { listAccounts } from '@/server/access/accounts.ts'
 import { listPaddocks } from '@/server/db/places.ts'
 import { listRounds } from '@/server/db/rounds.ts'
 import { loadDemo } from '@/server/demo/loadDemo.ts'
 import { apiForFile } from '@/tests/support/api.ts'
 import { everyRoute, type RouteOf } from '@/tests/support/everyRoute.ts'
+import { ODILE, teamForFile } from '@/tests/support/team.ts'
 
 /** How many requests; the run that is written of in docs/reliability.md had 10,000. */
 const REQUESTS = Number(process.env.FUZZ ?? 600)
 
 const api = apiForFile()
-let routes: RouteOf[] = []
-let known: string[] = []
-beforeAll(async () => {
-  await loadDemo(api.db, '2027-05-01')
-  routes = everyRoute(api.app)
-  known = [...(await listRounds(api.db)), ...(await listPaddocks(api.db))].map((x) => x.id)
-})
+const team = teamForFile()
 
 const nasty = fc.constantFrom(
   '',
@@ -44,7 +41,7 @@ const nasty = fc.constantFrom(
   '2026-13-45',
   '00000000-0000-4000-8000-000000000000',
 )
-const words = fc.constantFrom('id', 'name', 'title', 'holdingId', 'paddockId', 'roundId', 'boundary', 'region', 'outlook', 'sown', 'strata', 'note', 'method', 'purpose', 'plannedOn', 'pointsPerStop', 'settings', 'route', 'laid', 'hits', 'doneAt', 'measures', 'skipped', 'base', 'by', 'taxon', 'amount', 'part', 'position', 'plant', 'probability', 'context', 'observations', 'namedAt', 'checkedOn', 'was', 'answers', 'kind', 'about', 'sure', 'seconds', 'at', 'yaml', 'text', 'dueOn', 'detail', 'onDate', 'round', 'version', 'value', '__proto__') // prettier-ignore
+const words = fc.constantFrom('id', 'name', 'title', 'holdingId', 'paddockId', 'roundId', 'boundary', 'region', 'outlook', 'sown', 'strata', 'note', 'method', 'purpose', 'plannedOn', 'pointsPerStop', 'settings', 'route', 'laid', 'hits', 'doneAt', 'measures', 'skipped', 'base', 'by', 'taxon', 'amount', 'part', 'position', 'plant', 'probability', 'context', 'observations', 'namedAt', 'checkedOn', 'was', 'answers', 'kind', 'about', 'sure', 'seconds', 'at', 'yaml', 'text', 'dueOn', 'detail', 'onDate', 'password', 'now', 'role', 'closed', 'days', 'round', 'version', 'value', '__proto__') // prettier-ignore
 const { value } = fc.letrec<{ value: unknown }>((tie) => ({
   value: fc.oneof(
     { maxDepth: 4, withCrossShrink: true },
@@ -68,29 +65,46 @@ const request = fc.record({
 /** What nobody outside should read: where a file lies, a line of SQL, a stack. */
 const INSIDE = /node_modules|\/server\/|\bat \w+ \(|insert into|select .* from|pglite|postgres/i
 
+/** Sends nonsense to every route, and looks that no answer is a fault of the server or tells of its insides. */
+async function fuzz(requests: number, routes: RouteOf[], known: string[], asks: (route: RouteOf, url: string) => Test) {
+  expect(routes.length).toBeGreaterThan(40)
+  const ids = (p: string | number) =>
+    typeof p === 'number' ? known[p % known.length]! : p.replace(/[\ud800-\udfff]/g, '')
+  await fc.assert(
+    fc.asyncProperty(request, async ({ route, params, query, body, type }) => {
+      const asked = routes[route % routes.length]!
+      const { method, path } = asked
+      let i = 0
+      const url = path.replace(/:\w+/g, () => encodeURIComponent(ids(params[i++ % params.length]!)))
+      const sent = asks(asked, url).query(query).timeout(20_000).ok(() => true) // prettier-ignore
+      if (method !== 'get') sent.set('content-type', type).send(JSON.stringify(body))
+      const answer = await sent
+      expect(answer.status, `${method} ${url}`).toBeLessThan(500)
+      if (answer.status >= 400) expect(answer.text, `${method} ${url}`).not.toMatch(INSIDE)
+    }),
+    { numRuns: requests, seed: Number(process.env.FUZZ_SEED ?? 20260501) },
+  )
+}
+
 describe('whatever is sent to whichever route', () => {
   it('is answered without a fault of the server, without its insides, and leaves the data readable', async () => {
-    expect(routes.length).toBeGreaterThan(40)
-    await fc.assert(
-      fc.asyncProperty(request, async ({ route, params, query, body, type }) => {
-        const { method, path } = routes[route % routes.length]!
-        let i = 0
-        const url = path.replace(/:\w+/g, () => {
-          const p = params[i++ % params.length]!
-          return encodeURIComponent(
-            typeof p === 'number' ? known[p % known.length]! : p.replace(/[\ud800-\udfff]/g, ''),
-          )
-        })
-        const sent = api.raw()[method](url).query(query).timeout(20_000).ok(() => true) // prettier-ignore
-        if (method !== 'get') sent.set('content-type', type).send(JSON.stringify(body))
-        const answer = await sent
-        expect(answer.status, `${method} ${url}`).toBeLessThan(500)
-        if (answer.status >= 400) expect(answer.text, `${method} ${url}`).not.toMatch(INSIDE)
-      }),
-      { numRuns: REQUESTS, seed: Number(process.env.FUZZ_SEED ?? 20260501) },
-    )
+    await loadDemo(api.db, '2027-05-01')
+    const known = [...(await listRounds(api.db)), ...(await listPaddocks(api.db))].map((x) => x.id)
+    await fuzz(REQUESTS, everyRoute(api.app), known, ({ method }, url) => api.raw()[method](url))
     expect(api.logged).toEqual([])
     expect((await api.get('/api/places')).status).toBe(200)
     expect((await api.get('/api/rounds')).status).toBe(200)
+  }, 600_000)
+
+  it('nor where there are accounts, signed in and not', async () => {
+    const odile = await team.signedIn(ODILE)
+    const known = [...(await listRounds(team.db)), ...(await listAccounts(team.db))].map((x) => x.id)
+    const routes = everyRoute(team.app()).filter((r) => r.path !== '/api/sign-out')
+    let n = 0
+    await fuzz(Math.ceil(REQUESTS / 3), routes, known, ({ method }, url) =>
+      n++ % 4 === 0 ? supertest(team.app())[method](url) : odile[method](url),
+    )
+    expect(team.logged).toEqual([])
+    expect((await odile.get('/api/rounds')).status).toBe(200)
   }, 600_000)
 })

@@ -1,0 +1,36 @@
+import type { ClientRateLimitInfo, Options, Store } from 'express-rate-limit'
+import type { Sql } from '../db/db.ts'
+
+/** Counts of requests in the database, so that several processes count together. */
+export class AskedStore implements Store {
+  private windowMs = 60_000
+
+  constructor(
+    private readonly db: Sql,
+    readonly prefix: string,
+  ) {}
+
+  init(options: Options): void {
+    this.windowMs = options.windowMs
+  }
+
+  async increment(key: string): Promise<ClientRateLimitInfo> {
+    const { rows } = await this.db.query<{ times: number; until: string }>(
+      `insert into asked as a (who, times, until) values ($1, 1, now() + $2 * interval '1 millisecond')
+       on conflict (who) do update set
+         times = case when a.until < now() then 1 else a.times + 1 end,
+         until = case when a.until < now() then excluded.until else a.until end
+       returning times, until`,
+      [this.prefix + key, this.windowMs],
+    )
+    return { totalHits: rows[0]!.times, resetTime: new Date(rows[0]!.until) }
+  }
+
+  async decrement(key: string): Promise<void> {
+    await this.db.query('update asked set times = times - 1 where who = $1 and times > 0', [this.prefix + key])
+  }
+
+  async resetKey(key: string): Promise<void> {
+    await this.db.query('delete from asked where who = $1 or until < now()', [this.prefix + key])
+  }
+}

@@ -1,0 +1,48 @@
+import type { RequestHandler } from 'express'
+import { randomUUID } from 'node:crypto'
+import type { Sql } from '../db/db.ts'
+import type { Asker } from './askerOf.ts'
+
+export interface AuditLine {
+  id: string
+  /** To the microsecond, so that the next page begins where this one ends. */
+  at: string
+  who: string
+  role: string
+  method: string
+  path: string
+  status: number
+}
+
+const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
+/** Looked up, not changed: nothing to keep a line of. */
+const NO_CHANGE = new Set(['/identify', '/backup/check'])
+
+/** The latest lines first, two hundred at a time. */
+export async function listAudit(db: Sql, before?: string): Promise<AuditLine[]> {
+  const { rows } = await db.query<AuditLine>(
+    `select id, to_char(at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.US"Z"') as at, who, role, method, path, status
+     from audit where $1::timestamptz is null or at < $1 order by at desc, id limit 200`,
+    [before ?? null],
+  )
+  return rows
+}
+
+/** Every change that was answered has its line: the line is written before the answer goes out. */
+export function audited(db: Sql, log: (error: unknown) => void): RequestHandler {
+  return (req, res, next) => {
+    if (READS.has(req.method) || NO_CHANGE.has(req.path)) return next()
+    const { method, path } = req
+    const answer = res.json.bind(res)
+    res.json = (body: unknown) => {
+      const { who, role } = res.locals.asker as Asker
+      db.query('insert into audit (id, who, role, method, path, status) values ($1, $2, $3, $4, $5, $6)', [
+        ...[randomUUID(), who, role, method, path.slice(0, 200), res.statusCode],
+      ])
+        .catch(log)
+        .finally(() => answer(body))
+      return res
+    }
+    next()
+  }
+}

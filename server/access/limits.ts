@@ -1,0 +1,68 @@
+import type { Request, RequestHandler } from 'express'
+import { ipKeyGenerator, rateLimit, type Options } from 'express-rate-limit'
+import type { Sql } from '../db/db.ts'
+import { HttpError } from '../http/httpError.ts'
+import type { Asker } from './askerOf.ts'
+import { AskedStore } from './askedStore.ts'
+import { nameKey } from './passwords.ts'
+
+const MINUTE_MS = 60_000
+
+/** Far above what a person and an outbox of a week send, far below what a script would. */
+export const ASKED_PER_MINUTE = 1200
+export const TRIES_PER_NAME = 10
+export const TRIES_PER_ADDRESS = 100
+const TRIES_MS = 15 * MINUTE_MS
+
+const address = (req: Request) => ipKeyGenerator(req.ip ?? 'unknown')
+
+const limit = (db: Sql, prefix: string, options: Partial<Options>, says: string): RequestHandler =>
+  rateLimit({
+    store: new AskedStore(db, prefix),
+    standardHeaders: 'draft-7',
+    legacyHeaders: false,
+    handler: (_req, _res, next) => next(new HttpError(429, 'too-often', says)),
+    ...options,
+  })
+
+/** How often one account, link or address may ask at all. */
+export const limitAll = (db: Sql): RequestHandler =>
+  limit(
+    db,
+    'all:',
+    {
+      windowMs: MINUTE_MS,
+      limit: ASKED_PER_MINUTE,
+      keyGenerator: (req, res) => {
+        const { accountId, link } = res.locals.asker as Asker
+        return accountId ?? link?.id ?? address(req)
+      },
+    },
+    'That was asked too often. Wait a minute; what you typed is kept.',
+  )
+
+const TRY_LATER = 'Too many tries to sign in. Wait a quarter of an hour, or ask an advisor for a new password.'
+
+/** How often somebody may try a password: for one name from one address, and for all names from it. */
+export const limitSignIn = (db: Sql): RequestHandler[] => [
+  limit(
+    db,
+    'name:',
+    {
+      windowMs: TRIES_MS,
+      limit: TRIES_PER_NAME,
+      skipSuccessfulRequests: true,
+      keyGenerator: (req) => {
+        const { name } = (req.body ?? {}) as { name?: unknown }
+        return `${address(req)} ${nameKey(typeof name === 'string' ? name.slice(0, 100) : '')}`
+      },
+    },
+    TRY_LATER,
+  ),
+  limit(
+    db,
+    'address:',
+    { windowMs: TRIES_MS, limit: TRIES_PER_ADDRESS, skipSuccessfulRequests: true, keyGenerator: (req) => address(req) }, // prettier-ignore
+    TRY_LATER,
+  ),
+]

@@ -1,0 +1,38 @@
+import { IsBoolean, IsIn, IsInt, IsString, IsUUID, Max, MaxLength, Min, MinLength } from 'class-validator'
+import { accountRoles, type AccountRole } from '../access/accounts.ts'
+import { LONGEST } from '../access/passwords.ts'
+
+const ROLES = 'An account is an advisor\'s or a trainee\'s.' // prettier-ignore
+
+export class SignInInput {
+  @IsString() @MinLength(1, { message: 'Type your name.' }) @MaxLength(100) name!: string
+  @IsString() @MinLength(1, { message: 'Type your password.' }) @MaxLength(LONGEST * 2) password!: string
+}
+
+export class NewAccountInput {
+  @IsString() @MaxLength(100) name!: string
+  @IsIn(accountRoles, { message: ROLES }) role!: AccountRole
+  @IsString() @MaxLength(LONGEST * 2) password!: string
+}
+
+export class AccountInput {
+  @IsIn(accountRoles, { message: ROLES }) role!: AccountRole
+  @IsBoolean() closed!: boolean
+}
+
+export class PasswordInput {
+  @IsString() @MaxLength(LONGEST * 2) password!: string
+}
+
+export class OwnPasswordInput extends PasswordInput {
+  @IsString() @MaxLength(LONGEST * 2) now!: string
+}
+
+export class LinkInput {
+  @IsUUID() id!: string
+  @IsUUID() roundId!: string
+  @IsInt({ message: 'A link opens for a whole number of days.' })
+  @Min(1, { message: 'A link opens for at least a day.' })
+  @Max(365, { message: 'A link opens for at most a year.' })
+  days!: number
+}

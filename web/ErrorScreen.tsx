@@ -1,9 +1,11 @@
+import { ApiError } from './api/client.ts'
 import { isRouteErrorResponse, Link, useRouteError } from 'react-router'
 
 /** Said when a screen cannot be shown; what was typed is in the outbox and in the stores, not lost. */
 export function ErrorScreen() {
   const error = useRouteError()
   const missing = isRouteErrorResponse(error) && error.status === 404
+  const signIn = error instanceof ApiError && error.status === 401
   return (
     <main className="mx-auto max-w-2xl px-6 py-16">
       <h1 className="text-3xl">{missing ? 'There is no such page' : 'This screen could not be opened'}</h1>
@@ -11,10 +13,10 @@ export function ErrorScreen() {
       <p className="mt-2">Nothing you typed is lost.</p>
       <p className="mt-6">
         <Link
-          to="/rounds"
+          to={signIn ? `/sign-in?to=${encodeURIComponent(location.pathname)}` : '/rounds'}
           className="inline-flex min-h-11 items-center rounded-xl bg-culm px-5 font-semibold text-on-culm"
         >
-          Back to the rounds
+          {signIn ? 'Sign in' : 'Back to the rounds'}
         </Link>
       </p>
     </main>

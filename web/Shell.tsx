@@ -1,7 +1,8 @@
 import { NavLink, Outlet, useNavigation } from 'react-router'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
-import { useOutbox } from './stores/outboxStore.ts'
+import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
+import { useMe } from './stores/meStore.ts'
 
 const places: { to: string; name: string; short?: string }[] = [
   { to: '/rounds', name: 'Rounds' },
@@ -11,24 +12,23 @@ const places: { to: string; name: string; short?: string }[] = [
   { to: '/daybook', name: 'Daybook' },
 ]
 
-function Waiting() {
-  const waiting = useOutbox((s) => s.letters.length)
-  const refused = useOutbox((s) => s.refused)
-  const dismiss = useOutbox((s) => s.dismiss)
-  if (refused.length > 0)
-    return (
-      <button
-        type="button"
-        onClick={dismiss}
-        className="min-h-11 rounded-lg border-2 border-harm px-3 text-left text-harm"
-      >
-        Not saved: {refused[0]!.message} (press to put this away)
-      </button>
-    )
+/** Whose device this is, where there are accounts: the way to the team and out. */
+function Who() {
+  const account = useMe((s) => s.account)
+  if (!account) return null
+  const initials = account.name
+    .split(/\s+/)
+    .map((w) => [...w][0])
+    .slice(0, 2)
+    .join('')
   return (
-    <span role="status" className="text-ink-soft">
-      {waiting > 0 ? `${waiting} to send` : ''}
-    </span>
+    <NavLink
+      to="/team"
+      aria-label={`${account.name}: team`}
+      className="grid size-11 shrink-0 place-items-center rounded-full border-2 border-culm font-bold text-culm"
+    >
+      {initials}
+    </NavLink>
   )
 }
 
@@ -78,7 +78,9 @@ export function Shell() {
         >
           {mode === 'day' ? 'Day' : mode === 'sun' ? 'Sun' : 'Dusk'}
         </button>
+        <Who />
       </header>
+      <OutboxNotice />
       <Outlet />
     </>
   )

@@ -54,7 +54,7 @@ self.addEventListener('fetch', (e) => {
   const { origin, pathname } = new URL(request.url)
   if (request.method !== 'GET' || origin !== self.location.origin) return
   if (request.mode === 'navigate') e.respondWith(page(request))
-  else if (pathname.startsWith('/api/photos') || pathname.includes('/files/')) return
+  else if (pathname.startsWith('/api/photos') || pathname.includes('/files/') || pathname === '/api/shared') return
   else if (pathname.startsWith('/api/')) e.respondWith(serverFirst(request))
   else e.respondWith(shellFirst(request))
 })

@@ -56,8 +56,8 @@ export async function accountFor(db: Sql, name: string, password: string): Promi
   )
   const found = rows[0]
   if (!(await isPassword(found?.password, password)) || !found) return undefined
-  const { password: _digest, ...account } = found
-  return account
+  const { id, role, madeAt, closedAt } = found
+  return { id, name: found.name, role, madeAt, closedAt }
 }
 
 /** Give an account a new password; whoever is signed in with the old one is signed out. */

@@ -37,7 +37,8 @@ class SqlStore extends session.Store {
   }
 
   private async write(sid: string, value: session.SessionData): Promise<void> {
-    const { account: _readEachTime, ...kept } = value
+    // Who it is now is read with the session each time, not kept in it.
+    const kept = { cookie: value.cookie, accountId: value.accountId }
     await this.db.query(
       `insert into session (digest, account_id, value, expires_at) values ($1, $2, $3::jsonb, $4)
        on conflict (digest) do update set value = excluded.value, expires_at = excluded.expires_at`,

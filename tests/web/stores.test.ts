@@ -141,7 +141,9 @@ describe('the outbox', () => {
     post(letter('bad', 1))
     post(letter('good', 2))
     await vi.waitFor(() => expect(waiting()).toEqual([]))
-    expect(useOutbox.getState().refused).toEqual([{ url: '/api/bad', message: 'There is no plant "moss".' }])
+    expect(useOutbox.getState().refused).toMatchObject([
+      { url: '/api/bad', body: 1, message: 'There is no plant "moss".' },
+    ])
     dismiss()
     expect(useOutbox.getState().refused).toEqual([])
   })

@@ -29,16 +29,26 @@ export class ApiError extends Error {
   }
 }
 
+/** A client's link, where the page was opened with one: it stands for a name and password, for one round. */
+let link: string | undefined
+export const holdLink = (token: string): void => void (link = token)
+
+/** After so long nothing comes any more: a signal that is only just there must not hold up what waits behind. */
+const LONGEST_MS = 60_000
+
 export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<T> {
   let response: Response
   try {
     response = await fetch(url, {
       method,
-      ...(body === undefined
-        ? {}
-        : body instanceof Blob
-          ? { headers: { 'content-type': 'application/octet-stream' }, body }
-          : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+      signal: AbortSignal.timeout(LONGEST_MS),
+      headers: {
+        ...(link ? { authorization: `Bearer ${link}` } : {}),
+        ...(body === undefined
+          ? {}
+          : { 'content-type': body instanceof Blob ? 'application/octet-stream' : 'application/json' }),
+      },
+      ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     })
   } catch {
     throw new ApiError(0, 'The server does not answer. What you typed is kept here and sent when it is back.')
@@ -75,8 +85,7 @@ export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
-export const getKept = () =>
-  send<{ subject: string; kind: 'herd' | 'lab' | 'runners' | 'sowing'; value: object }[]>('GET', '/api/kept')
+export const getKept = () => send<Kept>('GET', '/api/kept')
 export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
 export const getEvents = () => send<PaddockEvent[]>('GET', '/api/events')
 export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/paddocks/${paddockId}/counts`)
@@ -88,3 +97,59 @@ export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-che
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')
+
+/** Who is signed in, where the server asks for that at all. */
+export interface Me {
+  accounts: boolean
+  account: { name: string; role: 'advisor' | 'trainee' } | null
+}
+export const getMe = () => send<Me>('GET', '/api/me')
+export const signIn = (name: string, password: string) => send<Me>('POST', '/api/sign-in', { name, password })
+export const signOut = () => send<Me>('POST', '/api/sign-out')
+export const changeOwnPassword = (now: string, password: string) =>
+  send<unknown>('PUT', '/api/me/password', { now, password })
+
+export type AccountRole = 'advisor' | 'trainee'
+export interface Account {
+  id: string
+  name: string
+  role: AccountRole
+  madeAt: string
+  closedAt: string | null
+}
+export const getAccounts = () => send<Account[]>('GET', '/api/accounts')
+export const addAccount = (account: { name: string; role: AccountRole; password: string }) =>
+  send<Account>('POST', '/api/accounts', account)
+export const changeAccount = (id: string, to: { role: AccountRole; closed: boolean }) =>
+  send<Account>('PUT', `/api/accounts/${id}`, to)
+export const giveNewPassword = (id: string, password: string) =>
+  send<unknown>('PUT', `/api/accounts/${id}/password`, { password })
+
+/** Something that was changed, or that somebody tried to change. */
+export interface AuditLine {
+  id: string
+  at: string
+  who: string
+  role: string
+  method: string
+  path: string
+  status: number
+}
+export const getAudit = (before?: string) =>
+  send<AuditLine[]>('GET', before ? `/api/audit?before=${encodeURIComponent(before)}` : '/api/audit')
+
+/** A link by which a client reads the pages of one round. */
+export interface ClientLink {
+  id: string
+  madeBy: string
+  madeAt: string
+  expiresAt: string
+  openedAt: string | null
+}
+export const getLinks = (roundId: string) => send<ClientLink[]>('GET', `/api/links?round=${roundId}`)
+export const addLink = (roundId: string, days: number) =>
+  send<{ link: ClientLink; token: string }>('POST', '/api/links', { id: crypto.randomUUID(), roundId, days })
+export const dropLink = (id: string) => send<unknown>('DELETE', `/api/links/${id}`)
+
+export type Kept = { subject: string; kind: 'herd' | 'lab' | 'runners' | 'sowing'; value: object }[]
+export const getShared = () => send<{ round: Round; plan: PlanLine[]; kept: Kept }>('GET', '/api/shared')

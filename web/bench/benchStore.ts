@@ -3,6 +3,7 @@ import { persist } from 'zustand/middleware'
 import type { SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
+import { browserStore } from '../stores/browserStore.ts'
 
 /** One plant being named: what was seen of it, and every earlier state for undo. */
 export interface Sheet {
@@ -88,7 +89,7 @@ export const useBench = create<BenchState>()(
         setSureness: (sureness) => set({ sureness }),
       }
     },
-    { name: 'fold-sprig-bench' },
+    { name: 'fold-sprig-bench', storage: browserStore },
   ),
 )
 

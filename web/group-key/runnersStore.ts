@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Runner, RunnerGroup } from '@/core/naming/groupKey.ts'
 import { keep } from '../stores/keptApart.ts'
+import { browserStore } from '../stores/browserStore.ts'
 
 /** Runners pulled in a paddock, and the groups in which the person's register has an oestrogenic cultivar. */
 export interface Pulled {
@@ -26,6 +27,6 @@ export const useRunners = create<RunnersState>()(
         keep('runners', paddockId, pulled)
       },
     }),
-    { name: 'fold-sprig-runners' },
+    { name: 'fold-sprig-runners', storage: browserStore },
   ),
 )

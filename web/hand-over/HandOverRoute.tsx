@@ -6,7 +6,9 @@ import { getNamings } from '../api/client.ts'
 import { readPlan } from '../plan/usePlanLines.ts'
 import { weighedRound } from '../weigh-up/WeighUpRoute.tsx'
 import { download, fileSlug } from '../parts/download.ts'
+import { useMe } from '../stores/meStore.ts'
 import { ClientPage } from './ClientPage.tsx'
+import { LinkPanel } from './LinkPanel.tsx'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [read, plan, namings] = await Promise.all([
@@ -33,6 +35,7 @@ const files = [
 /** What the client keeps: the pages on the right, what can be taken along on the left. */
 export function Component() {
   const { round, weighed, plan, namings } = useLoaderData<typeof loader>()
+  const mayLink = useMe((s) => s.account?.role === 'advisor')
   const [appendix, setAppendix] = useState(false)
   return (
     <Leaf
@@ -108,6 +111,7 @@ export function Component() {
               Save them as one file
             </button>
           ) : null}
+          {weighed && mayLink ? <LinkPanel roundId={round.id} /> : null}
         </div>
       }
       right={

@@ -4,6 +4,8 @@ import { readRoundFile } from '@/core/formats/roundFile.ts'
 import { importDune, openRoundFile } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { useOutbox } from '../stores/outboxStore.ts'
+import type { Letter } from '../stores/letterBox.ts'
+import { readUnsent } from '../stores/unsentFile.ts'
 import { stopUrl } from './useSaving.ts'
 
 /** Bring in a round that was handed on as a file, or the open table that ships with the app. */
@@ -21,9 +23,19 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
       setSaid((error as Error).message)
     }
   }
-  const openFile = (file: File) =>
-    attempt(async () => {
-      const read = readRoundFile(await file.text())
+  /** What another device could not send goes into the outbox of this one. */
+  const takeUnsent = async (letters: Letter[]) => {
+    for (const letter of letters) useOutbox.getState().post(letter)
+    await useOutbox.getState().drain()
+    await revalidate()
+    setSaid(`${letters.length} entries that were not sent from another device were taken in.`)
+  }
+  const openFile = async (file: File) => {
+    const text = await file.text()
+    const unsent = readUnsent(text)
+    if (unsent) return takeUnsent(unsent)
+    await attempt(async () => {
+      const read = readRoundFile(text)
       if ('problem' in read) throw new Error(read.problem)
       const { roundId, isNew, stopsTaken, conflicts } = await openRoundFile(read.file)
       met(conflicts.map((c) => ({ url: stopUrl(roundId, c.seq), mine: c.mine, theirs: c.theirs })))
@@ -36,6 +48,7 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
         words: isNew ? `The round is here, ${stopsTaken} stops.` : `${stopsTaken} stops were taken in.${differ}`,
       }
     })
+  }
   const loadDune = () =>
     attempt(async () => {
       const { roundId, species, linked } = await importDune()

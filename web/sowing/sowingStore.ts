@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { SowingCheck } from '@/core/records/sowingCheck.ts'
 import { keep } from '../stores/keptApart.ts'
+import { browserStore } from '../stores/browserStore.ts'
 
 interface SowingState {
   /** By the sowing they look at. */
@@ -19,6 +20,6 @@ export const useSowings = create<SowingState>()(
         keep('sowing', eventId, { checks })
       },
     }),
-    { name: 'fold-sprig-sowings' },
+    { name: 'fold-sprig-sowings', storage: browserStore },
   ),
 )

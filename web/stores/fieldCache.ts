@@ -59,7 +59,16 @@ export async function keepForTheField(): Promise<void> {
   await new Promise((r) => setTimeout(r, REST_MS))
   await navigator.serviceWorker.register('/sw.js')
   await navigator.serviceWorker.ready
-  const rounds = (await (await fetch('/api/rounds')).json()) as { id: string; stops: number; stopsDone: number }[]
+  // What waits to be sent must not make room for other pages while there is no signal.
+  await navigator.storage?.persist?.()
+  const answer = await fetch('/api/rounds')
+  if (!answer.ok) return
+  const rounds = (await answer.json()) as { id: string; stops: number; stopsDone: number }[]
   const toWalk = rounds.filter((r) => r.stopsDone < r.stops).slice(0, MOST_ROUNDS)
   await Promise.allSettled(toWalk.map((r) => fetch(`/api/rounds/${r.id}`)))
+}
+
+/** Take away what was kept of the records, for whoever uses this device next. */
+export async function forgetRecords(): Promise<void> {
+  if ('caches' in globalThis) await caches.delete(DATA)
 }

@@ -1,5 +1,6 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
+import { browserStore } from './browserStore.ts'
 
 export const modes = ['day', 'sun', 'dusk'] as const
 export type Mode = (typeof modes)[number]
@@ -20,6 +21,10 @@ export const useMode = create<ModeState>()(
         set({ mode })
       },
     }),
-    { name: 'fold-sprig-mode', onRehydrateStorage: () => (state) => void (state && show(state.mode)) },
+    {
+      name: 'fold-sprig-mode',
+      storage: browserStore,
+      onRehydrateStorage: () => (state) => void (state && show(state.mode)),
+    },
   ),
 )

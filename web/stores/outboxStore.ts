@@ -2,16 +2,9 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Stop } from '@/core/records/round.ts'
 import { ApiError, send } from '../api/client.ts'
+import { browserStore } from './browserStore.ts'
 import { noteSent } from './fieldCache.ts'
-
-interface Letter {
-  key: string
-  method: 'POST' | 'PUT' | 'DELETE'
-  url: string
-  body: unknown
-  /** A stop: it says which device writes, and which version of the stop that device had. */
-  stop?: true
-}
+import { inOrder, journal, openLetterBox, strike, type Done, type Entry, type Letter, type LetterBox } from './letterBox.ts' // prettier-ignore
 
 /** A stop that two devices counted: both are kept until the person has chosen. */
 export interface Conflict {
@@ -20,11 +13,18 @@ export interface Conflict {
   theirs: Stop
 }
 
+type Kept = Letter & Partial<Pick<Entry, 'id' | 'n'>>
+export type Refused = Kept & { message: string }
+
 interface OutboxState {
-  letters: Letter[]
-  /** Set when the server refused a letter: shown, never dropped in silence. */
-  refused: { url: string; message: string }[]
-  conflicts: Conflict[]
+  letters: Kept[]
+  /** What the server refused: shown with what was typed, never dropped in silence. */
+  refused: Refused[]
+  conflicts: (Conflict & { id?: string })[]
+  /** Letters that this browser could not store: only this open page has them. */
+  unkept: string[]
+  /** The server wants somebody to sign in before it takes anything. */
+  signIn: boolean
   /** This device, as the server knows it. */
   device: string
   /** The version of each stop that this device has seen last. */
@@ -32,6 +32,8 @@ interface OutboxState {
   /** Put something in; a later one with the same key takes the place of one still waiting. */
   post: (letter: Letter) => void
   drain: () => Promise<void>
+  /** Send what was refused once more. */
+  again: () => void
   dismiss: () => void
   saw: (versions: Record<string, number>) => void
   /** Conflicts met while a file was opened. */
@@ -40,41 +42,120 @@ interface OutboxState {
   settle: (url: string, keep: 'mine' | 'theirs') => void
 }
 
-type Change = (change: (s: OutboxState) => Partial<OutboxState>) => void
+type Set = (change: (s: OutboxState) => Partial<OutboxState>) => void
 
+let box: Promise<LetterBox> | undefined
+/** Writes into the store follow one another, so that the last word on a letter is the last one said. */
+let storing: Promise<void> = Promise.resolve()
 /** The run under way: whoever asks meanwhile waits for the same one. */
 let running: Promise<void> | undefined
+let others: BroadcastChannel | undefined
 
-/** What the server said to a letter it would not take. */
-function notTaken(letter: Letter, error: ApiError, set: Change): void {
-  const { theirs } = error
-  if (letter.stop && error.status === 409 && theirs)
-    set((s) => ({
-      conflicts: [
-        ...s.conflicts.filter((c) => c.url !== letter.url),
-        { url: letter.url, mine: letter.body as Conflict['mine'], theirs: theirs as Stop },
-      ],
-    }))
-  else set((s) => ({ refused: [...s.refused, { url: letter.url, message: error.message }] }))
+/** What is on its way into the box, or could not be brought there: it stands above what is read from it. */
+const onTheWay = new Map<string, Entry | Done>()
+
+/** Bring what is to be kept to the store: at once into the journal, then, on the disk, into the box. */
+function store(changes: (Entry | Done)[], set: Set): void {
+  if (!box || changes.length === 0) return
+  const journalled = new Set<string>()
+  for (const change of changes) {
+    onTheWay.set(change.id, change)
+    if (change.state === 'done') strike(change.id)
+    else if (journal(change)) journalled.add(change.id)
+  }
+  const where = box
+  storing = storing.then(async () => {
+    const written = await (await where).write(changes).then(
+      () => true,
+      () => false,
+    )
+    const lost = changes.filter((c) => !written && c.state !== 'done' && !journalled.has(c.id)).map((c) => c.id)
+    set((s) => ({ unkept: [...s.unkept.filter((id) => !changes.some((c) => c.id === id)), ...lost] }))
+    if (!written) return
+    for (const change of changes) {
+      if (onTheWay.get(change.id) !== change) continue
+      onTheWay.delete(change.id)
+      strike(change.id)
+    }
+    others?.postMessage('changed')
+  })
 }
 
-async function sendAll(get: () => OutboxState, set: Change): Promise<void> {
+const done = (...entries: { id?: string; n?: number }[]): Done[] =>
+  entries.flatMap((e) => (e.id ? [{ id: e.id, n: e.n ?? 0, state: 'done' as const }] : []))
+
+const entryOf = (letter: Kept, n: number, rest: Pick<Entry, 'state'> & Partial<Entry>): Entry => ({
+  ...letter,
+  id: letter.id ?? crypto.randomUUID(),
+  n: letter.n ?? n,
+  ...rest,
+})
+
+const conflictOf = (e: Entry): Conflict & { id: string } => ({
+  id: e.id,
+  url: e.url,
+  mine: e.body as Conflict['mine'],
+  theirs: e.theirs as Stop,
+})
+
+/** What lies in the box, another page's letters too; what is on its way there stays as it is here. */
+async function readBox(set: Set): Promise<void> {
+  if (!box) return
+  const kept = new Map<string, Entry | Done>((await (await box).read()).map((e) => [e.id, e]))
+  for (const [id, change] of onTheWay) kept.set(id, change)
+  const entries = [...kept.values()].filter((e): e is Entry => e.state !== 'done').sort(inOrder)
+  set(() => ({
+    letters: entries.filter((e) => e.state === 'waiting'),
+    refused: entries.filter((e) => e.state === 'refused').map((e) => ({ ...e, message: e.message ?? '' })),
+    conflicts: entries.filter((e) => e.state === 'conflict').map(conflictOf),
+  }))
+}
+
+/** What the server said to a letter it would not take. */
+function notTaken(letter: Kept, error: ApiError, set: Set): void {
+  const { theirs } = error
+  const conflict = letter.stop && error.status === 409 && theirs
+  const entry = entryOf(letter, 0, conflict ? { state: 'conflict', theirs } : { state: 'refused', message: error.message }) // prettier-ignore
+  set((s) =>
+    conflict
+      ? { conflicts: [...s.conflicts.filter((c) => c.url !== letter.url), conflictOf(entry)] }
+      : { refused: [...s.refused, { ...entry, message: error.message }] },
+  )
+  store([entry], set)
+}
+
+/** Not the letter's fault: it is sent later. Nobody is signed in, it took too long, or it was too often. */
+const LATER = new Set([401, 408, 425, 429])
+const isRefusal = (e: unknown): e is ApiError =>
+  e instanceof ApiError && e.status >= 400 && e.status < 500 && !LATER.has(e.status)
+
+async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
+  await readBox(set)
   for (let first = get().letters[0]; first; first = get().letters[0]) {
     const sent = first
     const { device, versions } = get()
     const stamped = sent.stop ? { ...(sent.body as object), by: device, base: versions[sent.url] ?? 0 } : sent.body
+    const gone = () => set((s) => ({ letters: s.letters.filter((l) => l !== sent && (!sent.id || l.id !== sent.id)) }))
     try {
       const answer = await send<{ version?: number } | undefined>(sent.method, sent.url, stamped)
       const version = answer?.version
       await noteSent(sent.url, sent.body, version)
       if (sent.stop && version !== undefined) set((s) => ({ versions: { ...s.versions, [sent.url]: version } }))
+      set((s) => (s.signIn ? { signIn: false } : {}))
+      gone()
+      store(done(sent), set)
     } catch (error) {
-      if (!(error instanceof ApiError && error.status >= 400 && error.status < 500)) return
+      if (error instanceof ApiError && error.status === 401) set(() => ({ signIn: true }))
+      if (!isRefusal(error)) return
+      gone()
       notTaken(sent, error, set)
     }
-    set((s) => ({ letters: s.letters.filter((l) => l !== sent) }))
   }
 }
+
+/** One page sends at a time; the next one waits and then sends what is left. */
+const alone = (work: () => Promise<void>): Promise<void> =>
+  globalThis.navigator?.locks ? navigator.locks.request('fold-sprig-outbox', work) : work()
 
 /** Writes wait here, in the browser's own store, until the server has them. */
 export const useOutbox = create<OutboxState>()(
@@ -83,20 +164,33 @@ export const useOutbox = create<OutboxState>()(
       letters: [],
       refused: [],
       conflicts: [],
+      unkept: [],
+      signIn: false,
       device: crypto.randomUUID(),
       versions: {},
       post: (letter) => {
-        // The first may be on its way: it stays in front, only those behind it are replaced.
-        set((s) => ({
-          letters: [...s.letters.filter((l, i) => l.key !== letter.key || (i === 0 && running !== undefined)), letter],
-        }))
+        const { letters } = get()
+        const replaced = letters.filter((l) => l.key === letter.key)
+        const entry = entryOf({ ...letter }, (letters.at(-1)?.n ?? 0) + 1, { state: 'waiting' })
+        set({ letters: [...letters.filter((l) => !replaced.includes(l)), entry] })
+        store([...done(...replaced), entry], set)
         void get().drain()
       },
       drain: () => {
-        running ??= sendAll(get, set).finally(() => (running = undefined))
+        running ??= alone(() => sendAll(get, set).then(() => storing)).finally(() => (running = undefined))
         return running
       },
-      dismiss: () => set({ refused: [] }),
+      again: () => {
+        const { refused } = get()
+        set({ refused: [] })
+        store(done(...refused), set)
+        for (const { key, method, url, body, stop } of refused)
+          get().post({ key, method, url, body, ...(stop ? { stop } : {}) })
+      },
+      dismiss: () => {
+        store(done(...get().refused), set)
+        set({ refused: [] })
+      },
       saw: (versions) =>
         set((s) => {
           // What still waits was written over the version that the device had then.
@@ -104,8 +198,15 @@ export const useOutbox = create<OutboxState>()(
           const news = Object.entries(versions).filter(([url, v]) => !waiting.has(url) && v !== (s.versions[url] ?? 0))
           return news.length === 0 ? {} : { versions: { ...s.versions, ...Object.fromEntries(news) } }
         }),
-      met: (news) =>
-        set((s) => ({ conflicts: [...s.conflicts.filter((c) => !news.some((n) => n.url === c.url)), ...news] })),
+      met: (news) => {
+        const entries = news.map(({ url, mine, theirs }) =>
+          entryOf({ key: url, method: 'PUT', url, body: mine, stop: true }, 0, { state: 'conflict', theirs }),
+        )
+        const { conflicts } = get()
+        const replaced = conflicts.filter((c) => news.some((n) => n.url === c.url))
+        set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
+        store([...done(...replaced), ...entries], set)
+      },
       settle: (url, keep) => {
         const conflict = get().conflicts.find((c) => c.url === url)
         if (!conflict) return
@@ -114,20 +215,40 @@ export const useOutbox = create<OutboxState>()(
           versions: { ...s.versions, [url]: conflict.theirs.version },
         }))
         if (keep === 'mine') get().post({ key: url, method: 'PUT', url, body: conflict.mine, stop: true })
+        store(done(conflict), set)
       },
     }),
-    {
-      name: 'fold-sprig-outbox',
-      partialize: ({ letters, refused, conflicts, device, versions }) => ({
-        letters,
-        refused,
-        conflicts,
-        device,
-        versions,
-      }),
-    },
+    { name: 'fold-sprig-outbox', storage: browserStore, partialize: ({ device, versions }) => ({ device, versions }) },
   ),
 )
+
+const set: Set = (change) => useOutbox.setState(change)
+
+interface OldOutbox {
+  letters?: Letter[]
+  conflicts?: Conflict[]
+}
+
+/** Letters as an earlier version kept them, all in one line of the browser's store. */
+function readOld(): OldOutbox {
+  try {
+    return (JSON.parse(localStorage.getItem('fold-sprig-outbox') ?? '{}') as { state?: OldOutbox }).state ?? {}
+  } catch {
+    return {}
+  }
+}
+
+/** Open the store; what waits in it is known when this is done. */
+export async function openOutbox(): Promise<void> {
+  const old = readOld()
+  box = openLetterBox()
+  await readBox(set)
+  for (const letter of old.letters ?? []) useOutbox.getState().post(letter)
+  if (old.conflicts?.length) useOutbox.getState().met(old.conflicts)
+  if (!('BroadcastChannel' in globalThis)) return
+  others = new BroadcastChannel('fold-sprig-outbox')
+  others.onmessage = () => void readBox(set)
+}
 
 /** Try again now and then, and as soon as the browser says it is back. */
 export function keepDraining(): void {

@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Readings } from '@/core/practice/ownErrors.ts'
+import { browserStore } from './browserStore.ts'
 
 interface OwnReadingState {
   /** Does the bench reckon with the person's own mistakes? Only on their say. */
@@ -17,6 +18,6 @@ export const useOwnReading = create<OwnReadingState>()(
       readings: [],
       set: (counts, readings) => set({ counts, readings }),
     }),
-    { name: 'fold-sprig-own-reading' },
+    { name: 'fold-sprig-own-reading', storage: browserStore },
   ),
 )

@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { keep } from '../stores/keptApart.ts'
+import { browserStore } from '../stores/browserStore.ts'
 
 export const firstHerd: HerdPlan = {
   animal: 'cow-suckling',
@@ -28,6 +29,6 @@ export const useHerds = create<HerdState>()(
         keep('herd', paddockId, plan)
       },
     }),
-    { name: 'fold-sprig-herds' },
+    { name: 'fold-sprig-herds', storage: browserStore },
   ),
 )

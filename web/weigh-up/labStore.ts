@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { LabResult } from '@/core/feed/labResult.ts'
 import { keep } from '../stores/keptApart.ts'
+import { browserStore } from '../stores/browserStore.ts'
 
 interface LabState {
   results: Record<string, LabResult>
@@ -23,6 +24,6 @@ export const useLabs = create<LabState>()(
         keep('lab', roundId, result)
       },
     }),
-    { name: 'fold-sprig-laboratory' },
+    { name: 'fold-sprig-laboratory', storage: browserStore },
   ),
 )

@@ -1,6 +1,6 @@
 import type { LabResult } from '@/core/feed/labResult.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
-import { getKept } from '../api/client.ts'
+import { getKept, type Kept } from '../api/client.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { useHerds } from './herdStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
@@ -8,7 +8,10 @@ import { useLabs } from './labStore.ts'
 
 /** Take over what other devices said of stock and samples; what still waits to be sent from here is newer. */
 export async function readKept(): Promise<void> {
-  const kept = await getKept()
+  takeKept(await getKept())
+}
+
+export function takeKept(kept: Kept): void {
   const waiting = new Set(useOutbox.getState().letters.map((l) => l.url))
   const plans = { ...useHerds.getState().plans }
   const results = { ...useLabs.getState().results }

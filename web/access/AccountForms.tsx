@@ -1,0 +1,83 @@
+import { useState } from 'react'
+import { useRevalidator } from 'react-router'
+import { addAccount, giveNewPassword, type Account, type AccountRole } from '../api/client.ts'
+import { inputClass, Labelled } from '../parts/Labelled.tsx'
+import { keepClass, PasswordField } from './PasswordField.tsx'
+
+/** A new account: its name, what it may do, and the first password, told by the advisor. */
+export function NewAccount({ onSaid }: { onSaid: (words: string) => void }) {
+  const [name, setName] = useState('')
+  const [role, setRole] = useState<AccountRole>('trainee')
+  const [password, setPassword] = useState('')
+  const { revalidate } = useRevalidator()
+  const add = () =>
+    void addAccount({ name, role, password })
+      .then(async (a) => {
+        await revalidate()
+        setName('')
+        setPassword('')
+        onSaid(`${a.name} may come in as ${a.role}. Tell the password in person; it can be changed here.`)
+      })
+      .catch((e: unknown) => onSaid((e as Error).message))
+  return (
+    <details className="mt-4 max-w-xl">
+      <summary className="min-h-11 content-center font-semibold">Let somebody in</summary>
+      <div className="grid gap-3 sm:grid-cols-2">
+        <Labelled label="Name">
+          {(id) => (
+            <input
+              id={id}
+              value={name}
+              maxLength={100}
+              autoComplete="off"
+              onChange={(e) => setName(e.target.value)}
+              className={inputClass}
+            />
+          )}
+        </Labelled>
+        <Labelled label="As">
+          {(id) => (
+            <select
+              id={id}
+              value={role}
+              onChange={(e) => setRole(e.target.value as AccountRole)}
+              className={inputClass}
+            >
+              <option value="trainee">trainee: names, counts, practises</option>
+              <option value="advisor">advisor: everything</option>
+            </select>
+          )}
+        </Labelled>
+        <PasswordField label="First password" value={password} onChange={setPassword} complete="new-password" />
+      </div>
+      <button type="button" disabled={name.trim() === '' || password === ''} onClick={add} className={keepClass}>
+        Make the account
+      </button>
+    </details>
+  )
+}
+
+/** Another password for somebody who forgot theirs. */
+export function NewPassword({ account, onSaid }: { account: Account; onSaid: (words: string) => void }) {
+  const [password, setPassword] = useState('')
+  const give = () =>
+    void giveNewPassword(account.id, password)
+      .then(() => {
+        setPassword('')
+        onSaid(`${account.name} is signed out everywhere and comes in with the new password.`)
+      })
+      .catch((e: unknown) => onSaid((e as Error).message))
+  return (
+    <div className="max-w-sm">
+      <PasswordField
+        label={`New password for ${account.name}`}
+        value={password}
+        onChange={setPassword}
+        complete="new-password"
+      />
+      <button type="button" disabled={password === ''} onClick={give} className={keepClass}>
+        Give it
+      </button>
+    </div>
+  )
+}

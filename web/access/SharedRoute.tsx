@@ -1,0 +1,50 @@
+import { useLoaderData } from 'react-router'
+import { ApiError, getShared, holdLink } from '../api/client.ts'
+import { ClientPage } from '../hand-over/ClientPage.tsx'
+import { HatchDefs } from '../parts/HatchDefs.tsx'
+import { useFlora } from '../stores/floraStore.ts'
+import { takeKept } from '../weigh-up/readKept.ts'
+import { weigh } from '../workers/weighingWorker.ts'
+
+/** The token stands behind the #, which no browser sends to a server and no server writes into a log. */
+export async function loader() {
+  holdLink(location.hash.slice(1))
+  try {
+    const [{ round, plan, kept }] = await Promise.all([getShared(), useFlora.getState().load()])
+    takeKept(kept)
+    return { round, plan, weighed: await weigh(round) }
+  } catch (error) {
+    if (error instanceof ApiError && error.status === 401)
+      throw new Error('This link has expired or was taken back. Ask your advisor for a new one.', { cause: error })
+    throw error
+  }
+}
+
+/** What a client reads with a link: the pages of one round, to look at and to print, and nothing else. */
+export function Component() {
+  const { round, plan, weighed } = useLoaderData<typeof loader>()
+  return (
+    <>
+      <HatchDefs />
+      <header className="no-print flex flex-wrap items-center gap-3 px-4 py-3">
+        <span className="grow font-plant text-xl font-semibold">Fold Sprig</span>
+        {weighed ? (
+          <button
+            type="button"
+            onClick={() => window.print()}
+            className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
+          >
+            Print the pages
+          </button>
+        ) : null}
+      </header>
+      <main className="mx-auto max-w-4xl px-2 pb-10">
+        {weighed ? (
+          <ClientPage round={round} weighed={weighed} plan={plan} namings={undefined} />
+        ) : (
+          <p className="p-6">Nothing is counted in this round yet.</p>
+        )}
+      </main>
+    </>
+  )
+}

@@ -1,0 +1,80 @@
+import { Link } from 'react-router'
+import { useStoreFull } from '../stores/browserStore.ts'
+import { useOutbox } from '../stores/outboxStore.ts'
+import { unsentFile } from '../stores/unsentFile.ts'
+import { download } from './download.ts'
+
+const buttonClass = 'min-h-11 rounded-lg border border-current px-3 font-semibold'
+
+const saveUnsent = () => {
+  const { letters, refused } = useOutbox.getState()
+  download('not-sent.json', JSON.stringify(unsentFile([...refused, ...letters])), 'application/json')
+}
+
+/** What waits to be sent, in the line above every screen. */
+export function Waiting() {
+  const waiting = useOutbox((s) => s.letters.length)
+  const signIn = useOutbox((s) => s.signIn)
+  if (signIn)
+    return (
+      <Link
+        to="/sign-in"
+        className="min-h-11 content-center rounded-lg border-2 border-harm px-3 font-semibold text-harm"
+      >
+        Sign in to send {waiting}
+      </Link>
+    )
+  return (
+    <span role="status" className="text-ink-soft">
+      {waiting > 0 ? `${waiting} to send` : ''}
+    </span>
+  )
+}
+
+/** Said across the page when something typed is in danger: refused by the server, or not to be stored on this device. */
+export function OutboxNotice() {
+  const refused = useOutbox((s) => s.refused)
+  const unkept = useOutbox((s) => s.unkept.length)
+  const again = useOutbox((s) => s.again)
+  const dismiss = useOutbox((s) => s.dismiss)
+  const full = useStoreFull((s) => s.full)
+  if (refused.length === 0 && unkept === 0 && !full) return null
+  return (
+    <div
+      role="alert"
+      className="no-print mx-2 mb-2 rounded-xl border-2 border-harm bg-harm-wash p-3 text-harm min-[901px]:mx-8"
+    >
+      {refused.length > 0 ? (
+        <p>
+          <b>Not saved: {refused[0]!.message}</b>
+          {refused.length > 1 ? ` And ${refused.length - 1} more.` : ''} What you typed is kept here.
+        </p>
+      ) : null}
+      {unkept > 0 || full ? (
+        <p>
+          <b>This device’s store is full.</b>{' '}
+          {unkept > 0
+            ? `${unkept === 1 ? 'One entry is' : `${unkept} entries are`} only in this open page: keep it open until they are sent, or save them as a file.`
+            : 'What you are typing is only in this open page: finish it before you close the page, and make room.'}
+        </p>
+      ) : null}
+      <div className="mt-2 flex flex-wrap gap-2">
+        {refused.length > 0 ? (
+          <button type="button" onClick={again} className={buttonClass}>
+            Try again
+          </button>
+        ) : null}
+        {refused.length > 0 || unkept > 0 ? (
+          <button type="button" onClick={saveUnsent} className={buttonClass}>
+            Save what was typed as a file
+          </button>
+        ) : null}
+        {refused.length > 0 ? (
+          <button type="button" onClick={dismiss} className={buttonClass}>
+            Throw it away
+          </button>
+        ) : null}
+      </div>
+    </div>
+  )
+}

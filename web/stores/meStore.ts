@@ -1,0 +1,36 @@
+import { create } from 'zustand'
+import { getMe, signIn, signOut, type Me } from '../api/client.ts'
+import { forgetRecords } from './fieldCache.ts'
+import { useOutbox } from './outboxStore.ts'
+
+interface MeState extends Me {
+  load: () => Promise<void>
+  mustSignIn: () => boolean
+  signIn: (name: string, password: string) => Promise<void>
+  /** @throws Error while something waits to be sent: it would go out under the next one's name */
+  signOut: () => Promise<void>
+}
+
+/** Who is at this device. On a machine of one's own there are no accounts, and nobody is asked. */
+export const useMe = create<MeState>()((set, get) => ({
+  accounts: false,
+  account: null,
+  load: async () => set(await getMe()),
+  mustSignIn: () => get().accounts && !get().account,
+  signIn: async (name, password) => {
+    set(await signIn(name, password))
+    useOutbox.setState({ signIn: false })
+  },
+  signOut: async () => {
+    await useOutbox.getState().drain()
+    const waiting = useOutbox.getState().letters.length
+    if (waiting > 0)
+      throw new Error(
+        `${waiting} entries are not sent yet. Sign out when they are: they would go out under another name.`,
+      )
+    set(await signOut())
+    await forgetRecords()
+    for (const key of Object.keys(localStorage))
+      if (key.startsWith('fold-sprig-') && key !== 'fold-sprig-mode') localStorage.removeItem(key)
+  },
+}))

@@ -1,11 +1,11 @@
 import { expect } from '@playwright/test'
-import { spawn, type ChildProcess } from 'node:child_process'
+import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
 /** A server of the test's own, that can be stopped and started again over the same data. */
-export function ownServer(port: number) {
+export function ownServer(port: number, env: Record<string, string> = {}) {
   const address = `http://127.0.0.1:${port}`
   const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-e2e-'))
   let server: ChildProcess
@@ -16,11 +16,17 @@ export function ownServer(port: number) {
     )
   const start = async () => {
     server = spawn(process.execPath, ['dist-server/main.js'], {
-      env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
+      env: { ...process.env, PORT: String(port), DATA_DIR: dataDir, ...env },
       stdio: 'ignore',
     })
     await expect.poll(answers, { timeout: 40_000 }).toBe(200)
   }
+  /** A command of the project on the same data, while the server is off: what it printed. */
+  const command = (script: string, ...args: string[]) =>
+    execFileSync(process.execPath, ['--import', 'tsx', script, ...args], {
+      env: { ...process.env, DATA_DIR: dataDir },
+      encoding: 'utf8',
+    })
   const stop = async () => {
     const gone = new Promise((r) => server.once('exit', r))
     server.kill('SIGTERM')
@@ -30,5 +36,5 @@ export function ownServer(port: number) {
     await stop()
     rmSync(dataDir, { recursive: true, force: true })
   }
-  return { address, start, stop, end }
+  return { address, command, start, stop, end }
 }

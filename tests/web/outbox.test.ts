@@ -12,6 +12,17 @@ class SmallStore {
 }
 const shown = (store: SmallStore) => Object.keys(store).filter((k) => k.startsWith('fold-sprig-letter/'))
 
+/** Pages of another test must not hear these. */
+let device = 0
+const RealChannel = BroadcastChannel
+class DeviceChannel extends RealChannel {
+  constructor(name: string) {
+    super(`${name} ${device}`)
+    open.push(this)
+  }
+}
+const open: BroadcastChannel[] = []
+
 const sent: { url: string; body: unknown }[] = []
 let small: SmallStore
 let answerWith: (url: string) => Response | Promise<Response>
@@ -35,6 +46,8 @@ beforeEach(() => {
   sent.length = 0
   small = new SmallStore()
   answerWith = away
+  device++
+  vi.stubGlobal('BroadcastChannel', DeviceChannel)
   vi.stubGlobal('localStorage', small)
   vi.stubGlobal('indexedDB', new IDBFactory())
   vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
@@ -44,6 +57,7 @@ beforeEach(() => {
   })
 })
 afterEach(() => {
+  for (const channel of open.splice(0)) channel.close()
   vi.restoreAllMocks()
   vi.unstubAllGlobals()
 })

@@ -29,7 +29,7 @@ export interface Done {
 
 const JOURNAL = 'fold-sprig-letter/'
 /** Letters dealt with that are still known, against one that comes back out of the journal. */
-const MOST_DONE = 500
+const MOST_DONE = 5000
 
 /** A line in a store that is written at once, for the moment until the real one has it: a page may be closed any time. */
 export function journal(entry: Entry): boolean {

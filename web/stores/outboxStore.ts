@@ -50,6 +50,8 @@ let storing: Promise<void> = Promise.resolve()
 /** The run under way: whoever asks meanwhile waits for the same one. */
 let running: Promise<void> | undefined
 let others: BroadcastChannel | undefined
+/** Another page tells of each letter; after so long all of them are read at once. */
+const TOLD_MS = 100
 
 /** What is on its way into the box, or could not be brought there: it stands above what is read from it. */
 const onTheWay = new Map<string, Entry | Done>()
@@ -131,8 +133,11 @@ const isRefusal = (e: unknown): e is ApiError =>
 
 async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
   await readBox(set)
-  for (let first = get().letters[0]; first; first = get().letters[0]) {
-    const sent = first
+  for (;;) {
+    // What the server has, this device must know to be newer than what it had before, whatever happens to it.
+    await storing
+    const sent = get().letters[0]
+    if (!sent) return
     const { device, versions } = get()
     const stamped = sent.stop ? { ...(sent.body as object), by: device, base: versions[sent.url] ?? 0 } : sent.body
     const gone = () => set((s) => ({ letters: s.letters.filter((l) => l !== sent && (!sent.id || l.id !== sent.id)) }))
@@ -247,7 +252,13 @@ export async function openOutbox(): Promise<void> {
   if (old.conflicts?.length) useOutbox.getState().met(old.conflicts)
   if (!('BroadcastChannel' in globalThis)) return
   others = new BroadcastChannel('fold-sprig-outbox')
-  others.onmessage = () => void readBox(set)
+  let soon: ReturnType<typeof setTimeout> | undefined
+  others.onmessage = () => {
+    soon ??= setTimeout(() => {
+      soon = undefined
+      void readBox(set)
+    }, TOLD_MS)
+  }
 }
 
 /** Try again now and then, and as soon as the browser says it is back. */

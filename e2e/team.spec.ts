@@ -32,7 +32,7 @@ test('an advisor signs in, lets a trainee in, and sees what the trainee did', as
   // Where one wanted to go is where one comes out.
   await expect(odile.getByRole('heading', { level: 1 })).toHaveText('Daybook')
   await odile.getByRole('link', { name: 'Odile Marrow: team' }).click()
-  await odile.getByText('Let somebody in').click()
+  await odile.getByRole('button', { name: /Next.*Let somebody in/ }).click()
   await odile.getByLabel('Name').fill('Tam Rushford')
   await odile.getByLabel('First password').fill('short')
   await odile.getByRole('button', { name: 'Make the account' }).click()
@@ -45,11 +45,11 @@ test('an advisor signs in, lets a trainee in, and sees what the trainee did', as
   const trainee = await somebody(browser)
   await trainee.goto('/')
   await signIn(trainee, 'Tam Rushford', tam)
-  await trainee.getByRole('button', { name: /Before turnout/ }).first().click() // prettier-ignore
-  await trainee.getByRole('link', { name: /Count|first stop/ }).first().click() // prettier-ignore
+  await trainee.getByRole('link', { name: /Next.*Walk Long Croft/ }).click()
   await expect(trainee.getByTestId('points')).toHaveText('0 of 20 points')
+  const written = trainee.waitForResponse((r) => /\/stops\/1$/.test(r.url()) && r.status() === 200)
   await trainee.keyboard.press('a')
-  await expect(trainee.getByText('to send')).toHaveCount(0)
+  await written
   // What is not for trainees is refused in words, and what was typed is still there.
   await trainee.goto('/plan')
   await trainee.getByLabel('Title').fill('A round of my own')
@@ -63,7 +63,8 @@ test('an advisor signs in, lets a trainee in, and sees what the trainee did', as
 
   await odile.reload()
   const trail = odile.getByRole('region', { name: 'Who did what' })
-  await expect(trail.getByText('Tam Rushford counted a stop')).toBeVisible()
+  // Left just then, a page sends a stop once more: it is there once, and both have their line.
+  await expect(trail.getByText('Tam Rushford counted a stop').first()).toBeVisible()
   await expect(trail.getByText('Tam Rushford planned a round (refused)')).toBeVisible()
   // Closed, the trainee is out at once; what is typed then waits.
   await odile.getByRole('listitem').filter({ hasText: 'Tam Rushford, trainee' }).getByRole('button', { name: 'Close' }).click() // prettier-ignore
@@ -78,7 +79,7 @@ test('a client reads the pages of one round with a link, until it is taken back'
   await odile.goto('/')
   await signIn(odile, 'Odile Marrow', password)
   await odile.getByRole('button', { name: /River Meadow Lower Ham/ }).click()
-  await odile.getByRole('link', { name: 'Hand over' }).click()
+  await odile.getByRole('link', { name: 'Hand-over' }).click()
   await odile.getByLabel('Opens for').selectOption('a week')
   await odile.getByRole('button', { name: 'Make a link' }).click()
   const link = await odile.getByLabel('The link').inputValue()
@@ -111,7 +112,7 @@ test('signed out, the device has nothing of the records, and waits for nobody', 
   await odile.goto('/')
   await signIn(odile, 'Odile Marrow', password)
   await odile.getByRole('link', { name: 'Odile Marrow: team' }).click()
-  await odile.getByRole('button', { name: /Sign out/ }).first().click() // prettier-ignore
+  await odile.getByRole('button', { name: 'Sign out' }).click()
   await expect(odile.getByRole('heading', { name: 'Fold Sprig' })).toBeVisible()
   const left = await odile.evaluate(async () => [Object.keys(localStorage).filter((k) => !/mode|outbox/.test(k)), await caches.keys()]) // prettier-ignore
   expect(left[0]).toEqual([])

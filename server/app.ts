@@ -1,5 +1,5 @@
 import compression from 'compression'
-import express, { type Express, type Response } from 'express'
+import express, { type Express, type Request, type Response } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import { Router } from 'express'
 import helmet from 'helmet'
@@ -64,12 +64,15 @@ function pages(app: Express, dist: string): void {
     }),
   )
   app.use(express.static(dist, { index: false }))
-  app.get('/{*path}', (_req, res) => {
-    res
+  /** Who comes with a link, or is not in yet, asks for the book in another way or not at all. */
+  const withoutBook = html.replace(/<link rel="preload" href="\/api[^>]*>\s*/g, '')
+  const send = (page: string) => (_req: Request, res: Response) =>
+    void res
       .set('cache-control', 'no-cache')
       .type('html')
-      .send(html.replaceAll('__CSP_NONCE__', res.locals.nonce as string))
-  })
+      .send(page.replaceAll('__CSP_NONCE__', res.locals.nonce as string))
+  app.get(['/sign-in', '/shared'], send(withoutBook))
+  app.get('/{*path}', send(html))
 }
 
 export interface AppParts {

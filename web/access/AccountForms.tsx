@@ -5,7 +5,15 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { keepClass, PasswordField } from './PasswordField.tsx'
 
 /** A new account: its name, what it may do, and the first password, told by the advisor. */
-export function NewAccount({ onSaid }: { onSaid: (words: string) => void }) {
+export function NewAccount({
+  open,
+  onOpen,
+  onSaid,
+}: {
+  open: boolean
+  onOpen: (open: boolean) => void
+  onSaid: (words: string) => void
+}) {
   const [name, setName] = useState('')
   const [role, setRole] = useState<AccountRole>('trainee')
   const [password, setPassword] = useState('')
@@ -20,8 +28,9 @@ export function NewAccount({ onSaid }: { onSaid: (words: string) => void }) {
       })
       .catch((e: unknown) => onSaid((e as Error).message))
   return (
-    <details className="mt-4 max-w-xl">
+    <details open={open} onToggle={(e) => onOpen(e.currentTarget.open)} className="mt-4 max-w-xl">
       <summary className="min-h-11 content-center font-semibold">Let somebody in</summary>
+      <p>A trainee reads everything, names, counts and practises; an advisor does everything.</p>
       <div className="grid gap-3 sm:grid-cols-2">
         <Labelled label="Name">
           {(id) => (
@@ -43,8 +52,8 @@ export function NewAccount({ onSaid }: { onSaid: (words: string) => void }) {
               onChange={(e) => setRole(e.target.value as AccountRole)}
               className={inputClass}
             >
-              <option value="trainee">trainee: names, counts, practises</option>
-              <option value="advisor">advisor: everything</option>
+              <option value="trainee">trainee</option>
+              <option value="advisor">advisor</option>
             </select>
           )}
         </Labelled>

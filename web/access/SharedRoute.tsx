@@ -27,7 +27,7 @@ export function Component() {
     <>
       <HatchDefs />
       <header className="no-print flex flex-wrap items-center gap-3 px-4 py-3">
-        <span className="grow font-plant text-xl font-semibold">Fold Sprig</span>
+        <h1 className="grow text-xl">For {round.client || round.holding}</h1>
         {weighed ? (
           <button
             type="button"

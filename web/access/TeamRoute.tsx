@@ -117,6 +117,7 @@ export function Component() {
   const me = useMe((s) => s.account)
   const leave = useMe((s) => s.signOut)
   const [said, setSaid] = useState('')
+  const [adding, setAdding] = useState(false)
   const navigate = useNavigate()
   if (!me) return null
   const advisor = me.role === 'advisor'
@@ -128,14 +129,23 @@ export function Component() {
   return (
     <Leaf
       names={{ left: 'Team', right: advisor ? 'Who did what' : 'What a trainee does' }}
-      tip={{ label: 'Sign out', detail: 'takes the records off this device', onPress: signOut }}
+      tip={
+        advisor
+          ? { label: 'Let somebody in', detail: 'an advisor or a trainee', onPress: () => setAdding(true) }
+          : { label: 'Walk a round', detail: 'what is planned', to: '/rounds' }
+      }
       nodes={[
         { id: 'me', label: me.name, detail: me.role },
         ...(advisor ? [{ id: 'open', label: 'Accounts', detail: `${open.length} open` }] : []),
       ]}
       left={
         <>
-          <h1 className="text-[1.65rem]">Team</h1>
+          <div className="flex items-center justify-between gap-3">
+            <h1 className="text-[1.65rem]">Team</h1>
+            <button type="button" onClick={signOut} className="min-h-11 rounded-xl border border-rule px-4">
+              Sign out
+            </button>
+          </div>
           <p role="status" className="min-h-6 font-semibold">
             {said}
           </p>
@@ -146,7 +156,7 @@ export function Component() {
                   <AccountLine key={a.id} account={a} onSaid={setSaid} />
                 ))}
               </ul>
-              <NewAccount onSaid={setSaid} />
+              <NewAccount open={adding} onOpen={setAdding} onSaid={setSaid} />
             </>
           ) : null}
           <OwnPassword onSaid={setSaid} />

@@ -15,6 +15,9 @@ export interface ShareRow {
 }
 
 const ROW = 34
+/** Where there is little width the name and the figures stand above the bar. */
+const NARROW = 440
+const NARROW_ROW = 46
 const AXIS = 26
 
 interface Props {
@@ -28,38 +31,48 @@ interface Props {
 export function ShareChart({ rows, label, fixedWidth }: Props) {
   const { ref, width: measured } = useWidth<HTMLDivElement>(520)
   const width = fixedWidth ?? measured
-  const nameWidth = Math.min(216, width * 0.4)
-  const figures = Math.min(150, width * 0.3)
+  const narrow = width < NARROW
+  const rowHeight = narrow ? NARROW_ROW : ROW
+  const nameWidth = narrow ? 6 : Math.min(216, width * 0.4)
+  const figures = narrow ? 24 : Math.min(150, width * 0.3)
   const top = Math.max(0.1, max(rows, (r) => r.share.interval?.[1] ?? r.share.estimate) ?? 0)
   const x = scaleLinear([0, top], [nameWidth, Math.max(nameWidth + 40, width - figures)]).nice(2)
   // A label needs about 46 px.
   const ticks = x.ticks(Math.max(1, Math.floor((x.range()[1]! - x.range()[0]!) / 70)))
-  const height = AXIS + rows.length * ROW
+  const height = AXIS + rows.length * rowHeight
   return (
     <div ref={ref} className="w-full">
       <svg viewBox={`0 0 ${width} ${height}`} width="100%" role="img" aria-label={label} className="block max-w-full">
         {ticks.map((t) => (
           <g key={t}>
             <path d={`M${x(t)} ${AXIS - 4}V${height}`} stroke="var(--rule)" />
-            <text x={x(t)} y={16} textAnchor="middle" className="fill-ink-soft text-[14px]">
+            <text
+              x={narrow && t === 0 ? 0 : x(t)}
+              y={16}
+              textAnchor={narrow && t === 0 ? 'start' : 'middle'}
+              className="fill-ink-soft text-[14px]"
+            >
               {Math.round(t * 100)} %
             </text>
           </g>
         ))}
         {rows.map((row, i) => {
-          const y = AXIS + i * ROW + ROW / 2
+          const y = AXIS + i * rowHeight + (narrow ? rowHeight - 14 : rowHeight / 2)
+          const line = narrow ? y - 14 : y + 5
           const mark = row.harmful ? 'harm' : row.group
           const { interval } = row.share
           return (
             <g key={row.id}>
               <text
-                x={nameWidth - 10}
-                y={y + 5}
-                textAnchor="end"
+                x={narrow ? 0 : nameWidth - 10}
+                y={line}
+                textAnchor={narrow ? 'start' : 'end'}
                 className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}
               >
                 {row.harmful ? <tspan className="text-[13px]">harmful: </tspan> : null}
-                {row.name.length * 7.6 > nameWidth ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…` : row.name}
+                {!narrow && row.name.length * 7.6 > nameWidth
+                  ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…`
+                  : row.name}
                 <title>{row.name}</title>
               </text>
               <rect
@@ -85,7 +98,7 @@ export function ShareChart({ rows, label, fixedWidth }: Props) {
                 stroke="var(--husk)"
                 strokeWidth="1.4"
               />
-              <text x={width} y={y + 5} textAnchor="end" className="fill-ink text-[15px]">
+              <text x={width} y={line} textAnchor="end" className="fill-ink text-[15px]">
                 <tspan fontWeight="700">{percent(row.share.estimate)}</tspan>
                 <tspan>{interval ? `  ${percentRange(interval).replace(/.%$/, '')}` : ''}</tspan>
               </text>

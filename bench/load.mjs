@@ -1,5 +1,5 @@
 // Fifty clients for a minute, reads and writes mixed, against the built server on a folder of its own with demo data.
-// SECONDS and CLIENTS change it; SOAK=1 says how memory goes minute by minute (for a run of twenty minutes).
+// SECONDS and CLIENTS change it; EACH=1 measures each kind of request alone; SOAK=1 says how memory goes minute by minute (for a run of twenty minutes).
 import autocannon from 'autocannon'
 import { spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
@@ -51,7 +51,7 @@ const requests = [
     path: `/api/rounds/${counted.id}/stops/1`,
     headers: json,
     setupRequest: (r) => {
-      const n = 1 + Math.floor(Math.random() * 30)
+      const n = 1 + Math.floor(Math.random() * counted.stops)
       return { ...r, path: `/api/rounds/${counted.id}/stops/${n}`, body: stop(n) }
     },
   },
@@ -59,6 +59,22 @@ const requests = [
 if (process.env.SOAK) setInterval(() => console.log(`${new Date().toISOString()} ${memory().toFixed(0)} MB`), 60_000)
 const before = memory()
 const run = (duration, connections) => autocannon({ url: address, connections, duration, requests, overallRate: process.env.RATE ? Number(process.env.RATE) : undefined }) // prettier-ignore
+if (process.env.EACH) {
+  // What one request of each kind costs when nothing else is asked.
+  for (const request of requests) {
+    const cpu = () => readFileSync(`/proc/${server.pid}/stat`, 'utf8').split(') ')[1].split(' ').slice(11, 13).reduce((a, b) => a + Number(b), 0) * 10 // prettier-ignore
+    const start = cpu()
+    const { requests: done, latency } = await autocannon({
+      url: address,
+      connections: 1,
+      duration: 4,
+      requests: [request],
+    })
+    const each = (cpu() - start) / done.total
+    console.log(`${request.method} ${request.path.replace(/[0-9a-f-]{36}/, ':id')}: ${(4000 / done.total).toFixed(2)} ms, of it ${each.toFixed(2)} ms of processor in the server; 99 % ${latency.p99} ms`) // prettier-ignore
+  }
+  process.exit(0)
+}
 await run(5, 10)
 const result = await run(seconds, clients)
 const { latency, non2xx, errors, timeouts } = result

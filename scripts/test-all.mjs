@@ -99,7 +99,8 @@ readReport('unit.json', unitOk, (r) => ({
 title('API on a PostgreSQL server')
 const pgOk = await withPostgres((url) => {
   const env = { ...process.env, TEST_POSTGRES: url, TEST_REPORT: 'reports/postgres.json' }
-  return run(bin('vitest'), ['run', '--project', 'server', 'tests/server/routes', 'tests/server/backup'], { env }) === 0
+  const parts = ['routes', 'backup', 'access', 'db/several.test.ts'].map((part) => `tests/server/${part}`)
+  return run(bin('vitest'), ['run', '--project', 'server', ...parts], { env }) === 0
 })
 if (pgOk === undefined)
   console.log('PostgreSQL is not installed here: the tests of the API ran on the embedded database only.')

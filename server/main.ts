@@ -8,11 +8,12 @@ import { makeApp } from './app.ts'
 import { keepCopies, listCopies } from './backup/dailyCopies.ts'
 import { openDb, type Db } from './db/db.ts'
 import { FolderInUse, lockFolder } from './db/folderLock.ts'
-import { listOwnPlants } from './db/ownPlants.ts'
+import { takeJob } from './db/job.ts'
 import { migrate } from './db/migrate.ts'
 import { loadDemo } from './demo/loadDemo.ts'
 import { Book } from './flora/book.ts'
-import { loadFlora, sayProblem } from './flora/loadFlora.ts'
+import { addOwnPlants, followOwnPlants } from './flora/followOwnPlants.ts'
+import { loadFlora } from './flora/loadFlora.ts'
 import { projectRoot } from './projectRoot.ts'
 
 const port = Number(process.env.PORT ?? 4170)
@@ -28,14 +29,6 @@ const proxies = Number(process.env.PROXIES ?? 0)
 
 /** Addresses that only this machine reaches. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
-
-/** A text that no longer fits the vocabulary is left out with a word, not lost: it stays in the database. */
-async function addOwnPlants(db: Db, book: Book): Promise<void> {
-  for (const { id, yaml } of await listOwnPlants(db)) {
-    const added = book.add(yaml)
-    if ('problems' in added) console.error(`Own plant ${id} is left out: ${added.problems.map(sayProblem).join('; ')}`)
-  }
-}
 
 /** Nothing is changed in a folder that cannot be read; what to do about it is said. */
 function cannotOpen(error: unknown): never {
@@ -78,16 +71,24 @@ async function start(): Promise<void> {
   const book = new Book(loadFlora())
   const db = await opening
   await migrate(db)
-  if (process.env.DEMO !== 'off' && (await loadDemo(db, formatISO(new Date(), { representation: 'date' }))))
+  if (
+    process.env.DEMO !== 'off' &&
+    (await takeJob(db, 'demo data', 60_000)) &&
+    (await loadDemo(db, formatISO(new Date(), { representation: 'date' })))
+  )
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')
-  await addOwnPlants(db, book)
   const log = (error: unknown) => console.error(error)
+  const ownPlants = new Map<string, string>()
+  await addOwnPlants(db, book, ownPlants, log)
+  // Only on a server's database can another process add one.
+  const stopFollowing = databaseUrl ? followOwnPlants(db, book, ownPlants, log) : () => undefined
   const accounts = withAccounts ? await openToAccounts(db) : undefined
   const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, accounts, log })
   const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log) : () => undefined
   const server = createServer(app)
   const stop = () => {
     stopCopies()
+    stopFollowing()
     server.close(() => void db.close().finally(() => process.exit(0)))
     server.closeIdleConnections()
     setTimeout(() => process.exit(0), 3000).unref()

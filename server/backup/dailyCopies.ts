@@ -11,10 +11,14 @@ import {
 } from 'node:fs'
 import { join } from 'node:path'
 import type { Db } from '../db/db.ts'
+import { leaveJob, takeJob } from '../db/job.ts'
 import { writeBackup } from './writeBackup.ts'
 
 const DAY = 24 * 3600 * 1000
 const LOOK_EVERY = 3600 * 1000
+/** Of several servers on one database and one folder one makes the copy; if it is killed meanwhile, another may. */
+const JOB = 'daily copy'
+const JOB_MS = 600_000
 const pattern = /^copy-\d{4}-\d{2}-\d{2}T\d{6}Z\.zip$/
 
 export interface Copy {
@@ -80,7 +84,8 @@ export function keepCopies(db: Db, folder: string, keep: number, log: (error: un
     if (busy || (age >= 0 && age < DAY)) return
     busy = true
     try {
-      await makeCopy(db, folder, keep, new Date())
+      if (!(await takeJob(db, JOB, JOB_MS))) return
+      await makeCopy(db, folder, keep, new Date()).finally(() => leaveJob(db, JOB))
     } catch (error) {
       log(new Error(`The daily copy could not be written: ${(error as Error).message}`, { cause: error }))
     } finally {

@@ -4,7 +4,7 @@ import type { Sql } from '../db/db.ts'
  * Worked out from the other tables, kept by the migrations themselves, or a way in: a copy that goes astray must let nobody
  * in, so accounts and links are made anew beside it.
  */
-const NOT_COPIED = ['round_count', 'migration', 'account', 'session', 'client_link', 'asked', 'secret']
+const NOT_COPIED = ['round_count', 'migration', 'account', 'session', 'client_link', 'asked', 'secret', 'job']
 
 /** Tables that hold what people wrote, each after those that its rows belong to. */
 export async function tablesInOrder(db: Sql): Promise<string[]> {

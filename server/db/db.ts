@@ -1,3 +1,4 @@
+import { createHash } from 'node:crypto'
 import pg from 'pg'
 import { connectHere, connectInThread, type Connection } from './connection.ts'
 import { asIs, integer, iso } from './lite.ts'
@@ -16,11 +17,15 @@ export interface Db extends Sql {
 }
 
 /**
- * After so many transactions dead rows are cleared, statistics read anew and the log cut at a checkpoint: there is no server
- * beside it that would, and a long log makes the next opening slow.
+ * After so many writes dead rows are cleared, statistics read anew and the log cut at a checkpoint: there is no server
+ * beside it that would, and a long log makes the next opening slow. It is done in a quiet moment, since all others wait for
+ * it; where none comes, all the same.
  */
 const WRITES_PER_VACUUM = 500
 const FIRST_VACUUM = 50
+const MOST_WRITES = 10 * WRITES_PER_VACUUM
+const QUIET_MS = 500
+const WRITES = /^\s*(insert|update|delete|with)\b/i
 
 /** Everything in turn on one connection; a transaction keeps it until it ends. */
 function oneByOne(connection: Connection): Db {
@@ -34,14 +39,25 @@ function oneByOne(connection: Connection): Db {
     query: async <Row>(text: string, params?: unknown[]) => ({ rows: (await connection.query(text, params)) as Row[] }),
     script: (text) => connection.exec(text),
   }
-  let written = 0
+  let due = FIRST_VACUUM
+  let quiet: NodeJS.Timeout | undefined
+  const upkeep = () => {
+    due = WRITES_PER_VACUUM
+    for (const work of ['vacuum (analyze)', 'checkpoint'])
+      void inTurn(() => connection.exec(work)).catch(() => undefined)
+  }
   const wrote = () => {
-    if (++written !== FIRST_VACUUM && written % WRITES_PER_VACUUM !== 0) return
-    for (const upkeep of ['vacuum (analyze)', 'checkpoint'])
-      void inTurn(() => connection.exec(upkeep)).catch(() => undefined)
+    if (--due > 0) return
+    clearTimeout(quiet)
+    if (due <= WRITES_PER_VACUUM - MOST_WRITES) upkeep()
+    else quiet = setTimeout(upkeep, QUIET_MS).unref()
   }
   return {
-    query: <Row>(text: string, params?: unknown[]) => inTurn(() => sql.query<Row>(text, params)),
+    query: async <Row>(text: string, params?: unknown[]) => {
+      const result = await inTurn(() => sql.query<Row>(text, params))
+      if (WRITES.test(text)) wrote()
+      return result
+    },
     script: (text) => inTurn(() => sql.script(text)),
     transaction: (work) =>
       inTurn(async () => {
@@ -57,7 +73,10 @@ function oneByOne(connection: Connection): Db {
           throw error
         }
       }),
-    close: () => inTurn(() => connection.close()),
+    close: () => {
+      clearTimeout(quiet)
+      return inTurn(() => connection.close())
+    },
   }
 }
 
@@ -71,18 +90,26 @@ const pgTypes = {
   },
 }
 
+/** Each text is planned once for each connection: they are few, and asked again and again. */
+const names = new Map<string, string>()
+function named(text: string, values?: unknown[]): pg.QueryConfig {
+  const name = names.get(text) ?? createHash('sha1').update(text).digest('hex')
+  names.set(text, name)
+  return { name, text, ...(values ? { values } : {}) }
+}
+
 function openPostgres(url: string): Db {
   const pool = new pg.Pool({ connectionString: url, types: pgTypes as pg.CustomTypesConfig })
   const rows = (result: pg.QueryResult) => ({ rows: result.rows as never[] })
   return {
-    query: async (text, params) => rows(await pool.query(text, params)),
+    query: async (text, params) => rows(await pool.query(named(text, params))),
     script: async (text) => void (await pool.query(text)),
     transaction: async (work) => {
       const client = await pool.connect()
       try {
         await client.query('begin')
         const result = await work({
-          query: async (text, params) => rows(await client.query(text, params)),
+          query: async (text, params) => rows(await client.query(named(text, params))),
           script: async (text) => void (await client.query(text)),
         })
         await client.query('commit')

@@ -11,21 +11,24 @@ export const migrationNames = (): string[] =>
     .filter((f) => f.endsWith('.sql'))
     .sort()
 
+/** Any number of its own. */
+const MIGRATION_LOCK = 4170
+
 /**
  * Bring the schema up to date, each file of `migrations/` once, in order, each in one transaction.
  *
  * @param last the last one to run; left out: all
  */
 export async function migrate(db: Db, last?: string): Promise<void> {
-  await db.script(
-    'create table if not exists migration (name text primary key, run_at timestamptz not null default now())',
-  )
-  const { rows } = await db.query<{ name: string }>('select name from migration')
-  const done = new Set(rows.map((r) => r.name))
   for (const name of migrationNames()) {
-    if (done.has(name)) continue
     if (last !== undefined && name > last) break
     await db.transaction(async (tx) => {
+      // Several servers may start on one database at once: one of them changes it, the others wait and find it changed.
+      await tx.query('select pg_advisory_xact_lock($1)', [MIGRATION_LOCK])
+      await tx.script(
+        'create table if not exists migration (name text primary key, run_at timestamptz not null default now())',
+      )
+      if ((await tx.query('select 1 from migration where name = $1', [name])).rows.length > 0) return
       await tx.script(readFileSync(join(folder, name), 'utf8'))
       await tx.query('insert into migration (name) values ($1)', [name])
     })

@@ -1,5 +1,6 @@
 import type { Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { Hit } from '@/core/survey/tally.ts'
+import { LRUCache } from 'lru-cache'
 import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'
 import { PADDOCK_COLUMNS } from './places.ts'
@@ -20,30 +21,67 @@ export async function listRounds(db: Sql): Promise<RoundSummary[]> {
   return rows[0]!.rounds
 }
 
-type StopRow = Omit<Stop, 'position' | 'hits'> & {
-  roundId: string
-  lon: number | null
-  lat: number | null
-  hits: [taxon: string, amount: number, part: number | null][]
+type StopRow = Omit<Stop, 'position' | 'hits'> & { roundId: string; lon: number | null; lat: number | null }
+type HitsRow = { id: string; version: number; hits: [taxon: string, amount: number, part: number | null][] }
+
+/** Hits that are kept in memory, of all rounds together. */
+const MOST_KEPT = 300_000
+/**
+ * Hits by stop and version, for each database: a stop that is written gets another version, so what is kept stays true,
+ * whichever process writes.
+ */
+const keptHits = new WeakMap<Sql, LRUCache<string, Hit[]>>()
+
+function keptOf(db: Sql): LRUCache<string, Hit[]> {
+  const kept = keptHits.get(db) ?? new LRUCache({ maxSize: MOST_KEPT, sizeCalculation: (hits) => hits.length + 1 })
+  keptHits.set(db, kept)
+  return kept
 }
 
-/** Stops of rounds with their hits, by round. Hits come gathered by stop: thousands of rows would take longer. */
-async function stopsOf(db: Sql, roundIds: string[]): Promise<Map<string, Stop[]>> {
-  const { rows } = await db.query<StopRow>(
-    `select round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version,
-       (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
-        where stop_id = stop.id) as hits
-     from stop where round_id = any($1::uuid[]) order by round_id, seq`,
-    [roundIds],
+const nameOf = (s: { id: string; version: number }) => `${s.id} ${s.version}`
+
+/** Hits come gathered by stop: thousands of rows would take longer. */
+async function readHits(db: Sql, stopIds: string[]): Promise<Map<string, Hit[]>> {
+  if (stopIds.length === 0) return new Map()
+  const { rows } = await db.query<HitsRow>(
+    `select id, version, (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
+       where stop_id = stop.id) as hits
+     from stop where id = any($1::uuid[])`,
+    [stopIds],
   )
-  const byRound = new Map<string, Stop[]>(roundIds.map((id) => [id, []]))
-  for (const { roundId, lon, lat, hits, ...s } of rows)
-    byRound.get(roundId)!.push({
-      ...s,
-      position: lon === null || lat === null ? null : [lon, lat],
-      hits: hits.map(([taxon, amount, part]) => ({ taxon, amount, ...(part === null ? {} : { part }) })),
-    })
-  return byRound
+  const hit = ([taxon, amount, part]: HitsRow['hits'][number]) => ({
+    taxon,
+    amount,
+    ...(part === null ? {} : { part }),
+  })
+  return new Map(rows.map((r) => [nameOf(r), r.hits.map(hit)]))
+}
+
+/** Stops of rounds with their hits, by round. */
+async function stopsOf(db: Sql, roundIds: string[], kept?: LRUCache<string, Hit[]>): Promise<Map<string, Stop[]>> {
+  for (;;) {
+    const { rows } = await db.query<StopRow>(
+      `select round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version
+       from stop where round_id = any($1::uuid[]) order by round_id, seq`,
+      [roundIds],
+    )
+    const known = new Map(rows.map((s) => [nameOf(s), kept?.get(nameOf(s))]))
+    const missing = rows.filter((s) => !known.get(nameOf(s))).map((s) => s.id)
+    for (const [name, hits] of await readHits(db, missing)) {
+      known.set(name, hits)
+      kept?.set(name, hits)
+    }
+    const hitsOf = (s: StopRow) => known.get(nameOf(s))
+    // A stop that was written between the two questions is read anew, so that its hits are those of its version.
+    if (rows.some((s) => !hitsOf(s))) continue
+    const byRound = new Map<string, Stop[]>(roundIds.map((id) => [id, []]))
+    for (const row of rows) {
+      const { roundId, lon, lat, ...s } = row
+      const position: Stop['position'] = lon === null || lat === null ? null : [lon, lat]
+      byRound.get(roundId)!.push({ ...s, position, hits: hitsOf(row)! })
+    }
+    return byRound
+  }
 }
 
 const FROM_ROUND = `select ${ROUND_COLUMNS}, r.route,
@@ -93,7 +131,7 @@ export async function stopPlace(
 export async function getRounds(db: Sql, ids: string[]): Promise<Round[]> {
   const { rows } = await db.query<Omit<Round, 'stops'>>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids])
   if (rows.length === 0) return []
-  const stops = await stopsOf(db, ids)
+  const stops = await stopsOf(db, ids, keptOf(db))
   return rows.map((row) => ({ ...row, stops: stops.get(row.id)! }))
 }
 
@@ -164,48 +202,6 @@ async function insertStops(sql: Sql, roundId: string, stops: Stop[]): Promise<vo
   )
 }
 
-async function insertStop(sql: Sql, roundId: string, stop: Stop, by = ''): Promise<string> {
-  const { rows } = await sql.query<{ id: string }>(
-    `insert into stop (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
-     values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10, $11)
-     on conflict (round_id, seq) do update set done_at = excluded.done_at,
-       lon = coalesce(excluded.lon, stop.lon), lat = coalesce(excluded.lat, stop.lat), stratum = excluded.stratum,
-       measures = excluded.measures, skipped = excluded.skipped, version = excluded.version,
-       written_by = excluded.written_by
-     returning id`,
-    [
-      stop.id,
-      roundId,
-      stop.seq,
-      stop.position?.[0] ?? null,
-      stop.position?.[1] ?? null,
-      stop.doneAt,
-      stop.stratum,
-      JSON.stringify(stop.measures),
-      stop.skipped,
-      stop.version,
-      by,
-    ],
-  )
-  return rows[0]!.id
-}
-
-async function replaceHits(sql: Sql, stopId: string, hits: Hit[]): Promise<void> {
-  await sql.query('delete from hit where stop_id = $1', [stopId])
-  if (hits.length === 0) return
-  await sql.query(
-    `insert into hit (stop_id, ord, taxon, amount, part)
-     select $1, o, t, a, p from unnest($2::int[], $3::text[], $4::float8[], $5::int[]) as x (o, t, a, p)`,
-    [
-      stopId,
-      hits.map((_, i) => i + 1),
-      hits.map((h) => h.taxon),
-      hits.map((h) => h.amount),
-      hits.map((h) => h.part ?? null),
-    ],
-  )
-}
-
 /** Who writes (empty: a file that was opened), and which version of the stop they had (below 0: none of this server's). */
 export interface Writer {
   by: string
@@ -215,27 +211,51 @@ export interface Writer {
 export type PutStop = { version: number } | { conflict: Stop }
 
 /**
+ * One statement, so that a stop is written whole or not at all: what stands there is written over unless another device
+ * wrote it meanwhile, hits beyond the last go.
+ */
+const WRITE_STOP = `with s as (
+   insert into stop as st (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
+   values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, 1, $10)
+   on conflict (round_id, seq) do update set done_at = excluded.done_at, lon = coalesce(excluded.lon, st.lon),
+     lat = coalesce(excluded.lat, st.lat), stratum = excluded.stratum, measures = excluded.measures,
+     skipped = excluded.skipped, version = st.version + 1, written_by = excluded.written_by
+   where $11::int is null or (st.written_by = $10 and $10 <> '') or (st.version = 0 and $11 >= 0) or st.version = $11
+   returning id, version),
+ gone as (delete from hit using s where stop_id = s.id and ord > $12),
+ put as (
+   insert into hit (stop_id, ord, taxon, amount, part)
+   select s.id, o, t, a, p from s, unnest($13::int[], $14::text[], $15::float8[], $16::int[]) as x (o, t, a, p)
+   on conflict (stop_id, ord) do update set taxon = excluded.taxon, amount = excluded.amount, part = excluded.part)
+ select version from s`
+
+/**
  * Write a stop whole: sending it twice leaves it once, and it is never half there. What another device has written
  * meanwhile is not overwritten: it comes back as a conflict. A stop nobody has touched since planning never conflicts.
  */
-export async function putStop(db: Db, roundId: string, stop: Stop, writer?: Writer): Promise<PutStop> {
-  return db.transaction(async (tx) => {
-    const { rows } = await tx.query<{ version: number; by: string }>(
-      'select version, written_by as by from stop where round_id = $1 and seq = $2 for update',
-      [roundId, stop.seq],
-    )
-    const now = rows[0]
-    const own = writer !== undefined && writer.by !== '' && now?.by === writer.by
-    if (writer && now && !own && (now.version > 0 || writer.base < 0) && now.version !== writer.base) {
-      const current = (await stopsOf(tx, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)!
-      if (!isDeepStrictEqual(seenIn(current), seenIn(stop))) return { conflict: current }
-      return { version: now.version }
-    }
-    const version = (now?.version ?? 0) + 1
-    const id = await insertStop(tx, roundId, { ...stop, version }, writer?.by)
-    await replaceHits(tx, id, stop.hits)
-    return { version }
-  })
+export async function putStop(db: Sql, roundId: string, stop: Stop, writer?: Writer): Promise<PutStop> {
+  const { hits, position } = stop
+  const { rows } = await db.query<{ version: number }>(WRITE_STOP, [
+    stop.id,
+    roundId,
+    stop.seq,
+    position?.[0] ?? null,
+    position?.[1] ?? null,
+    stop.doneAt,
+    stop.stratum,
+    JSON.stringify(stop.measures),
+    stop.skipped,
+    writer?.by ?? '',
+    writer?.base ?? null,
+    hits.length,
+    hits.map((_, i) => i + 1),
+    hits.map((h) => h.taxon),
+    hits.map((h) => h.amount),
+    hits.map((h) => h.part ?? null),
+  ])
+  if (rows[0]) return { version: rows[0].version }
+  const current = (await stopsOf(db, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)!
+  return isDeepStrictEqual(seenIn(current), seenIn(stop)) ? { version: current.version } : { conflict: current }
 }
 
 /** What was seen at a stop, as plain data: fields that are not set do not count. */

@@ -56,3 +56,9 @@ create table secret (
   name text primary key,
   value text not null
 );
+
+-- Work that one process does for all on a database, such as the daily copy.
+create table job (
+  name text primary key,
+  until timestamptz not null
+);

@@ -48,7 +48,8 @@ export function paddockOf(input: PaddockInput, book: Book): Paddock {
 export function placeRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/places', async (_req, res) => {
-      res.json({ holdings: await listHoldings(db), paddocks: await listPaddocks(db) })
+      const [holdings, paddocks] = await Promise.all([listHoldings(db), listPaddocks(db)])
+      res.json({ holdings, paddocks })
     })
     .post('/holdings', async (req, res) => {
       const input = parseBody(HoldingInput, req.body)

@@ -40,7 +40,11 @@ export function teamForFile(servers = 1) {
     /** Somebody at a browser that keeps cookies; `from` is where it stands, so that tries are counted apart. */
     async signedIn(who: { name: string; password: string }, from = '192.0.2.1') {
       const browser = request.agent(app())
-      await browser.post('/api/sign-in').set('x-forwarded-for', from).send({ name: who.name, password: who.password }).expect(200)
+      await browser
+        .post('/api/sign-in')
+        .set('x-forwarded-for', from)
+        .send({ name: who.name, password: who.password })
+        .expect(200)
       return browser
     },
   }

@@ -3,29 +3,11 @@ import { listOwnPlants } from '@/server/db/ownPlants.ts'
 import { Book } from '@/server/flora/book.ts'
 import { apiForFile } from '@/tests/support/api.ts'
 import { flora } from '@/tests/support/book.ts'
+import { ownPlantText } from '@/tests/support/ownPlant.ts'
 
 const api = apiForFile()
 
-/** A made grass that nothing else looks like. */
-const yaml = `id: made-grass
-common_name: Made grass
-scientific_name: Factitia prima
-author: ''
-family: Poaceae
-form: grass
-cycle: perennial
-season: cool
-role: forage
-regions: {transition: common}
-months: [4, 5]
-ground: [dry]
-characters:
-  smell: mousy-rank
-  base.form: bead-string
-  blade.tip: boat
-  ligule.type: hairs
-sources: [own observation]
-`
+const { yaml } = ownPlantText()
 const look = {
   observations: [
     { character: 'life.form', states: ['grass'] },

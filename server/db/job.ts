@@ -1,0 +1,21 @@
+import type { Sql } from './db.ts'
+
+/**
+ * Take on some work for all processes on the database.
+ *
+ * @param ms for so long nobody else gets it
+ * @returns false where another one has it
+ */
+export async function takeJob(db: Sql, name: string, ms: number): Promise<boolean> {
+  const { rows } = await db.query(
+    `insert into job as j (name, until) values ($1, now() + $2 * interval '1 millisecond')
+     on conflict (name) do update set until = excluded.until where j.until < now() returning name`,
+    [name, ms],
+  )
+  return rows.length > 0
+}
+
+/** Give it back before its time, as when it failed. */
+export async function leaveJob(db: Sql, name: string): Promise<void> {
+  await db.query('delete from job where name = $1', [name])
+}

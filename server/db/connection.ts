@@ -72,7 +72,14 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
     })
     mine.once('error', (error) => stopped(new DatabaseStopped(error)))
     mine.once('exit', () => stopped(closing ? new Error('The database is closed.') : new DatabaseStopped()))
-    await expect(0)
+    try {
+      await expect(0)
+    } catch (error) {
+      // What could not be opened is not asked any more: the next request tries again from the start.
+      if (thread === mine) thread = undefined
+      void mine.terminate()
+      throw error
+    }
   }
   await open()
   const ask = async (op: Ask['op'], text?: string, params?: unknown[]) => {
@@ -80,7 +87,10 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
       inTransaction = false
       throw new DatabaseStopped()
     }
-    if (!thread && !closing) await open()
+    if (!thread && !closing)
+      await open().catch((error: unknown) => {
+        throw new DatabaseStopped(error)
+      })
     if (!thread) throw new Error('The database is closed.')
     const id = ++lastId
     const answer = expect(id)

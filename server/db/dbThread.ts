@@ -33,4 +33,13 @@ async function answer({ id, op, text, params }: Ask): Promise<void> {
   if (op === 'close') port.close()
 }
 
-port.on('message', (ask: Ask) => void answer(ask).catch((e: unknown) => say({ id: ask.id, error: fieldsOf(e) })))
+/** After these the database does not go on: on a full disk it could not write its log. It is opened anew, in a new thread. */
+const ENDED = new Set(['PANIC', 'FATAL'])
+
+port.on('message', (ask: Ask) => {
+  answer(ask).catch((e: unknown) => {
+    const error: Record<string, unknown> = fieldsOf(e)
+    say({ id: ask.id, error })
+    if (ENDED.has(String(error.severity))) process.exit(1)
+  })
+})

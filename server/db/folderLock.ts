@@ -9,6 +9,17 @@ export class FolderInUse extends Error {
   }
 }
 
+/** Nothing can be written into the data folder; nothing in it was changed. */
+export class FolderClosed extends Error {
+  constructor(folder: string, cause: unknown) {
+    super(
+      `Nothing can be written into the data folder ${folder} (${(cause as Error).message}). ` +
+        'Is it read-only, somebody else’s, or the disk full? Mend that, or start with another DATA_DIR.',
+      { cause },
+    )
+  }
+}
+
 /** A process id alone may be taken again by another program; with its start time it is the same process. */
 function startOf(pid: number): string | undefined {
   try {
@@ -41,13 +52,17 @@ function holderOf(file: string): { pid: number; start?: string } | undefined {
  * a lock whose process is gone is moved away first.
  *
  * @returns gives the folder back
- * @throws FolderInUse
+ * @throws FolderInUse, FolderClosed
  */
 export function lockFolder(folder: string): () => void {
-  mkdirSync(folder, { recursive: true })
   const file = join(folder, 'in-use.json')
   const mine = join(folder, `in-use.${randomUUID()}.tmp`)
-  writeFileSync(mine, JSON.stringify({ pid: process.pid, start: startOf(process.pid) }))
+  try {
+    mkdirSync(folder, { recursive: true })
+    writeFileSync(mine, JSON.stringify({ pid: process.pid, start: startOf(process.pid) }))
+  } catch (error) {
+    throw new FolderClosed(folder, error)
+  }
   try {
     for (let tries = 0; tries < 5; tries++) {
       try {

@@ -1,4 +1,5 @@
 import type { ErrorRequestHandler } from 'express'
+import { DatabaseStopped } from '../db/connection.ts'
 import { ConflictError, HttpError } from './httpError.ts'
 
 interface Known {
@@ -17,6 +18,11 @@ const sqlStates: Record<string, Known> = {
     code: 'conflict',
     message: 'Something else already has this id or place in the order.',
   },
+  '53100': {
+    status: 507,
+    code: 'disk-full',
+    message: 'The disk of the server is full: what you sent was not saved there. Keep it until there is room.',
+  },
   '22P02': { status: 400, code: 'invalid', message: 'A value is not in the form expected.' },
   '22008': { status: 400, code: 'invalid', message: 'A date is out of range.' },
   '22021': { status: 400, code: 'invalid', message: 'A text holds a character that cannot be stored.' },
@@ -29,14 +35,27 @@ function known(error: unknown): Known | undefined {
   if (e.type === 'entity.too.large') return { status: 413, code: 'too-large', message: 'The body is too large.' }
   if (typeof e.status === 'number' && e.status >= 400 && e.status < 500)
     return { status: e.status, code: 'invalid', message: 'The request could not be read.' }
+  if (error instanceof DatabaseStopped)
+    return {
+      status: 503,
+      code: 'database-stopped',
+      message: 'The database of the server has stopped and is opened again. What you sent was not saved there.',
+    }
   return e.code ? sqlStates[e.code] : undefined
+}
+
+/** An error of the database carries the values it was asked with: what people wrote has no place in a log. */
+function withoutValues(error: unknown): unknown {
+  if (!(error instanceof Error) || !('params' in error)) return error
+  const { message, stack, code, routine, query } = error as Error & Record<string, unknown>
+  return Object.assign(new Error(message), { stack, code, routine, query })
 }
 
 export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler {
   return (error: unknown, _req, res, next) => {
     if (res.headersSent) return next(error)
     const said = known(error)
-    if (!said) log(error)
+    if (!said || said.status >= 500) log(withoutValues(error))
     const { status, code, message, field } = said ?? {
       status: 500,
       code: 'internal',

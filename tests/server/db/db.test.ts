@@ -25,6 +25,12 @@ describe('one process on a data folder', () => {
     expect(existsSync(join(folder, 'in-use.json'))).toBe(false)
   })
 
+  it('a folder nothing can be written into is said to be so, with what to look for', () => {
+    const file = join(folder, 'a-file')
+    writeFileSync(file, '')
+    expect(() => lockFolder(join(file, 'data'))).toThrow(/Nothing can be written into the data folder .*read-only/)
+  })
+
   it('a lock left by a process that is gone is taken over', async () => {
     const gone = spawn(process.execPath, ['-e', ''])
     await new Promise((r) => gone.once('exit', r))

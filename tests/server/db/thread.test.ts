@@ -1,8 +1,9 @@
-import { mkdtempSync, rmSync } from 'node:fs'
+import { mkdtempSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { openDb, type Db } from '@/server/db/db.ts'
+import { DatabaseStopped } from '@/server/db/connection.ts'
+import { openDb, type Db, type Sql } from '@/server/db/db.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-thread-'))
 const dataDir = join(folder, 'pg')
@@ -59,5 +60,44 @@ describe('a database in a thread of its own', () => {
     await db.close()
     db = await openDb({ dataDir })
     expect((await db.query('select name from thing where id = 1')).rows).toEqual([{ name: 'one' }])
+  })
+
+  describe('whose log cannot be written, as on a full disk', () => {
+    const log = join(dataDir, 'pg_wal')
+    const away = join(dataDir, 'away')
+    /** The next line of the log needs a file, and there is no folder for it. */
+    const breakLog = async (sql: Sql) => {
+      await sql.query('select pg_switch_wal()')
+      renameSync(log, away)
+      await sql.query('select pg_switch_wal()')
+    }
+    const numbers = async () =>
+      (await db.query<{ id: number }>('select id from thing order by id')).rows.map((r) => r.id)
+
+    it('takes nothing, says so each time, and goes on by itself when it can, with all it had taken', async () => {
+      await db.query(`insert into thing values (10, 'before')`)
+      await breakLog(db)
+      await expect(db.query(`insert into thing values (11, 'lost')`)).rejects.toMatchObject({ severity: 'PANIC' })
+      for (const id of [12, 13])
+        await expect(db.query('insert into thing values ($1, $2)', [id, 'lost'])).rejects.toThrow(DatabaseStopped)
+      renameSync(away, log)
+      await db.query(`insert into thing values (14, 'after')`)
+      expect(await numbers()).toEqual([1, 10, 14])
+    })
+
+    it('a transaction that was under way does not go on, half of it, in the next thread', async () => {
+      const half = db.transaction(async (tx) => {
+        await tx.query(`insert into thing values (20, 'first half')`)
+        await breakLog(tx)
+        await tx.query(`insert into thing values (21, 'lost')`)
+        await expect(tx.query('select pg_switch_wal()')).rejects.toMatchObject({ severity: 'PANIC' })
+        renameSync(away, log)
+        await tx.query(`insert into thing values (23, 'second half')`)
+      })
+      await expect(half).rejects.toThrow(DatabaseStopped)
+      expect(await numbers()).toEqual([1, 10, 14])
+      await db.query(`insert into thing values (22, 'another')`)
+      expect(await numbers()).toEqual([1, 10, 14, 22])
+    })
   })
 })

@@ -1,9 +1,22 @@
 import { expect, test, type Page } from '@playwright/test'
+import { randomUUID } from 'node:crypto'
+import { mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { ownServer } from './ownServer.ts'
 
 const { address, start, stop, end } = ownServer(4173)
 test.use({ serviceWorkers: 'allow' })
-test.beforeAll(start)
+test.beforeAll(async () => {
+  await start()
+  const { paddocks } = (await (await fetch(`${address}/api/places`)).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
+  for (const title of ['Killed one', 'Killed two'])
+    await fetch(`${address}/api/rounds`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: randomUUID(), paddockId: paddocks.find((p) => p.name === 'River Meadow')!.id, title, purpose: '', plannedOn: '2027-05-01', pointsPerStop: 20, stops: 5 }), // prettier-ignore
+    })
+})
 test.afterAll(end)
 
 interface Saved {
@@ -126,6 +139,54 @@ test('two devices on one round merge by stop, and a stop counted on both is show
   await expect.poll(async () => (await saved(id)).stops[0]!.hits[0]!.taxon).toBe('switchgrass')
   await one.close()
   await two.close()
+})
+
+/** The browser's own process, with all its pages: gone as when the power goes. */
+function kill(profile: string) {
+  for (const pid of readdirSync('/proc').filter((p) => /^\d+$/.test(p))) {
+    try {
+      const command = readFileSync(`/proc/${pid}/cmdline`, 'utf8')
+      if (command.includes(profile) && !command.includes('--type=')) process.kill(Number(pid), 'SIGKILL')
+    } catch {
+      // It has ended meanwhile.
+    }
+  }
+}
+
+test('the browser is killed while the server is away: what two pages of it had counted is there, once', async ({
+  playwright,
+}, info) => {
+  test.setTimeout(120_000)
+  const profile = mkdtempSync(join(tmpdir(), 'fold-sprig-profile-'))
+  const open = () =>
+    playwright.chromium.launchPersistentContext(profile, { ...info.project.use.launchOptions, serviceWorkers: 'block' })
+  const count = async (page: Page, round: string, keys: string[]) => {
+    await page.goto(`${address}/rounds/${await idOf(round)}`)
+    await expect(points(page)).toHaveText(/^0 of/)
+    return async () => {
+      for (const key of keys) await page.keyboard.press(key)
+    }
+  }
+  const before = await open()
+  const [one, two] = [await before.newPage(), await before.newPage()]
+  const countOne = await count(one, 'Killed one', ['5', 'a'])
+  const countTwo = await count(two, 'Killed two', ['7', 'b'])
+  await stop()
+  await countOne()
+  await countTwo()
+  for (const page of [one, two]) await expect(page.getByText(/\d to send/)).toBeVisible()
+  const closed = new Promise((r) => before.once('close', r))
+  kill(profile)
+  await closed
+  await start()
+  const after = await open()
+  const page = await after.newPage()
+  await page.goto(address)
+  await expect.poll(async () => (await saved(await idOf('Killed one'))).stops[0]!.hits.length).toBe(5)
+  await expect.poll(async () => (await saved(await idOf('Killed two'))).stops[0]!.hits.length).toBe(7)
+  await expect(page.getByText('to send')).toHaveCount(0)
+  await after.close()
+  rmSync(profile, { recursive: true, force: true })
 })
 
 test('a round is handed on as a file, opened where it is unknown, and merged where it is known', async ({ page }) => {

@@ -23,6 +23,13 @@ describe('a start that cannot be', () => {
     expect(said).toMatch(/would let every machine .* read and change the records/)
   })
 
+  it('with accounts it is refused as long as nobody could come in, and what to do is said', async () => {
+    const { code, said } = await start({ HOST: '0.0.0.0', ACCOUNTS: 'on', DEMO: 'off', DATA_DIR: join(folder, 'a') })
+    expect(code).toBe(1)
+    expect(said).toMatch(/no advisor has an account yet.*npm run account -- add "Your name" advisor/)
+    expect((await start({ PROXIES: 'one', DATA_DIR: join(folder, 'a') })).said).toMatch(/PROXIES must be the number/)
+  })
+
   it('a port that is none, and a number of copies that is none, are said', async () => {
     expect((await start({ PORT: 'eighty', DATA_DIR: join(folder, 'b') })).said).toMatch(/PORT must be a number/)
     expect((await start({ COPIES: 'many', DATA_DIR: join(folder, 'b') })).said).toMatch(/COPIES must be a whole number/)

@@ -79,6 +79,20 @@ describe('a copy of everything', () => {
     expect((answer.body as { error: { message: string } }).error.message).toMatch(said)
   })
 
+  it('one that unpacks to more than can be read is left before it fills the memory', async () => {
+    const zip = new JSZip().file('manifest.json', ' '.repeat(5_000_000))
+    const small = await zip.generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' })
+    expect(small.length).toBeLessThan(10_000)
+    await expect(readBackup(small, 1_000_000)).rejects.toThrow('unpacks to more than can be read here')
+  })
+
+  it('lets nobody in: no account, session, link or key is in it', async () => {
+    const { manifest } = await writeBackup(api.db, at)
+    const names = manifest.tables.map((t) => t.name)
+    for (const way of ['account', 'session', 'client_link', 'secret', 'asked']) expect(names).not.toContain(way)
+    expect(names).toContain('audit')
+  })
+
   it('a whole one is said to be whole, with its rows', async () => {
     const { file, manifest } = await writeBackup(api.db, at)
     const answer = await api.raw().post('/api/backup/check').set('content-type', 'application/zip').send(file)

@@ -3,6 +3,8 @@ import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, describe, expect, it } from 'vitest'
+import { accountFor } from '@/server/access/accounts.ts'
+import { openDb } from '@/server/db/db.ts'
 import { projectRoot } from '@/server/projectRoot.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-cli-'))
@@ -62,5 +64,35 @@ describe('importing from the command line', () => {
     expect(status).toBe(0)
     expect(stdout).toMatch(/20 plots of 30 species/)
     expect(run('import', ['heath']).stderr).toMatch(/npm run import -- dune/)
+  })
+})
+
+describe('accounts from the command line', () => {
+  const DATA_DIR = join(folder, 'team')
+  const account = (...args: string[]) => run('account', args, '', { DATA_DIR })
+  const passwordIn = (text: string) => /: ((?:[a-z2-9]{4}-){4}[a-z2-9]{4})\s*$/.exec(text)?.[1]
+
+  it('the first advisor is made with a password that is shown once and is known afterwards', async () => {
+    const { status, stdout } = account('add', 'Odile Marrow', 'advisor')
+    expect(status).toBe(0)
+    expect(stdout).toMatch(/^Odile Marrow may come in as advisor\. Password, shown this once: /)
+    const first = passwordIn(stdout)!
+    const again = account('reset', 'odile marrow').stdout
+    expect(again).toMatch(/signed out everywhere/)
+    expect(passwordIn(again)).not.toBe(first)
+    const db = await openDb({ dataDir: join(DATA_DIR, 'pg') })
+    try {
+      expect(await accountFor(db, 'Odile Marrow', first)).toBeUndefined()
+      expect(await accountFor(db, 'Odile Marrow', passwordIn(again)!)).toMatchObject({ role: 'advisor' })
+    } finally {
+      await db.close()
+    }
+  })
+
+  it('a role that is none and a name nobody has are said; the list shows who is closed', () => {
+    expect(account('add', 'Tam Rushford', 'owner').stderr).toMatch(/npm run account -- add "Name" advisor/)
+    expect(account('close', 'Nobody')).toMatchObject({ status: 1, stderr: 'There is no account named Nobody.\n' })
+    expect(account('close', 'Odile Marrow').status).toBe(0)
+    expect(account('list').stdout).toBe('Odile Marrow · advisor · closed\n')
   })
 })

@@ -1,3 +1,5 @@
+// @ts-expect-error: plain script, shared with those that run before anything is installed
+import { chromiumPath } from './scripts/chromium.mjs'
 import { defineConfig } from '@playwright/test'
 import { rmSync } from 'node:fs'
 
@@ -21,7 +23,7 @@ export default defineConfig({
     screenshot: 'only-on-failure',
     actionTimeout: 10_000,
     launchOptions: {
-      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      executablePath: chromiumPath() as string,
       args: [
         '--no-sandbox',
         '--disable-gpu',

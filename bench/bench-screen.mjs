@@ -1,4 +1,5 @@
 // How quick the bench is in a browser on a slow phone: script loaded, time from an answer to the next question, shifts.
+import { chromiumPath } from '../scripts/chromium.mjs'
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -26,7 +27,7 @@ for (
 )
   await new Promise((r) => setTimeout(r, 100))
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 })
 const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(q * list.length))]

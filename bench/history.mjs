@@ -1,5 +1,6 @@
 // Twenty years of fifty paddocks: how long the daybook takes to open. Start the built app with demo data on an empty folder;
 // ADDRESS says where it answers. Rounds are sent first, which takes about two minutes.
+import { chromiumPath } from '../scripts/chromium.mjs'
 import { chromium } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 
@@ -48,7 +49,7 @@ await timed('/api/rounds')
 await timed(`/api/paddocks/${last}/counts`)
 
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 })
 const page = await browser.newPage()

@@ -1,5 +1,6 @@
 // How long practice and the daybook keep a person waiting, in a real browser: a specimen, a frame of sward of some 4,000
 // leaves, and the history of one paddock among many. Start the built app with demo data; ADDRESS says where it answers.
+import { chromiumPath } from '../scripts/chromium.mjs'
 import { chromium } from '@playwright/test'
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
@@ -8,7 +9,7 @@ import { root } from '../scripts/prepare.mjs'
 const address = process.env.ADDRESS ?? 'http://127.0.0.1:4170'
 const script = readdirSync(join(root, 'dist/assets')).find((f) => /^practice\.worker-.*\.js$/.test(f))
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 })
 const page = await browser.newPage()

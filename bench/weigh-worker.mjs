@@ -1,5 +1,6 @@
 // How long the whole weigh-up of a 30-stop round takes in the worker of a real browser: first time and after. Start the
 // built app with demo data first; ADDRESS says where it answers.
+import { chromiumPath } from '../scripts/chromium.mjs'
 import { chromium } from '@playwright/test'
 import { readdirSync } from 'node:fs'
 import { join } from 'node:path'
@@ -8,7 +9,7 @@ import { root } from '../scripts/prepare.mjs'
 const address = process.env.ADDRESS ?? 'http://127.0.0.1:4170'
 const script = readdirSync(join(root, 'dist/assets')).find((f) => /^weighing\.worker-.*\.js$/.test(f))
 const browser = await chromium.launch({
-  executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+  executablePath: chromiumPath(),
   args: ['--no-sandbox', '--disable-gpu'],
 })
 const page = await browser.newPage()

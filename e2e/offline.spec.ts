@@ -14,7 +14,7 @@ test.beforeAll(async () => {
     await fetch(`${address}/api/rounds`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ id: randomUUID(), paddockId: paddocks.find((p) => p.name === 'River Meadow')!.id, title, purpose: '', plannedOn: '2027-05-01', pointsPerStop: 20, stops: 5 }), // prettier-ignore
+      body: JSON.stringify({ id: randomUUID(), paddockId: paddocks.find((p) => p.name === 'Sports Ground')!.id, title, purpose: '', plannedOn: '2027-05-01', pointsPerStop: 20, stops: 5 }), // prettier-ignore
     })
 })
 test.afterAll(end)

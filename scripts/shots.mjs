@@ -1,4 +1,5 @@
 // Retakes the kept screenshots from demo data, in a data folder of its own. Names of shots may be given to take only those.
+import { chromiumPath } from './chromium.mjs'
 import { chromium } from '@playwright/test'
 import { spawn } from 'node:child_process'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
@@ -222,7 +223,7 @@ const shots = {
 try {
   await ready()
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+    executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   })
   for (const [name, shot] of Object.entries(shots)) {

@@ -1,7 +1,8 @@
 // Everything that must hold: lint, types, unit, end to end. The last line is the sum.
 import { existsSync, mkdirSync, readFileSync, rmSync } from 'node:fs'
 import { join } from 'node:path'
-import { spawn, spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
+import { installChromium } from './chromium.mjs'
 import { build, installPackages, root, run } from './prepare.mjs'
 import { withPostgres } from './withPostgres.mjs'
 
@@ -40,16 +41,7 @@ function readReport(file, ok, count) {
 }
 
 function chromium() {
-  const path = process.env.CHROMIUM ?? '/usr/bin/chromium'
-  if (existsSync(path)) return true
-  console.log('Chromium is missing; trying Debian packages ...')
-  const apt = (args) =>
-    spawnSync('apt-get', args, {
-      stdio: 'inherit',
-      env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' },
-    }).status === 0
-  if (apt(['update', '-qq'])) apt(['install', '-y', '-qq', '--no-install-recommends', 'chromium'])
-  if (existsSync(path)) return true
+  if (installChromium()) return true
   console.error('Chromium could not be installed. Install it and set CHROMIUM to its path, then run npm test again.')
   return false
 }

@@ -19,9 +19,33 @@ async function activate() {
   await self.clients.claim()
 }
 
+const roundAddress = /^\/api\/rounds\/[^/]+$/
+
+/**
+ * A round as it is kept: the answer, but each stop that this device has sent meanwhile as it was sent. An answer may be
+ * written down later than what came after it.
+ */
+async function withNewer(answer, kept) {
+  const [round, before] = await Promise.all([answer.json(), kept.json()])
+  const newer = new Map(before.stops.map((s) => [s.seq, s]))
+  const stops = round.stops.map((s) => (newer.get(s.seq)?.version > s.version ? newer.get(s.seq) : s))
+  return new Response(JSON.stringify({ ...round, stops }), { headers: { 'content-type': 'application/json' } })
+}
+
+/** The page writes into the same store: one at a time. */
+const alone = (work) => (navigator.locks ? navigator.locks.request('fold-sprig-data', work) : work())
+
+function keep(request, answer) {
+  return alone(async () => {
+    const cache = await caches.open(DATA)
+    const kept = roundAddress.test(new URL(request.url).pathname) ? await cache.match(request) : undefined
+    await cache.put(request, kept ? await withNewer(answer, kept) : answer)
+  })
+}
+
 async function fromServer(request) {
   const answer = await fetch(request)
-  if (answer.ok) await (await caches.open(DATA)).put(request, answer.clone())
+  if (answer.ok) await keep(request, answer.clone())
   return answer
 }
 

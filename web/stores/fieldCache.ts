@@ -7,14 +7,20 @@ const MOST_ROUNDS = 12
 const stopAddress = /^(\/api\/rounds\/[^/]+)\/stops\/(\d+)$/
 const letterAddress = /^(\/api\/rounds\/[^/]+)\/unknowns\/([A-Z])$/
 
+/** The service worker writes into the same store: one at a time. */
+const alone = (work: () => Promise<void>): Promise<void> =>
+  globalThis.navigator?.locks ? navigator.locks.request('fold-sprig-data', work) : work()
+
 /** Change a round as it is kept on this device; nothing happens where it is not kept. */
 async function change(url: string, by: (round: Round) => Round): Promise<void> {
   if (!('caches' in globalThis)) return
-  const cache = await caches.open(DATA)
-  const kept = await cache.match(url)
-  if (!kept) return
-  const round = by((await kept.json()) as Round)
-  await cache.put(url, new Response(JSON.stringify(round), { headers: { 'content-type': 'application/json' } }))
+  await alone(async () => {
+    const cache = await caches.open(DATA)
+    const kept = await cache.match(url)
+    if (!kept) return
+    const round = by((await kept.json()) as Round)
+    await cache.put(url, new Response(JSON.stringify(round), { headers: { 'content-type': 'application/json' } }))
+  })
 }
 
 function withStop(round: Round, stop: Stop): Round {

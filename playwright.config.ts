@@ -18,6 +18,7 @@ export default defineConfig({
   reporter: [['list'], ['json', { outputFile: 'reports/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
+    locale: 'en-GB',
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',

@@ -44,6 +44,28 @@ test('how long a herd can stay, from a guess and then from a measured mass', asy
   await expect(herd.getByLabel('How many')).toHaveValue('120')
 })
 
+test('read in acres and pounds: shown and typed so, kept as before', async ({ page }) => {
+  const id = await idOf(page, 'Hay worth')
+  await page.goto('/daybook')
+  await page.getByRole('button', { name: 'acres, pounds, yards' }).click()
+  await page.goto(`/rounds/${id}/weigh-up`)
+  const herd = page.getByRole('region', { name: 'How long, for how many' })
+  const days = async () => (await herd.getByTestId('days').textContent())!.split(' days')[0]
+  await herd.getByLabel('Stock').selectOption({ label: 'Milking doe, 3 kg a day' })
+  await herd.getByLabel('Left standing, lb/acre').fill('1071')
+  await herd.getByLabel('Standing, lb/acre (a guess)').fill('2677')
+  await expect(herd.getByTestId('days')).toContainText('acres')
+  const inAcres = await days()
+  await page.goto('/daybook')
+  await page.getByRole('button', { name: 'hectares, kilograms, metres' }).click()
+  await page.goto(`/rounds/${id}/weigh-up`)
+  // 1071 and 2677 lb an acre are 1200 and 3001 kg a hectare (NIST SP 811).
+  await expect(herd.getByLabel('Left standing, kg/ha')).toHaveValue('1200')
+  await expect(herd.getByLabel('Standing, kg/ha (a guess)')).toHaveValue('3001')
+  expect(await days()).toBe(inAcres)
+  await expect(herd.getByTestId('days')).toContainText('ha')
+})
+
 test('the files can be taken along', async ({ page }) => {
   await page.goto(`/rounds/${await idOf(page, 'Hay worth')}/hand-over`)
   const download = page.waitForEvent('download')

@@ -3,6 +3,7 @@ import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
 import { useMe } from './stores/meStore.ts'
+import { useUnits } from './parts/units.ts'
 
 const places: { to: string; name: string; short?: string }[] = [
   { to: '/rounds', name: 'Rounds' },
@@ -35,6 +36,7 @@ function Who() {
 /** The thin line above every screen: where one is, the light, and what still waits to be sent. */
 export function Shell() {
   const { mode, setMode } = useMode()
+  const units = useUnits((s) => s.units)
   const busy = useNavigation().state !== 'idle'
   return (
     <>
@@ -81,7 +83,8 @@ export function Shell() {
         <Who />
       </header>
       <OutboxNotice />
-      <Outlet />
+      {/* Another unit changes figures everywhere: the screen is made anew. */}
+      <Outlet key={units} />
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import { surenesses } from '@/core/naming/observerError.ts'
@@ -58,7 +58,8 @@ function press(e: KeyboardEvent, acts: Acts): void {
 
 /** The whole bench by keyboard. */
 export function useBenchKeys(acts: Acts): void {
-  useEffect(() => {
+  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
+  useLayoutEffect(() => {
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
       press(e, acts)

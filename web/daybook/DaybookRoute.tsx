@@ -9,6 +9,7 @@ import { readRounds } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { OwnReading } from '../practice/OwnReading.tsx'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
+import { UnitsChoice } from './UnitsChoice.tsx'
 import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
 import { ComeBack } from './ComeBack.tsx'
@@ -92,6 +93,7 @@ export function Component() {
             key={paddockId + words + month}
             entries={month ? here.filter((e) => e.day.startsWith(month)) : here}
           />
+          <UnitsChoice />
           <Copies />
         </>
       }

@@ -2,6 +2,7 @@ import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { shortName } from '../stores/floraStore.ts'
+import { rateWords } from '../parts/units.ts'
 
 /** One line of the daybook. */
 export interface Entry {
@@ -25,7 +26,8 @@ const eventWords: Record<PaddockEvent['kind'], string> = {
 }
 
 function eventText({ kind, note, detail }: PaddockEvent): string {
-  const what = detail.sown?.map((s) => `${shortName(s.plant)} ${s.kgPerHa} kg/ha`).join(', ') ?? detail.amount ?? ''
+  const what =
+    detail.sown?.map((s) => `${shortName(s.plant)} ${rateWords(s.kgPerHa)}`).join(', ') ?? detail.amount ?? ''
   return [`${eventWords[kind]}${what ? `: ${what}` : ''}`, note].filter(Boolean).join('. ')
 }
 

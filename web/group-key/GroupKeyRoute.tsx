@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useLayoutEffect, useState } from 'react'
 import { useLoaderData } from 'react-router'
 import { calyxDrawing, runnerDrawing } from '@/core/drawing/runnerParts.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
@@ -209,7 +209,8 @@ export function Component() {
     setNow(last)
     setAt(steps.length - 1)
   }
-  useEffect(() => {
+  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
+  useLayoutEffect(() => {
     const press = (e: KeyboardEvent) => {
       const typing = e.target instanceof HTMLInputElement && e.target.type !== 'checkbox'
       if (typing || e.target instanceof HTMLSelectElement || e.ctrlKey || e.metaKey) return

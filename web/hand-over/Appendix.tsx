@@ -2,6 +2,7 @@ import type { ReactNode } from 'react'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
 import { hazardsHere } from '@/core/harm/hazardsHere.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
+import { allAtOnce } from '@/core/survey/allAtOnce.ts'
 import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
@@ -63,6 +64,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
   const { byId, hazards } = useFlora()
   const { composition } = weighed
   const info = methodInfo[round.method]
+  const together = info.entry === 'points' ? allAtOnce(composition) : undefined
   const parts = byPart(round, byId)
   const dangers = hazardsHere(round, byId, hazards)
   const name = (t: string) => taxonName(t, byId).replace(/ \(.*\)/, '')
@@ -80,6 +82,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
             'Plant',
             'Scientific name',
             'Share, 95 %',
+            ...(together ? ['All at once, 95 %'] : []),
             'SE',
             'Design effect',
             `${info.unit[0]!.toUpperCase()}${info.unit.slice(1)}s with it`,
@@ -88,12 +91,16 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
             name(t.taxon),
             byId.get(t.taxon)?.scientificName ?? '',
             withInterval(t),
+            ...(together ? [percentRange(together.get(t.taxon)!)] : []),
             t.se === undefined ? 'not from one stop' : `${(100 * t.se).toFixed(1)}`,
             t.designEffect === undefined ? '' : t.designEffect.toFixed(1),
             `${t.stopsWith} of ${composition.stops}`,
           ])}
         />
         <p className="text-sm">
+          {together
+            ? 'The first range holds for one plant looked at alone, the second for all of them together (Goodman 1965, with as many points as they are worth by their design effect). '
+            : ''}
           Intervals: {[...new Set(composition.taxa.map((t) => made[t.method]))].join('; ')}.
           {pool && composition.diversity ? ` ${stillToFind(composition.diversity.richness, pool)}` : ''}
         </p>

@@ -18,6 +18,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../weigh-up/OutlookPanel.tsx'
 import { aumWords } from '../weigh-up/HerdPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
+import { areaWords, massFigure, rateWords, unitOf } from '../parts/units.ts'
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
@@ -83,11 +84,11 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
     <section className="mt-3 break-inside-avoid">
       <h3 className="text-lg">How long, for how many</h3>
       <p>
-        {plan.count} of "{animal.name}" on {hectares!.toFixed(2)} ha: about {days(grazing.days.middle)} days (
-        {days(grazing.days.low)} to {days(grazing.days.high)}), leaving {plan.residualKgPerHa} kg a hectare. Standing:{' '}
-        {Math.round(grazing.mass.middle / 10) * 10} kg a hectare ({Math.round(grazing.mass.low / 10) * 10} to{' '}
-        {Math.round(grazing.mass.high / 10) * 10}), {measured ? 'measured' : 'a guess'}. {aumWords(grazing.aum[0]!)}{' '}
-        animal unit months at {animalUnitMonths.srm.says}.
+        {plan.count} of "{animal.name}" on {areaWords(hectares!)}: about {days(grazing.days.middle)} days (
+        {days(grazing.days.low)} to {days(grazing.days.high)}), leaving {rateWords(plan.residualKgPerHa)}. Standing:{' '}
+        {massFigure(grazing.mass.middle)} {unitOf('perArea')} ({massFigure(grazing.mass.low)} to{' '}
+        {massFigure(grazing.mass.high)}), {measured ? 'measured' : 'a guess'}. {aumWords(grazing.aum[0]!)} animal unit
+        months at {animalUnitMonths.srm.says}.
       </p>
       {needs.map((m) => (
         <p key={m.what}>

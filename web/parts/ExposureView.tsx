@@ -1,5 +1,6 @@
 import type { DoseHere } from '@/core/harm/exposures.ts'
 import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
+import { areaWords, inUnits, weightWords } from './units.ts'
 
 const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
   lessened: 'less so, but still',
@@ -14,7 +15,8 @@ const asForms = (forms: Record<FeedForm, FormWord>) =>
     .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${of.join(', ')}`)
     .join('; ')
 
-const kg = (n: number) => (n < 1 ? `${Math.round(n * 1000)} g` : `${n.toFixed(n < 10 ? 1 : 0)} kg`)
+/** Less than a pound or a kilogram is weighed in grams. */
+const kg = (n: number) => (inUnits('weight', n) < 1 ? `${Math.round(n * 1000)} g` : weightWords(n))
 const area = (n: number) =>
   !Number.isFinite(n)
     ? 'any area'
@@ -22,7 +24,7 @@ const area = (n: number) =>
       ? `${n.toFixed(1)} m²`
       : n < 10_000
         ? `${Math.round(n)} m²`
-        : `${(n / 10_000).toFixed(1)} ha`
+        : areaWords(n / 10_000)
 
 /** Reported doses beside what stands here, in plain words. */
 export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) {
@@ -31,8 +33,8 @@ export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) 
     <>
       {doses.map(({ dose, bodyKg, kg: [low, high], squareMetres }) => (
         <p key={dose.animal + dose.of} className="mt-1">
-          <b>Reported to have harmed:</b> one animal of {bodyKg} kg ({animal}) that ate {kg(low)} to {kg(high)} of{' '}
-          {dose.of}, {dose.percent[0]} to {dose.percent[1]} % of its weight ({dose.source}).
+          <b>Reported to have harmed:</b> one animal of {weightWords(bodyKg)} ({animal}) that ate {kg(low)} to{' '}
+          {kg(high)} of {dose.of}, {dose.percent[0]} to {dose.percent[1]} % of its weight ({dose.source}).
           {squareMetres
             ? ` As the sward stands that much grows on ${area(squareMetres[0])} to ${area(squareMetres[1])}.`
             : ''}{' '}

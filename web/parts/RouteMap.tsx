@@ -1,7 +1,9 @@
 import type { Polygon } from 'geojson'
+import type { MouseEvent } from 'react'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/survey/route.ts'
 import { roundMetres } from './roundMetres.ts'
+import { inUnits, typedIn, unitOf } from './units.ts'
 
 interface Props {
   boundary: Polygon | null
@@ -15,7 +17,12 @@ interface Props {
   harmfulAt?: ReadonlySet<number>
   label: string
   className?: string
+  /** A stop was touched: the nearest one to the finger, since they lie closer together than fingers are wide. */
+  onPick?: (seq: number) => void
 }
+
+/** A finger further from any stop than this, in the units of the drawing, means none. */
+const REACH = 30
 
 const METRES_PER_DEGREE = 111_320
 const SIZE = 400
@@ -32,6 +39,7 @@ export function RouteMap({
   harmfulAt,
   label,
   className,
+  onPick,
 }: Props) {
   const ring = (boundary?.coordinates[0] ?? line) as Position[]
   if (ring.length < 2) return null
@@ -59,10 +67,24 @@ export function RouteMap({
             .join(' ')}`,
       )
       .join('')
+  const pick = (e: MouseEvent<SVGSVGElement>) => {
+    const box = e.currentTarget.getBoundingClientRect()
+    const [x, y] = [((e.clientX - box.left) * SIZE) / box.width, ((e.clientY - box.top) * SIZE) / box.width]
+    const away = (s: Stop) => (s.position ? Math.hypot(on(s.position)[0] - x, on(s.position)[1] - y) : Infinity)
+    const nearest = stops.reduce<Stop | undefined>((a, s) => (!a || away(s) < away(a) ? s : a), undefined)
+    if (nearest && away(nearest) <= REACH) onPick?.(nearest.seq)
+  }
   const height = high * scale + 2 * PAD + 16
-  const bar = roundMetres(wide / 4)
+  const bar = roundMetres(inUnits('way', wide / 4))
+  const barLength = (typedIn('way', bar) * scale).toFixed(1)
   return (
-    <svg viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`} role="img" aria-label={label} className={className}>
+    <svg
+      viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`}
+      role="img"
+      aria-label={label}
+      className={`${className ?? ''} ${onPick ? 'cursor-pointer touch-manipulation' : ''}`}
+      onClick={onPick && pick}
+    >
       <path d={`${path(ring)}Z`} className="ink-leaf" opacity="0.55" />
       <path d={`${path(ring)}Z`} className="ink-line" />
       {parts.map((part) => {
@@ -125,9 +147,9 @@ export function RouteMap({
         )
       })}
       <g transform={`translate(${PAD} ${height - 12})`}>
-        <path d={`M0 -4V0H${(bar * scale).toFixed(1)}V-4`} className="ink-line" />
-        <text x={bar * scale + 8} y="2" className="fill-ink text-[14px]">
-          {bar} m
+        <path d={`M0 -4V0H${barLength}V-4`} className="ink-line" />
+        <text x={Number(barLength) + 8} y="2" className="fill-ink text-[14px]">
+          {bar} {unitOf('way')}
         </text>
       </g>
       <path d={`M${SIZE - 11} 34V8M${SIZE - 17} 16L${SIZE - 11} 7L${SIZE - 5} 16`} className="ink-line" />

@@ -5,6 +5,7 @@ import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { forField, inUnits, rateWords, typedIn, unitOf } from '../parts/units.ts'
 
 const kindWords: Record<EventKind, string> = {
   sown: 'Sown',
@@ -50,9 +51,17 @@ function SownLine({
   return (
     <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
       <span className="grow">{name}</span>
-      {number('kilograms a hectare', part.kgPerHa, (kgPerHa) => onChange({ ...part, kgPerHa }), 1000, 'kg/ha')}
+      {number(
+        unitOf('perArea') === 'kg/ha' ? 'kilograms a hectare' : 'pounds an acre',
+        forField('perArea', part.kgPerHa),
+        (rate) => onChange({ ...part, kgPerHa: typedIn('perArea', rate) }),
+        1000,
+        unitOf('perArea'),
+      )}
       {number('pure live seed', Math.round(part.pls * 100), (p) => onChange({ ...part, pls: p / 100 }), 100, '% PLS')}
-      <b className="w-24 text-right">{(part.kgPerHa * part.pls).toFixed(1)} kg live</b>
+      <b className="w-24 text-right">
+        {inUnits('perArea', part.kgPerHa * part.pls).toFixed(1)} {unitOf('weight')} live
+      </b>
       <button type="button" aria-label={`Take out ${name}`} className="min-h-11 min-w-11" onClick={onRemove}>
         ×
       </button>
@@ -107,7 +116,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
                 {e.detail.sown
                   ?.map(
                     (s) =>
-                      `${byId.get(s.plant)?.commonName ?? s.plant} ${s.kgPerHa} kg/ha at ${Math.round(s.pls * 100)} % live`,
+                      `${byId.get(s.plant)?.commonName ?? s.plant} ${rateWords(s.kgPerHa)} at ${Math.round(s.pls * 100)} % live`,
                   )
                   .join(', ')}
                 {e.detail.amount}

@@ -4,6 +4,7 @@ import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { DrawGrid } from './DrawGrid.tsx'
 import { polygonFrom, type PlaceState } from './usePlace.ts'
+import { areaWords } from '../parts/units.ts'
 
 const button = 'min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50'
 
@@ -93,9 +94,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
             Undo a corner
           </button>
           <span className="text-ink-soft">
-            {corners.length > 2
-              ? `${areaHa(polygonFrom(corners)).toFixed(2)} ha`
-              : `${corners.length} of at least 3 corners`}
+            {corners.length > 2 ? areaWords(areaHa(polygonFrom(corners))) : `${corners.length} of at least 3 corners`}
           </span>
         </p>
       ) : null}

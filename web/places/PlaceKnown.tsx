@@ -6,6 +6,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { History } from './History.tsx'
 import type { PlaceState } from './usePlace.ts'
+import { areaWords } from '../parts/units.ts'
 
 /** A part of the paddock in the list: its kind, its size, whether it is walked. */
 function PartLine({
@@ -21,7 +22,7 @@ function PartLine({
     <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
       <b>{part.name}</b>
       <span className="grow text-ink-soft">
-        {part.kind}, {areaHa(part.polygon).toFixed(2)} ha
+        {part.kind}, {areaWords(areaHa(part.polygon))}
       </span>
       <label className="flex min-h-11 items-center gap-2">
         <input
@@ -53,7 +54,7 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
   return (
     <>
       <h2 className="text-[1.65rem]" data-testid="area">
-        {place.boundary ? `${areaHa(place.boundary).toFixed(2)} ha` : 'No boundary yet'}
+        {place.boundary ? areaWords(areaHa(place.boundary)) : 'No boundary yet'}
       </h2>
       <h3 className="mt-2 text-lg">Parts</h3>
       <ul>

@@ -10,6 +10,7 @@ import { Lookalikes } from './Lookalikes.tsx'
 import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../parts/Terms.tsx'
+import { heightWords } from '../parts/units.ts'
 
 export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
   send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
@@ -48,7 +49,7 @@ function Control({ plant }: { plant: Plant }) {
               .map((c) => (
                 <li key={c.stage} className="border-b border-rule/60 py-1.5">
                   <b className="mr-2 first-letter:uppercase">{c.stage}</b>
-                  {c.do}.{c.upToCm ? ` Said to work up to ${c.upToCm} cm.` : ''}
+                  {c.do}.{c.upToCm ? ` Said to work up to ${heightWords(c.upToCm)}.` : ''}
                   {c.wear ? ` Wear: ${c.wear}.` : ''}
                   {c.waste ? ` Afterwards: ${c.waste}.` : ''}
                 </li>

@@ -1,4 +1,4 @@
-import { useEffect, useMemo } from 'react'
+import { useLayoutEffect, useMemo } from 'react'
 import { Link, useLoaderData } from 'react-router'
 import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import type { TrainerSet } from '@/core/practice/trainerSet.ts'
@@ -118,7 +118,8 @@ export function Component() {
   const stable = useMemo(() => around, [around])
   const practice = usePractice(stable)
   const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, answer, next, stop } = practice
-  useEffect(() => {
+  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
+  useLayoutEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
         e.preventDefault()

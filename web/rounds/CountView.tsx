@@ -147,6 +147,7 @@ export function CountView({ round }: { round: Round }) {
   const halfWidth = round.settings.halfWidth ?? HALF_WIDTH
   const more = figures.composition ? moreStopsFor(figures.composition, halfWidth) : undefined
   const onName = useStable((letter: string) => void navigate(`/rounds/${round.id}/name/${letter}`))
+  const onGo = useStable((seq: number) => act({ kind: 'go', seq }))
   const stop = stopAt(state)
   const left =
     stop && !imported ? (
@@ -196,6 +197,7 @@ export function CountView({ round }: { round: Round }) {
           halfWidth={halfWidth}
           current={state.current}
           onName={onName}
+          onGo={onGo}
         />
       }
       names={{ left: 'Count', right: 'So far' }}

@@ -1,6 +1,7 @@
 import { Link } from 'react-router'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import { areaHa } from '@/core/survey/route.ts'
+import { areaWords } from '../parts/units.ts'
 
 const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
 
@@ -36,7 +37,7 @@ export function Places({ holdings, paddocks }: { holdings: Holding[]; paddocks: 
                       >
                         {p.name}
                         <span className="text-ink-soft">
-                          {p.boundary ? `${areaHa(p.boundary).toFixed(2)} ha` : 'no boundary'}
+                          {p.boundary ? areaWords(areaHa(p.boundary)) : 'no boundary'}
                         </span>
                       </Link>
                     </li>

@@ -10,6 +10,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
 import { readRound } from './readRound.ts'
 import { dayWords } from './RoundList.tsx'
+import { aboutWayWords, areaWords } from '../parts/units.ts'
 
 const routeWords: Record<RouteKind, string> = {
   w: ' in a W',
@@ -57,7 +58,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
           <>
             <dt className="text-ink-soft">Paddock</dt>
             <dd>
-              {areaHa(paddock.boundary).toFixed(2)} ha, read as {paddock.outlook}
+              {areaWords(areaHa(paddock.boundary))}, read as {paddock.outlook}
             </dd>
           </>
         ) : null}
@@ -65,7 +66,8 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
           <>
             <dt className="text-ink-soft">Walk</dt>
             <dd>
-              {Math.round(round.route.lengthM / 10) * 10} m{routeWords[round.settings.routeKind ?? 'w']}
+              {aboutWayWords(round.route.lengthM)}
+              {routeWords[round.settings.routeKind ?? 'w']}
             </dd>
           </>
         ) : null}

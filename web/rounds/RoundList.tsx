@@ -1,7 +1,15 @@
-import { format } from 'date-fns/format'
 import { parseISO } from 'date-fns/parseISO'
 import type { RoundSummary } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
+
+let made: Intl.DateTimeFormat | undefined
+/** The texts are English: of the reader's languages the first English one says how a date is written. */
+const dayFormat = () =>
+  (made ??= new Intl.DateTimeFormat(globalThis.navigator?.languages?.find((l) => l.startsWith('en')) ?? 'en-GB', {
+    day: 'numeric',
+    month: 'long',
+    year: 'numeric',
+  }))
 
 interface Props {
   title: string
@@ -10,7 +18,8 @@ interface Props {
   onChoose: (id: string) => void
 }
 
-export const dayWords = (iso: string): string => format(parseISO(iso), 'd MMMM yyyy')
+/** A day as the reader's own language orders it, with the month in words. */
+export const dayWords = (iso: string): string => dayFormat().format(parseISO(iso))
 
 /** Rounds as lines: where, for whom, when, how far. */
 export function RoundList({ title, rounds, shown, onChoose }: Props) {

@@ -25,6 +25,8 @@ interface Props {
   halfWidth: number
   current: number
   onName: (letter: string) => void
+  /** A stop was touched on the map. */
+  onGo: (seq: number) => void
 }
 
 function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
@@ -152,7 +154,7 @@ function Shares({
 }
 
 /** What the round says so far, with the error in view. */
-export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName }: Props) {
+export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName, onGo }: Props) {
   const byId = useFlora((s) => s.byId)
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
@@ -226,6 +228,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           current={current}
           label={`Map of ${round.paddock.name}: a walk of ${Math.round(round.route.lengthM)} m with ${round.stops.length} ${info.unit}s; now at ${info.unit} ${current}`}
           className="mt-5 w-full max-w-[26rem]"
+          onPick={onGo}
         />
       ) : null}
     </div>

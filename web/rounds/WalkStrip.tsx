@@ -5,6 +5,7 @@ import { partAt } from '@/core/survey/layRoute.ts'
 import { metresBetween, type Position } from '@/core/survey/route.ts'
 import { browserPosition, simulatedPosition, type Fix, type PositionSource } from '../instruments/position.ts'
 import type { CountAction } from './countReducer.ts'
+import { wayWords } from '../parts/units.ts'
 
 interface Props {
   stop: Stop
@@ -63,7 +64,8 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
         <b>The way</b>
         {metres !== undefined && degrees !== undefined ? (
           <span className="ml-2" data-testid="way">
-            {metres} m {windOf(degrees)} ({Math.round(degrees)}°) from {fix ? 'where you stand' : `stop ${before!.seq}`}
+            {wayWords(metres)} {windOf(degrees)} ({Math.round(degrees)}°) from{' '}
+            {fix ? 'where you stand' : `stop ${before!.seq}`}
           </span>
         ) : null}
         {stop.skipped !== null ? <span className="ml-2 font-semibold">skipped: {stop.skipped}</span> : null}
@@ -99,7 +101,8 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
           ))}
           {fix ? (
             <span className="text-ink-soft">
-              within {Math.round(fix.accuracyM)} m{kind === 'simulated' ? ', simulated' : ''}
+              within {wayWords(fix.accuracyM)}
+              {kind === 'simulated' ? ', simulated' : ''}
             </span>
           ) : null}
         </div>

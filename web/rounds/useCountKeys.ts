@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useLayoutEffect } from 'react'
 import type { Taxon } from '@/core/survey/taxon.ts'
 import { isTyping } from '../bench/useBenchKeys.ts'
 import type { CountKey } from './countKeys.ts'
@@ -20,7 +20,8 @@ interface Keys {
 
 /** Everything by single keys: a plant, its value, the same again, the next stop, undo. */
 export function useCountKeys({ state, keys, choices, act, onTaxon, add, newUnknown, times, setTimes }: Keys): void {
-  useEffect(() => {
+  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
+  useLayoutEffect(() => {
     const valueOf = (key: string): boolean => {
       if (!state.chosen || entryOf(state) !== 'values') return false
       if (key === '0' || key === 'Backspace') act({ kind: 'value', taxon: state.chosen, amount: null })

@@ -1,4 +1,4 @@
-import { useEffect, useState, type MouseEvent } from 'react'
+import { useLayoutEffect, useState, type MouseEvent } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { liveSeedsPerM2 } from '@/core/feed/seeding.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -18,6 +18,7 @@ import { StandNotes } from './StandNotes.tsx'
 import { useSowings } from './sowingStore.ts'
 import { figure, today } from './sowingWords.ts'
 import { WhatStands } from './WhatStands.tsx'
+import { rateWords } from '../parts/units.ts'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [{ paddock, events }, kept] = await Promise.all([getPaddock(params.id!), getKept().catch(() => [])])
@@ -53,7 +54,7 @@ function WasSown({ event }: { event: PaddockEvent }) {
           const live = seeds ? liveSeedsPerM2(s.kgPerHa, s.pls, seeds) : undefined
           return (
             <li key={s.plant}>
-              {shortName(s.plant)}: {s.kgPerHa} kg/ha at {Math.round(100 * s.pls)} % live
+              {shortName(s.plant)}: {rateWords(s.kgPerHa)} at {Math.round(100 * s.pls)} % live
               {live
                 ? `, ${figure(live)} live seeds on a square metre: ${figure(live * COMES_UP[0])} to ${figure(live * COMES_UP[1])} seedlings would be usual`
                 : ', seed weight not on file'}
@@ -187,7 +188,8 @@ export function Component() {
     write({ frames: check!.frames.slice(0, -1) })
     setNow(last)
   }
-  useEffect(() => {
+  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
+  useLayoutEffect(() => {
     const press = (e: KeyboardEvent) => {
       if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement || e.ctrlKey || e.metaKey)
         return

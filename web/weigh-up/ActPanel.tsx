@@ -11,6 +11,7 @@ import { usePlanLines } from '../plan/usePlanLines.ts'
 import { unwanted } from './unwanted.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { heightWords, typedIn, unitOf } from '../parts/units.ts'
 
 const schoolWords: Record<School, string> = { hands: 'Without herbicide', herbicide: 'With herbicide' }
 const today = () => format(new Date(), 'yyyy-MM-dd')
@@ -19,7 +20,10 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
   return (
     <li className="border-b border-rule/60 py-2">
       <p>
-        {act.do}.{act.upToCm ? ` Said to work up to ${act.upToCm} cm; the label and a licensed applicator decide.` : ''}
+        {act.do}.
+        {act.upToCm
+          ? ` Said to work up to ${heightWords(act.upToCm)}; the label and a licensed applicator decide.`
+          : ''}
       </p>
       <p className="text-ink-soft">
         {[
@@ -56,7 +60,11 @@ function ForPlant({
   const [stage, setStage] = useState<Stage>(plant.cycle === 'biennial' ? 'rosette' : 'vegetative')
   const [height, setHeight] = useState('')
   const cm = Number(height.replace(',', '.'))
-  const { now, noLonger, before } = actionsFor(plant, stage, height !== '' && cm > 0 ? cm : undefined)
+  const { now, noLonger, before } = actionsFor(
+    plant,
+    stage,
+    height !== '' && cm > 0 ? typedIn('height', cm) : undefined,
+  )
   const take = (act: ActionNow) =>
     onPut({
       id: crypto.randomUUID(),
@@ -86,7 +94,7 @@ function ForPlant({
             </select>
           )}
         </Labelled>
-        <Labelled label="Height, cm">
+        <Labelled label={`Height, ${unitOf('height')}`}>
           {(id) => (
             <input
               id={id}
@@ -116,7 +124,7 @@ function ForPlant({
               ))}
               {gone.map((act) => (
                 <li key={act.do} className="py-2 text-harm">
-                  No longer: {act.tooTall ? `taller than ${act.upToCm} cm, too tall for it. ` : ''}
+                  No longer: {act.tooTall ? `taller than ${heightWords(act.upToCm!)}, too tall for it. ` : ''}
                   {act.do}.
                 </li>
               ))}

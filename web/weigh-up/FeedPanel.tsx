@@ -8,6 +8,7 @@ import { percent } from '../parts/words.ts'
 import { Word } from '../parts/Word.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { LabPanel } from './LabPanel.tsx'
+import { estimateIn, unitOf } from '../parts/units.ts'
 
 const range = (e: Estimate, decimals: number) => `${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)}`
 
@@ -15,6 +16,8 @@ function gradeWords(rfv: Estimate): string {
   const [worst, best] = [hayGrade(rfv.low), hayGrade(rfv.high)]
   return worst === best ? `about ${best}` : `about ${hayGrade(rfv.middle)}, between ${worst} and ${best}`
 }
+
+const energy = (e: Estimate): Estimate => estimateIn('energy', e)
 
 function Line({
   name,
@@ -94,9 +97,14 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
               <Line name={<Word id="rfv">Relative feed value</Word>} estimate={made.rfv} unit="" />
               <Line name="Digestible" estimate={made.ddmPct} unit="%" />
               <Line name={<Word id="tdn">TDN</Word>} estimate={made.tdnPct} unit="%" />
-              <Line name="Energy (ME)" estimate={made.meMcalPerKg} unit="Mcal/kg" decimals={2} />
-              <Line name="For maintenance (NEm)" estimate={made.nemMcalPerKg} unit="Mcal/kg" decimals={2} />
-              <Line name="For gain (NEg)" estimate={made.negMcalPerKg} unit="Mcal/kg" decimals={2} />
+              <Line name="Energy (ME)" estimate={energy(made.meMcalPerKg)} unit={unitOf('energy')} decimals={2} />
+              <Line
+                name="For maintenance (NEm)"
+                estimate={energy(made.nemMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
+              <Line name="For gain (NEg)" estimate={energy(made.negMcalPerKg)} unit={unitOf('energy')} decimals={2} />
             </tbody>
           </table>
           <p className="mt-2">Cut for hay at this stage it would make {gradeWords(made.rfv)}.</p>

@@ -8,6 +8,7 @@ import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useGrazing } from './useGrazing.ts'
+import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../parts/units.ts'
 
 function NumberInput({
   label,
@@ -56,7 +57,7 @@ function lacking(met: Met, animal: AnimalClass, count: number, stay: number | un
   const kg = shortOver(met, animal, count, stay)
   if (kg.high < 1) return ''
   const what = met.what === 'energy' ? 'TDN' : 'protein'
-  return `; over ${days(stay)} days ${count} would lack about ${Math.round(kg.middle)} kg of ${what} (${Math.round(kg.low)} to ${Math.round(kg.high)})`
+  return `; over ${days(stay)} days ${count} would lack about ${weightWords(kg.middle)} of ${what} (${weightWords(kg.low)} to ${weightWords(kg.high)})`
 }
 
 function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: number | undefined }) {
@@ -110,8 +111,8 @@ function OtherWay({
         {Math.floor(animals.high)}); {plan.count} would need{' '}
         {Number.isFinite(areaHa.middle) ? (
           <>
-            <b>{areaHa.middle.toFixed(2)} ha</b> ({areaHa.low.toFixed(2)} to{' '}
-            {Number.isFinite(areaHa.high) ? `${areaHa.high.toFixed(2)}` : 'more than can be said'})
+            <b>{areaWords(areaHa.middle)}</b> ({inUnits('area', areaHa.low).toFixed(2)} to{' '}
+            {Number.isFinite(areaHa.high) ? inUnits('area', areaHa.high).toFixed(2) : 'more than can be said'})
           </>
         ) : (
           'more than can be said: next to nothing stands above what is left'
@@ -157,17 +158,17 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
         />
         {measured ? null : (
           <NumberInput
-            label="Standing, kg/ha (a guess)"
-            value={plan.guessKgPerHa}
+            label={`Standing, ${unitOf('perArea')} (a guess)`}
+            value={forField('perArea', plan.guessKgPerHa)}
             max={20_000}
-            onChange={(guessKgPerHa) => change({ guessKgPerHa })}
+            onChange={(guess) => change({ guessKgPerHa: typedIn('perArea', guess) })}
           />
         )}
         <NumberInput
-          label="Left standing, kg/ha"
-          value={plan.residualKgPerHa}
+          label={`Left standing, ${unitOf('perArea')}`}
+          value={forField('perArea', plan.residualKgPerHa)}
           max={20_000}
-          onChange={(residualKgPerHa) => change({ residualKgPerHa })}
+          onChange={(left) => change({ residualKgPerHa: typedIn('perArea', left) })}
         />
         <NumberInput
           label="Eaten of the rest, %"
@@ -186,14 +187,14 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
         <>
           <p className="mt-3 text-xl" data-testid="days">
             <b>{days(grazing.days.middle)} days</b>, {days(grazing.days.low)} to {days(grazing.days.high)}, for{' '}
-            {plan.count} on {hectares!.toFixed(2)} ha
+            {plan.count} on {areaWords(hectares!)}
           </p>
           <p className="text-ink-soft">
             {measured
-              ? `Standing dry matter ${Math.round(grazing.mass.middle / 10) * 10} kg/ha (${Math.round(grazing.mass.low / 10) * 10} to ${Math.round(grazing.mass.high / 10) * 10}), measured in "${measured.title}".`
+              ? `Standing dry matter ${massFigure(grazing.mass.middle)} ${unitOf('perArea')} (${massFigure(grazing.mass.low)} to ${massFigure(grazing.mass.high)}), measured in "${measured.title}".`
               : 'The standing mass is a guess, taken to lie within a third of the truth 95 times in 100: measure it with a plate meter or clips.'}{' '}
-            Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {animal.bodyKg} kg a day. What grows meanwhile
-            is not in it.
+            Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {weightWords(animal.bodyKg)} a day. What grows
+            meanwhile is not in it.
           </p>
           <OtherWay grazing={grazing} plan={plan} hectares={hectares!} change={change} />
           <p className="mt-1">
@@ -208,7 +209,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       <p className="mt-2 text-ink-soft">
         {animal.source}. Needs are those of the class; yields, pregnancy and cold add to them.
         {legume > 0.02
-          ? ` Legumes: in a sward that yields 8 t a year a share like this brings about ${nitrogen[0].toFixed(0)} to ${nitrogen[1].toFixed(0)} kg of nitrogen a hectare (Carlsson and Huss-Danell 2003, from memory).`
+          ? ` Legumes: in a sward that yields 8 t a hectare a year a share like this brings about ${inUnits('perArea', nitrogen[0]).toFixed(0)} to ${inUnits('perArea', nitrogen[1]).toFixed(0)} ${unitOf('weight')} of nitrogen ${aHectare()} (Carlsson and Huss-Danell 2003, from memory).`
           : ''}
       </p>
     </section>

@@ -6,6 +6,7 @@ import { simulatedLaboratory } from '../instruments/laboratory.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useLabs } from './labStore.ts'
+import { estimateIn, unitOf } from '../parts/units.ts'
 
 const names = { cpPct: 'Crude protein', adfPct: 'ADF', ndfPct: 'NDF' } as const
 const MOST_BYTES = 1024 * 1024
@@ -20,8 +21,8 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
     <>
       <p className="mt-1">
         <b>{lab.simulated ? 'Simulated, no sample was sent' : `Sample ${lab.sample}`}:</b> relative feed value{' '}
-        {said(figures.rfv, 0)}, energy {said(figures.meMcalPerKg, 2)} Mcal/kg. In brackets the error of laboratories;
-        one sample is not the whole paddock.
+        {said(figures.rfv, 0)}, energy {said(estimateIn('energy', figures.meMcalPerKg), 2)} {unitOf('energy')}. In
+        brackets the error of laboratories; one sample is not the whole paddock.
       </p>
       <ul>
         {offBy(estimate, lab).map((o) => (

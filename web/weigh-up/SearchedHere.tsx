@@ -3,6 +3,7 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useSearches } from './useSearches.ts'
+import { aboutWayWords, aHectare, lengthWords, onEach, wayWords } from '../parts/units.ts'
 
 const few = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
@@ -13,9 +14,8 @@ export function SearchedHere({ paddockId }: { paddockId: string }) {
   if (searches.length === 0)
     return (
       <p className="mt-2">
-        A search walk buys a tighter limit: with nothing seen over{' '}
-        {(Math.round(metresToExclude(5, 4, 0.8) / 10) * 10).toLocaleString('en')} m of a strip 4 m wide, by an eye that
-        sees 8 in 10, at most 5 plants a hectare are left.
+        A search walk buys a tighter limit: with nothing seen over {aboutWayWords(metresToExclude(5, 4, 0.8))} of a
+        strip {lengthWords(4)} wide, by an eye that sees 8 in 10, at most {few(onEach(5))} plants {aHectare()} are left.
       </p>
     )
   return (
@@ -23,15 +23,15 @@ export function SearchedHere({ paddockId }: { paddockId: string }) {
       {searches.map((s) => (
         <div key={s.title + s.on} className="mt-2" data-testid="searched-here">
           <p>
-            <b>Searched</b> {dayWords(s.on)} ("{s.title}"), {Math.round(s.figures[0]!.walkedM)} m:
+            <b>Searched</b> {dayWords(s.on)} ("{s.title}"), {wayWords(s.figures[0]!.walkedM)}:
           </p>
           <ul className="list-disc pl-5">
             {s.figures.map((f) => (
               <li key={f.taxon}>
                 {taxonName(f.taxon, byId)}:{' '}
                 {f.found === 0
-                  ? `none seen, up to ${few(f.limitsPerHa[1])} plants a hectare could stand there`
-                  : `${f.found} seen, ${few(f.perHa)} plants a hectare (${few(f.limitsPerHa[0])} to ${few(f.limitsPerHa[1])}, exact limits of the count)`}
+                  ? `none seen, up to ${few(onEach(f.limitsPerHa[1]))} plants ${aHectare()} could stand there`
+                  : `${f.found} seen, ${few(onEach(f.perHa))} plants ${aHectare()} (${few(onEach(f.limitsPerHa[0]))} to ${few(onEach(f.limitsPerHa[1]))}, exact limits of the count)`}
               </li>
             ))}
           </ul>

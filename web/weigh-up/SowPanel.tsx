@@ -14,6 +14,7 @@ import { usePlanLines } from '../plan/usePlanLines.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useGrazing } from './useGrazing.ts'
 import { seasonShares } from './seasonShares.ts'
+import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../parts/units.ts'
 
 const SHOWN = 8
 const figure = (n: number) => (n < 10 ? n.toFixed(1) : Math.round(n).toLocaleString('en'))
@@ -52,18 +53,20 @@ function Arithmetic({
   const sowing = plant.sowing!
   const [low, high] = sowing.mixKgPerHa ?? sowing.kgPerHa
   const [form, setForm] = useState({
-    rate: String(Number(((low + high) / 2).toPrecision(2))),
+    rate: String(Number(inUnits('perArea', (low + high) / 2).toPrecision(2))),
     purity: '98',
     germination: '85',
-    length: '30',
-    width: '2.5',
+    length: inUnits('length', 30).toFixed(0),
+    width: String(Number(inUnits('length', 2.5).toFixed(1))),
     dropped: '',
   })
   const set = (patch: Partial<typeof form>) => setForm((f) => ({ ...f, ...patch }))
-  const rate = typed(form.rate, 0.01, 1000)
+  const rateTyped = typed(form.rate, 0.01, 1000)
+  const rate = rateTyped && typedIn('perArea', rateTyped)
   const purity = typed(form.purity, 1, 100)
   const germination = typed(form.germination, 1, 100)
-  const strip = { lengthM: typed(form.length, 0.1, 1000) ?? 0, widthM: typed(form.width, 0.1, 100) ?? 0 }
+  const metres = (text: string, most: number) => typedIn('length', typed(text, 0.1, most) ?? 0)
+  const strip = { lengthM: metres(form.length, 3000), widthM: metres(form.width, 300) }
   const pls = purity && germination ? pureLiveSeed(purity / 100, germination / 100) : undefined
   const bulk = rate && pls ? bulkKgPerHa(rate, pls) : undefined
   const stripGood = strip.lengthM > 0 && strip.widthM > 0
@@ -72,15 +75,18 @@ function Arithmetic({
   return (
     <div className="mt-2">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <Field label="Live seed, kg/ha" value={form.rate} onChange={(x) => set({ rate: x })} />
+        <Field label={`Live seed, ${unitOf('perArea')}`} value={form.rate} onChange={(x) => set({ rate: x })} />
         <Field label="Purity, %" value={form.purity} onChange={(x) => set({ purity: x })} />
         <Field label="Germination, %" value={form.germination} onChange={(x) => set({ germination: x })} />
       </div>
       {bulk !== undefined && pls !== undefined ? (
         <p className="mt-2 text-lg" data-testid="to-buy">
-          <b>{figure(bulk)} kg/ha as bought</b> ({Math.round(100 * pls)} in 100 of it is <Word id="pls">live seed</Word>
-          ), {figure(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))} live seeds on a square metre
-          {hectares ? `, ${figure(bulk * hectares)} kg for ${hectares.toFixed(2)} ha` : ''}.
+          <b>
+            {figure(inUnits('perArea', bulk))} {unitOf('perArea')} as bought
+          </b>{' '}
+          ({Math.round(100 * pls)} in 100 of it is <Word id="pls">live seed</Word>
+          ), {onSmall(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))}
+          {hectares ? `, ${weightWords(bulk * hectares)} for ${areaWords(hectares)}` : ''}.
         </p>
       ) : (
         <p className="mt-2 font-semibold">
@@ -88,15 +94,19 @@ function Arithmetic({
         </p>
       )}
       <p className="text-ink-soft">
-        {sowing.mixKgPerHa ? `In a mixture or into a standing sward ${low} to ${high}` : `Alone ${low} to ${high}`}{' '}
-        kg/ha of live seed, {sowing.depthMm[0]} to {sowing.depthMm[1]} mm deep,{' '}
+        {sowing.mixKgPerHa ? 'In a mixture or into a standing sward' : 'Alone'} {figure(inUnits('perArea', low))} to{' '}
+        {rateWords(high)} of live seed, {sowing.depthMm[0]} to {sowing.depthMm[1]} mm deep,{' '}
         {sowing.when.join(' or ').replace(/-/g, ' ')}; {sowing.seedsPerKg.toLocaleString('en')} seeds a kilogram (
         {sowing.sources.join(', ')}). These follow from what is typed, so they have no error of their own; how many come
         up is not known before they do.
       </p>
       <div className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
-        <Field label="Drill test over, m" value={form.length} onChange={(x) => set({ length: x })} />
-        <Field label="Working width, m" value={form.width} onChange={(x) => set({ width: x })} />
+        <Field
+          label={`Drill test over, ${unitOf('length')}`}
+          value={form.length}
+          onChange={(x) => set({ length: x })}
+        />
+        <Field label={`Working width, ${unitOf('length')}`} value={form.width} onChange={(x) => set({ width: x })} />
         <Field label="It dropped, g" value={form.dropped} onChange={(x) => set({ dropped: x })} />
       </div>
       {bulk !== undefined && stripGood ? (
@@ -104,7 +114,7 @@ function Arithmetic({
           The drill should drop <b>{figure(drillCheckGrams(bulk, strip))} g</b> on that strip
           {drilled === undefined
             ? '.'
-            : `; ${form.dropped} g is ${figure(drilled)} kg/ha, ${Math.abs(drilled / bulk - 1) < 0.05 ? 'within 5 in 100 of what is wanted' : `${drilled > bulk ? 'too much' : 'too little'} by ${Math.round(100 * Math.abs(drilled / bulk - 1))} in 100`}.`}
+            : `; ${form.dropped} g is ${figure(inUnits('perArea', drilled))} ${unitOf('perArea')}, ${Math.abs(drilled / bulk - 1) < 0.05 ? 'within 5 in 100 of what is wanted' : `${drilled > bulk ? 'too much' : 'too little'} by ${Math.round(100 * Math.abs(drilled / bulk - 1))} in 100`}.`}
         </p>
       ) : null}
       {bulk !== undefined ? (

@@ -18,6 +18,7 @@ import { readRounds, type PlannedRound } from '../readRound.ts'
 import { MethodSettings } from './MethodSettings.tsx'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
 import { firstForm, settingsFor, usePlan, type PlanForm } from './usePlan.ts'
+import { aboutWayWords, areaWords } from '../../parts/units.ts'
 
 interface Loaded {
   rounds: RoundSummary[]
@@ -262,9 +263,9 @@ export function Component() {
       ) : (
         <>
           <p className="mt-2">
-            A walk of {Math.round(laid.lengthM / 10) * 10} m, about{' '}
+            A walk of {aboutWayWords(laid.lengthM)}, about{' '}
             <b>{hours(roundMinutes(laid.lengthM, count, info.minutesEach))}</b> in all
-            {paddock?.boundary ? `, over ${areaHa(paddock.boundary).toFixed(2)} ha` : ''}.
+            {paddock?.boundary ? `, over ${areaWords(areaHa(paddock.boundary))}` : ''}.
           </p>
           <RouteMap
             boundary={paddock?.boundary ?? null}

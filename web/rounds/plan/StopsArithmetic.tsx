@@ -2,6 +2,7 @@ import type { Pilot, PlannedStops } from '@/core/survey/planStops.ts'
 import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { rateWords } from '../../parts/units.ts'
 
 interface Props {
   method: Method
@@ -13,8 +14,7 @@ interface Props {
 export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
   const mass = READING[method] !== undefined
-  const show = (x: number) =>
-    mass ? `${Math.round(x)} kg/ha` : `${(100 * x).toFixed(2).replace(/0$/, '').replace(/\.0$/, '')} %`
+  const show = (x: number) => (mass ? rateWords(x) : `${(100 * x).toFixed(2).replace(/0$/, '').replace(/\.0$/, '')} %`)
   const { unit } = methodInfo[method]
   return (
     <div>

@@ -4,10 +4,9 @@ import { area, line } from 'd3-shape'
 import { READING, type Method } from '@/core/survey/methods.ts'
 import type { MassResult, StandingMass } from '@/core/survey/standingMass.ts'
 import { useWidth } from '../../parts/useWidth.ts'
+import { aHectare, inUnits, massFigure, rateWords, unitOf } from '../../parts/units.ts'
 
 const HEIGHT = 260
-const whole = (n: number) => Math.round(n / 10) * 10
-
 /** Clipped frames, the line through them, and the band that holds the line. */
 function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method }) {
   const { ref, width } = useWidth<HTMLDivElement>(480)
@@ -19,7 +18,9 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
   const band = xs.map((x) => ({ x, ...fit.at(x) }))
   const top = Math.max(...band.map((b) => b.prediction[1]), ...clipped.map((c) => c.kgPerHa))
   const x = scaleLinear([low - pad, high + pad], [58, width - 12])
-  const y = scaleLinear([0, top], [HEIGHT - 40, 30]).nice(4)
+  // The scale is in the unit that is read; what is drawn is kept in kilograms a hectare.
+  const scale = scaleLinear([0, inUnits('perArea', top)], [HEIGHT - 40, 30]).nice(4)
+  const y = (kgPerHa: number) => scale(inUnits('perArea', kgPerHa))
   type Point = (typeof band)[number]
   const path = (of: 'confidence' | 'prediction') =>
     area<Point>()
@@ -33,13 +34,13 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
         viewBox={`0 0 ${width} ${HEIGHT}`}
         width="100%"
         role="img"
-        aria-label={`${clipped.length} clipped frames: mass is ${Math.round(fit.intercept)} plus ${Math.round(fit.slope)} for each ${reading.unit || 'step'}, r squared ${fit.rSquared.toFixed(2)}`}
+        aria-label={`${clipped.length} clipped frames: mass is ${Math.round(inUnits('perArea', fit.intercept))} plus ${Math.round(inUnits('perArea', fit.slope))} ${unitOf('perArea')} for each ${reading.unit || 'step'}, r squared ${fit.rSquared.toFixed(2)}`}
         className="block"
       >
-        {y.ticks(4).map((t) => (
+        {scale.ticks(4).map((t) => (
           <g key={t}>
-            <path d={`M58 ${y(t)}H${width - 12}`} stroke="var(--rule)" />
-            <text x={52} y={y(t) + 5} textAnchor="end" className="fill-ink-soft text-[14px]">
+            <path d={`M58 ${scale(t)}H${width - 12}`} stroke="var(--rule)" />
+            <text x={52} y={scale(t) + 5} textAnchor="end" className="fill-ink-soft text-[14px]">
               {t}
             </text>
           </g>
@@ -68,7 +69,7 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
             strokeWidth="1.5"
           >
             <title>
-              {reading.name} {c.reading} {reading.unit}: {Math.round(c.kgPerHa)} kg a hectare
+              {reading.name} {c.reading} {reading.unit}: {rateWords(c.kgPerHa)}
             </title>
           </circle>
         ))}
@@ -77,7 +78,7 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
           {reading.unit ? `, ${reading.unit}` : ''}
         </text>
         <text x="4" y="14" className="fill-ink text-[14px]">
-          kg/ha
+          {unitOf('perArea')}
         </text>
       </svg>
       <p className="text-ink-soft">
@@ -102,14 +103,16 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
         Standing mass
       </h2>
       <p className="mt-1 text-xl" data-testid="mass">
-        <b>{whole(mass.kgPerHa)} kg</b> of {mass.of} a hectare, {whole(Math.max(0, mass.interval[0]))} to{' '}
-        {whole(mass.interval[1])}
+        <b>
+          {massFigure(mass.kgPerHa)} {unitOf('weight')}
+        </b>{' '}
+        of {mass.of} {aHectare()}, {massFigure(Math.max(0, mass.interval[0]))} to {massFigure(mass.interval[1])}
       </p>
       <p className="text-ink-soft">
         95 % interval, from {mass.readings}{' '}
         {mass.clipped.length > 0 ? `readings, ${mass.clipped.length} of them clipped` : 'frames'}
         {mass.seClippedAlone
-          ? `; standard error ${whole(mass.se)}, by the clips alone it would be ${whole(mass.seClippedAlone)}`
+          ? `; standard error ${massFigure(mass.se)}, by the clips alone it would be ${massFigure(mass.seClippedAlone)}`
           : ''}
         .{mass.of === 'fresh matter' ? ' Nothing was dried, and no dry share is given: this is fresh weight.' : ''}
       </p>

@@ -1,6 +1,7 @@
 import type { SearchFigure } from '@/core/survey/figures.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { aHectare, onEach, wayWords } from '../../parts/units.ts'
 
 const perHa = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
@@ -14,12 +15,20 @@ export function SearchPanel({ search }: { search: SearchFigure[] }) {
           <b className="font-plant text-lg">{taxonName(f.taxon, byId)}</b>
           {f.found > 0 ? (
             <p>
-              {f.found} found: <b>{perHa(f.perHa)} a hectare</b>, {perHa(f.limitsPerHa[0])} to {perHa(f.limitsPerHa[1])}
+              {f.found} found:{' '}
+              <b>
+                {perHa(onEach(f.perHa))} {aHectare()}
+              </b>
+              , {perHa(onEach(f.limitsPerHa[0]))} to {perHa(onEach(f.limitsPerHa[1]))}
             </p>
           ) : (
             <p>
-              Not found over {Math.round(f.walkedM)} m, but up to <b>{perHa(f.limitsPerHa[1])} a hectare</b> could be
-              there. Walking {Math.round(f.metresForTen)} m in all with nothing found would leave at most 10 a hectare.
+              Not found over {wayWords(f.walkedM)}, but up to{' '}
+              <b>
+                {perHa(onEach(f.limitsPerHa[1]))} {aHectare()}
+              </b>{' '}
+              could be there. Walking {wayWords(f.metresForTen)} in all with nothing found would leave at most{' '}
+              {perHa(onEach(10))} {aHectare()}.
             </p>
           )}
         </li>

@@ -148,6 +148,9 @@ test('the appendix for colleagues stands on pages of its own, with what each fig
   const appendix = page.getByRole('region', { name: 'Appendix for colleagues' })
   await expect(appendix.getByRole('row', { name: /Velvetgrass Holcus lanatus 23 % \(17 to 30 %\)/ })).toBeVisible()
   await expect(appendix).toContainText('Korn and Graubard limits')
+  // Limits that hold for all plants together are wider than those of one alone.
+  await expect(appendix.getByRole('columnheader', { name: 'All at once, 95 %' })).toBeVisible()
+  await expect(appendix).toContainText('Goodman 1965')
   await expect(appendix).toContainText('Part by part')
   await expect(appendix.getByRole('row', { name: /Frothy bloat/ })).toContainText(/White clover.*none for the field/)
 })

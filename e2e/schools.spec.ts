@@ -25,6 +25,16 @@ test('turf grid: a number before the key counts that many', async ({ page }) => 
   await expect(page.getByTestId('uniformity')).toContainText(/varies by\s+0(\.0)?\s%/)
 })
 
+test('a stop touched on the map is gone to, the nearest one where the finger is wide', async ({ page }) => {
+  await lay(page, 'Step points, first hit', 6)
+  const map = soFar(page).getByRole('img', { name: /^Map of Long Croft/ })
+  await map.locator('circle').nth(4).click()
+  await expect(page.getByRole('heading', { name: 'Stop 5 of 6' })).toBeVisible()
+  const second = (await map.locator('circle').nth(1).boundingBox())!
+  await page.mouse.click(second.x + second.width / 2 + 6, second.y + second.height / 2 + 5)
+  await expect(page.getByRole('heading', { name: 'Stop 2 of 6' })).toBeVisible()
+})
+
 test('layers: a plant counts once on a pin, and cover is by pins', async ({ page }) => {
   await lay(page, 'Pin points, all layers', 3, async () => page.getByLabel('Points a stop').fill('2'))
   for (let i = 0; i < 3; i++) await press(page, ['a', 'a', 'd', ' ', 'a', 'b', 'Enter'])

@@ -1,7 +1,7 @@
 // Retakes the kept screenshots from demo data, in a data folder of its own. Names of shots may be given to take only those.
 import { chromiumPath } from './chromium.mjs'
 import { chromium } from '@playwright/test'
-import { spawn } from 'node:child_process'
+import { execFileSync, spawn } from 'node:child_process'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -15,25 +15,53 @@ const address = `http://127.0.0.1:${port}`
 installPackages()
 build()
 mkdirSync(out, { recursive: true })
-const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-shots-'))
-const server = spawn(process.execPath, ['dist-server/main.js'], {
-  cwd: root,
-  env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
-  stdio: ['ignore', 'ignore', 'inherit'],
-})
+const folders = []
+const newFolder = () => {
+  folders.push(mkdtempSync(join(tmpdir(), 'fold-sprig-shots-')))
+  return folders.at(-1)
+}
+const servers = []
 
-async function ready() {
+/** A server on a folder of its own, when it answers. */
+async function start(at, env) {
+  const server = spawn(process.execPath, ['dist-server/main.js'], {
+    cwd: root,
+    env: { ...process.env, PORT: String(at), ...env },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
+  servers.push(server)
   for (let i = 0; i < 300; i++) {
-    if (
-      await fetch(`${address}/api/health`).then(
-        (r) => r.ok,
-        () => false,
-      )
+    const answers = await fetch(`http://127.0.0.1:${at}/api/health`).then(
+      (r) => r.ok,
+      () => false,
     )
-      return
+    if (answers) return
     await new Promise((r) => setTimeout(r, 100))
   }
   throw new Error('the server did not start')
+}
+
+/** A server with an advisor's account and a trainee's, the advisor signed in on the page. */
+async function team(page) {
+  const DATA_DIR = newFolder()
+  const command = ['--import', 'tsx', 'server/cli/account.ts', 'add', 'Odile Marrow', 'advisor']
+  const said = execFileSync(process.execPath, command, { cwd: root, env: { ...process.env, DATA_DIR }, encoding: 'utf8' }) // prettier-ignore
+  await start(port - 1, { DATA_DIR, ACCOUNTS: 'on' })
+  await page.goto(`http://127.0.0.1:${port - 1}/team`)
+  await page.getByLabel('Name').fill('Odile Marrow')
+  await page.getByLabel('Password').fill(said.trim().split(' ').at(-1))
+  await page.getByRole('button', { name: 'Sign in' }).click()
+  await page.getByRole('button', { name: /Next.*Let somebody in/ }).click()
+  await page.getByLabel('Name').fill('Tam Rushford')
+  await page.getByLabel('First password').fill('counted thirty by noon')
+  await page.getByRole('button', { name: 'Make the account' }).click()
+  await page.getByText('Tam Rushford may come in').waitFor()
+  await page.getByRole('link', { name: 'Rounds' }).click()
+  await page.getByRole('link', { name: /Next.*Walk Long Croft/ }).click()
+  await page.getByTestId('points').waitFor()
+  await count(page, 3, ['a', 's', 'd'])
+  await page.goto(`http://127.0.0.1:${port - 1}/team`)
+  await page.getByText('counted a stop').first().waitFor()
 }
 
 /** Answer the bench by its keys' words, as a reader would by touching the drawings. */
@@ -181,16 +209,6 @@ const shots = {
   },
   'plant-book': { size: desktop, go: (p) => p.goto(`${address}/plants`) },
   plant: { size: desktop, full: true, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },
-  'specimen-sheet': {
-    size: desktop,
-    full: true,
-    go: async (p) => {
-      await p.goto(`${address}/bench`)
-      await p.getByRole('heading', { level: 1 }).waitFor()
-      await answers(p, carrot)
-      await p.getByRole('link', { name: 'Print the sheet' }).click()
-    },
-  },
   practice: {
     size: desktop,
     go: async (p) => {
@@ -217,18 +235,19 @@ const shots = {
       await p.getByRole('button', { name: 'Wild carrot' }).click()
     },
   },
+  team: { size: desktop, go: team },
   drawings: { size: desktop, go: (p) => p.goto(`${address}/drawings?part=plants`) },
 }
 
 try {
-  await ready()
+  await start(port, { DATA_DIR: newFolder() })
   const browser = await chromium.launch({
     executablePath: chromiumPath(),
     args: ['--no-sandbox', '--disable-gpu', '--disable-background-networking'],
   })
   for (const [name, shot] of Object.entries(shots)) {
     if (wanted.length > 0 && !wanted.includes(name)) continue
-    const context = await browser.newContext({ viewport: shot.size, serviceWorkers: 'block' })
+    const context = await browser.newContext({ viewport: shot.size, locale: 'en-GB', serviceWorkers: 'block' })
     const page = await context.newPage()
     page.on('console', (m) => m.type() === 'error' && console.error(`${name}: ${m.text()}`))
     page.on('pageerror', (e) => console.error(`${name}: ${e.message}`))
@@ -246,7 +265,9 @@ try {
   }
   await browser.close()
 } finally {
-  server.kill('SIGTERM')
-  await new Promise((r) => server.once('exit', r))
-  rmSync(dataDir, { recursive: true, force: true })
+  for (const server of servers) {
+    server.kill('SIGTERM')
+    await new Promise((r) => server.once('exit', r))
+  }
+  for (const folder of folders) rmSync(folder, { recursive: true, force: true })
 }

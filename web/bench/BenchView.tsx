@@ -65,26 +65,34 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const current = characters.find((c) => c.id === (asked ?? waitingFor ?? 'life.form'))!
   const stage = sheet.context.stage ?? 'vegetative'
 
+  const asks = useRef(0)
   const ask = (character: string | null) => {
+    asks.current++
     setAsked(character)
     setEither(nothingChosen)
     setPage(0)
     setCounts(null)
   }
-  const working = useRef(false)
+  /** The character whose answer is being worked on, and what ends when it is done. */
+  const working = useRef<{ character: string; done: Promise<void> }>(undefined)
   // The answer and what follows from it come up together: the page is drawn once. A slow engine is not waited for.
   const answer = (o: Observation) => {
-    if (working.current) return
-    working.current = true
-    const answers = answersWith(sheet.answers, o)
-    const patience = new Promise((r) => setTimeout(r, ENGINE_PATIENCE_MS))
-    void Promise.race([askEngine(sheet.context, answers).catch(() => undefined), patience]).then(() => {
-      working.current = false
+    const before = working.current
+    // Pressed twice it is one answer; about something else it comes after the one before.
+    if (before?.character === o.character) return
+    const asked = asks.current
+    const done = (before?.done ?? Promise.resolve()).then(async () => {
+      const answers = answersWith(useBench.getState().sheets[subject]?.answers ?? sheet.answers, o)
+      const patience = new Promise((r) => setTimeout(r, ENGINE_PATIENCE_MS))
+      await Promise.race([askEngine(sheet.context, answers).catch(() => undefined), patience])
+      if (working.current?.done === done) working.current = undefined
       bench.answer(subject, answers)
       setWritten('')
       setReplayed(null)
-      ask(null)
+      // Who has asked for another look meanwhile keeps it.
+      if (asks.current === asked) ask(null)
     })
+    working.current = { character: o.character, done }
   }
   const undo = () => {
     bench.undo(subject)

@@ -1,0 +1,156 @@
+import { readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { runInNewContext } from 'node:vm'
+import { beforeEach, describe, expect, it } from 'vitest'
+import { projectRoot } from '@/server/projectRoot.ts'
+
+const HERE = 'http://127.0.0.1:4170'
+const source = readFileSync(join(projectRoot, 'web/serviceWorker.js'), 'utf8')
+  .replace('__VERSION__', 'v2')
+  .replace('__FILES__', '["/assets/main.js"]')
+
+/** A browser's store of answers, in memory: by address, whole texts. */
+class Caches {
+  readonly stores = new Map<string, Map<string, string>>()
+  private store = (name: string) => {
+    const store = this.stores.get(name) ?? new Map<string, string>()
+    this.stores.set(name, store)
+    return store
+  }
+  private address = (r: string | { url: string }) => new URL(typeof r === 'string' ? r : r.url, HERE).pathname
+  open = async (name: string) => {
+    const store = this.store(name)
+    const match = async (r: string | { url: string }) => {
+      const text = store.get(this.address(r))
+      return text === undefined ? undefined : new Response(text)
+    }
+    const put = async (r: string | { url: string }, answer: Response) =>
+      void store.set(this.address(r), await answer.text())
+    const add = async (url: string) => put(url, await fetchNow(url))
+    return { match, put, add, addAll: (urls: string[]) => Promise.all(urls.map(add)) }
+  }
+  match = async (r: string | { url: string }, { cacheName }: { cacheName: string }) =>
+    (await this.open(cacheName)).match(r)
+  keys = async () => [...this.stores.keys()]
+  delete = async (name: string) => this.stores.delete(name)
+}
+
+let caches: Caches
+let handlers: Record<string, (event: object) => void>
+/** What the server answers now; nothing: it does not answer. */
+let server: Record<string, () => Response | Promise<Response>>
+const fetchNow = async (r: string | { url: string }): Promise<Response> => {
+  const answer = server[new URL(typeof r === 'string' ? r : r.url, HERE).pathname]
+  if (!answer) throw new TypeError('no network')
+  return answer()
+}
+const json = (value: unknown) => () => new Response(JSON.stringify(value))
+
+/** Ask as a page would. @returns undefined where the browser is left to do it itself */
+async function ask(path: string, { method = 'GET', mode = 'cors', origin = HERE } = {}) {
+  let answer: Promise<Response> | undefined
+  const request = { url: origin + path, method, mode }
+  handlers.fetch!({ request, respondWith: (r: Promise<Response>) => (answer = r) })
+  return answer && (await answer).text().catch(() => 'error')
+}
+const event = async (name: 'install' | 'activate') => {
+  let work: Promise<unknown> = Promise.resolve()
+  handlers[name]!({ waitUntil: (w: Promise<unknown>) => (work = w) })
+  await work
+}
+const keptRound = () => JSON.parse(caches.stores.get('fold-sprig-data')!.get('/api/rounds/r')!) as { title?: string; stops: object[] } // prettier-ignore
+
+beforeEach(() => {
+  caches = new Caches()
+  handlers = {}
+  server = { '/': () => new Response('<shell>'), '/assets/main.js': () => new Response('script') }
+  let last: Promise<unknown> = Promise.resolve()
+  const locks = { request: (_: string, work: () => Promise<unknown>) => (last = last.then(work, work)) }
+  const self = {
+    addEventListener: (name: string, handler: (event: object) => void) => (handlers[name] = handler),
+    skipWaiting: async () => undefined,
+    clients: { claim: async () => undefined },
+    location: { origin: HERE },
+  }
+  runInNewContext(source, { self, caches, fetch: fetchNow, navigator: { locks }, URL, Response, Map, Promise, JSON })
+})
+
+describe('the app without a signal', () => {
+  it('keeps the shell when it is installed, whatever of the data could not be had', async () => {
+    server['/api/plants'] = json([])
+    await event('install')
+    server = {}
+    expect(await ask('/rounds', { mode: 'navigate' })).toBe('<shell>')
+    expect(await ask('/assets/main.js')).toBe('script')
+    expect(await ask('/api/plants')).toBe('[]')
+    await expect(ask('/api/places')).rejects.toThrow('no network')
+  })
+
+  it('takes the shells of earlier versions away, and leaves the data', async () => {
+    for (const name of ['shell-v1', 'fold-sprig-data']) await caches.open(name)
+    await event('install')
+    await event('activate')
+    expect([...caches.stores.keys()].sort()).toEqual(['fold-sprig-data', 'shell-v2'])
+  })
+
+  it('asks the server first; what it said last is shown when it is away', async () => {
+    server['/api/rounds'] = json(['old'])
+    expect(await ask('/api/rounds')).toBe('["old"]')
+    server['/api/rounds'] = json(['new'])
+    expect(await ask('/api/rounds')).toBe('["new"]')
+    server = {}
+    expect(await ask('/api/rounds')).toBe('["new"]')
+  })
+
+  it('an answer that says no is handed on and not kept', async () => {
+    server['/api/rounds'] = json(['good'])
+    await ask('/api/rounds')
+    server['/api/rounds'] = () => new Response('{"error":1}', { status: 401 })
+    expect(await ask('/api/rounds')).toBe('{"error":1}')
+    server = {}
+    expect(await ask('/api/rounds')).toBe('["good"]')
+  })
+
+  it.each([
+    ['a write', '/api/rounds', { method: 'POST' }],
+    ['another site', '/x', { origin: 'http://elsewhere.example' }],
+    ['pictures', '/api/photos/1', {}],
+    ['files to take along', '/api/rounds/r/files/hits.csv', {}],
+    ['what a client reads with a link', '/api/shared', {}],
+  ])('leaves %s alone', async (_says, path, how) => {
+    server[path] = json('secret')
+    expect(await ask(path, how)).toBeUndefined()
+    expect(caches.stores.get('fold-sprig-data')?.size ?? 0).toBe(0)
+  })
+})
+
+describe('a round that is kept', () => {
+  const stop = (seq: number, version: number) => ({ seq, version, hits: [] })
+
+  it('does not go back behind what this device has sent meanwhile', async () => {
+    server['/api/rounds/r'] = json({ title: 'A', stops: [stop(1, 3), stop(2, 0)] })
+    await ask('/api/rounds/r')
+    // An answer that was asked for earlier comes later.
+    server['/api/rounds/r'] = json({ title: 'B', stops: [stop(1, 1), stop(2, 1)] })
+    expect(JSON.parse((await ask('/api/rounds/r'))!)).toMatchObject({ stops: [{ version: 1 }, { version: 1 }] })
+    expect(keptRound()).toEqual({ title: 'B', stops: [stop(1, 3), stop(2, 1)] })
+  })
+
+  it('takes over stops that are new, and forgets those that are gone', async () => {
+    server['/api/rounds/r'] = json({ stops: [stop(1, 1), stop(9, 5)] })
+    await ask('/api/rounds/r')
+    server['/api/rounds/r'] = json({ stops: [stop(1, 2), stop(2, 0)] })
+    await ask('/api/rounds/r')
+    expect(keptRound().stops).toEqual([stop(1, 2), stop(2, 0)])
+  })
+
+  it('of answers that come at once each is written whole', async () => {
+    let n = 0
+    server['/api/rounds/r'] = () => {
+      const version = ++n
+      return new Promise((r) => setTimeout(() => r(json({ stops: [stop(1, version)] })()), version % 2 ? 15 : 1))
+    }
+    await Promise.all(Array.from({ length: 10 }, () => ask('/api/rounds/r')))
+    expect(keptRound().stops).toEqual([stop(1, 10)])
+  })
+})

@@ -60,6 +60,7 @@ async function team(page) {
   await page.getByRole('link', { name: /Next.*Walk Long Croft/ }).click()
   await page.getByTestId('points').waitFor()
   await count(page, 3, ['a', 's', 'd'])
+  await page.waitForTimeout(2500)
   await page.goto(`http://127.0.0.1:${port - 1}/team`)
   await page.getByText('counted a stop').first().waitFor()
 }

@@ -1,4 +1,5 @@
 import { NavLink, Outlet, useNavigation } from 'react-router'
+import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
@@ -42,11 +43,7 @@ export function Shell() {
     <>
       <HatchDefs />
       <header className="no-print flex h-14 items-center gap-1 px-2 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
-        <svg viewBox="0 0 32 32" className="hidden size-8 min-[901px]:block" aria-hidden>
-          <path d="M16 31C15 22 15 14 16 4" className="fill-none stroke-culm" strokeWidth="2.4" strokeLinecap="round" />
-          <path d="M16 20C7 20 3 14 3 6c8 0 13 5 13 14Z" className="fill-culm" />
-          <path d="M16 20c9 0 13-6 13-14-8 0-13 5-13 14Z" className="fill-husk stroke-culm" strokeWidth="1.6" />
-        </svg>
+        <Sprig className="hidden size-8 min-[901px]:block" />
         <span className="mr-4 hidden font-plant text-xl font-semibold min-[901px]:block">Fold Sprig</span>
         <nav aria-label="Places" className="flex">
           {places.map((p) => (

@@ -1,5 +1,6 @@
 import { useState, type FormEvent } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
+import { Sprig } from '../parts/Sprig.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useMe } from '../stores/meStore.ts'
@@ -35,11 +36,7 @@ export function Component() {
   return (
     <main className="grid min-h-dvh place-items-center px-6 py-10">
       <form onSubmit={(e) => void submit(e)} className="w-full max-w-sm">
-        <svg viewBox="0 0 32 32" className="size-16" aria-hidden>
-          <path d="M16 31C15 22 15 14 16 4" className="fill-none stroke-culm" strokeWidth="2.4" strokeLinecap="round" />
-          <path d="M16 20C7 20 3 14 3 6c8 0 13 5 13 14Z" className="fill-culm" />
-          <path d="M16 20c9 0 13-6 13-14-8 0-13 5-13 14Z" className="fill-husk stroke-culm" strokeWidth="1.6" />
-        </svg>
+        <Sprig className="size-16" />
         <h1 className="mt-3 text-3xl">Fold Sprig</h1>
         <p className="mt-1 text-ink-soft">Sign in to read and write your team’s records.</p>
         {waiting > 0 ? (

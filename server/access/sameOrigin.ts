@@ -11,7 +11,7 @@ export const sameOrigin: RequestHandler = (req, _res, next) => {
   if (READS.has(req.method)) return next()
   const site = req.get('sec-fetch-site')
   const origin = req.get('origin')
-  const elsewhere = (site !== undefined && site !== 'same-origin') || (origin !== undefined && !isHere(origin, req.get('host'))) // prettier-ignore
+  const elsewhere = (site !== undefined && site !== 'same-origin') || (origin !== undefined && !isHere(origin, req.host)) // prettier-ignore
   next(elsewhere ? new HttpError(403, 'elsewhere', 'This was sent by another site, so it was not taken.') : undefined)
 }
 

@@ -53,7 +53,7 @@ function signing(db: Db): Router {
     })
     .post('/sign-out', async (req, res) => {
       await new Promise<void>((done, fail) => req.session.destroy((e) => (e ? fail(e as Error) : done())))
-      res.clearCookie('fold-sprig').json({ accounts: true, account: null })
+      res.clearCookie('fold-sprig').set('clear-site-data', '"cache"').json({ accounts: true, account: null })
     })
     .put('/me/password', ...limitSignIn(db), async (req, res) => {
       const { now, password } = parseBody(OwnPasswordInput, req.body)

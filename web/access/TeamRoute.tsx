@@ -1,6 +1,6 @@
 import { format, isSameDay, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { redirect, useLoaderData, useNavigate, useRevalidator } from 'react-router'
+import { redirect, useLoaderData, useRevalidator } from 'react-router'
 import { changeAccount, getAccounts, getAudit, type Account, type AuditLine } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import { useMe } from '../stores/meStore.ts'
@@ -118,13 +118,13 @@ export function Component() {
   const leave = useMe((s) => s.signOut)
   const [said, setSaid] = useState('')
   const [adding, setAdding] = useState(false)
-  const navigate = useNavigate()
   if (!me) return null
   const advisor = me.role === 'advisor'
   const open = accounts.filter((a) => !a.closedAt)
   const signOut = () =>
     void leave()
-      .then(() => navigate('/sign-in'))
+      // A new page, so that nothing of the records stays in the memory of this one.
+      .then(() => location.assign('/sign-in'))
       .catch((e: unknown) => setSaid((e as Error).message))
   return (
     <Leaf

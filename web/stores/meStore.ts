@@ -11,6 +11,9 @@ interface MeState extends Me {
   signOut: () => Promise<void>
 }
 
+/** How the screen is read belongs to the device, not to who is signed in. */
+const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units'])
+
 /** Who is at this device. On a machine of one's own there are no accounts, and nobody is asked. */
 export const useMe = create<MeState>()((set, get) => ({
   accounts: false,
@@ -23,14 +26,15 @@ export const useMe = create<MeState>()((set, get) => ({
   },
   signOut: async () => {
     await useOutbox.getState().drain()
-    const waiting = useOutbox.getState().letters.length
-    if (waiting > 0)
+    const { letters, refused, conflicts } = useOutbox.getState()
+    const open = letters.length + refused.length + conflicts.length
+    if (open > 0)
       throw new Error(
-        `${waiting} entries are not sent yet. Sign out when they are: they would go out under another name.`,
+        `${open} entries are not sent or settled yet. Sign out when they are: they would go out under another name.`,
       )
     set(await signOut())
     await forgetRecords()
     for (const key of Object.keys(localStorage))
-      if (key.startsWith('fold-sprig-') && key !== 'fold-sprig-mode') localStorage.removeItem(key)
+      if (key.startsWith('fold-sprig-') && !STAYS.has(key)) localStorage.removeItem(key)
   },
 }))

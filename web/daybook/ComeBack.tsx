@@ -22,7 +22,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
   const found = plants.find((p) =>
     [shortName(p.id), p.scientificName].some((n) => n.toLowerCase() === text.trim().toLowerCase()),
   )
-  const say = (was: string) =>
+  const answer = (was: string) =>
     onCheck({ namingId: naming.id, checkedOn: format(new Date(), 'yyyy-MM-dd'), was, note: note.trim() })
   return (
     <li className="border-b border-rule/60 py-2">
@@ -34,7 +34,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <button
           type="button"
-          onClick={() => say(naming.plant)}
+          onClick={() => answer(naming.plant)}
           className="min-h-12 rounded-xl bg-culm px-4 font-semibold text-on-culm"
         >
           It was
@@ -52,7 +52,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
         <button
           type="button"
           disabled={!found && text.trim() !== ''}
-          onClick={() => say(found?.id ?? OTHER)}
+          onClick={() => answer(found?.id ?? OTHER)}
           className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
         >
           {text.trim() === '' ? 'Not in the book' : 'Write it'}

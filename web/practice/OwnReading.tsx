@@ -45,7 +45,7 @@ export function OwnReading({
     useOwnReading.getState().set(true, readings)
     void reopenBook()
   }, [readings])
-  const say = async (on: boolean) => {
+  const choose = async (on: boolean) => {
     set(on, on ? readings : [])
     await reopenBook()
   }
@@ -90,7 +90,7 @@ export function OwnReading({
             <input
               type="checkbox"
               checked={counts}
-              onChange={(e) => void say(e.target.checked)}
+              onChange={(e) => void choose(e.target.checked)}
               className="size-6 accent-culm"
             />
             The bench reckons with my own mistakes

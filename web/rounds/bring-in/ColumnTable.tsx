@@ -25,7 +25,7 @@ const heldBy = (columns: Columns, heading: string) => columnKinds.find((k) => co
 
 /** The first rows of a table, and over each column what it holds. */
 export function ColumnTable({ headings, rows, columns, onChange }: Props) {
-  const say = (heading: string, kind: string) => {
+  const choose = (heading: string, kind: string) => {
     const others = Object.fromEntries(Object.entries(columns).filter(([k, h]) => h !== heading && k !== kind))
     onChange(kind === '' ? others : { ...others, [kind]: heading })
   }
@@ -45,7 +45,7 @@ export function ColumnTable({ headings, rows, columns, onChange }: Props) {
                 <select
                   aria-label={`Column "${h}" holds`}
                   value={heldBy(columns, h)}
-                  onChange={(e) => say(h, e.target.value)}
+                  onChange={(e) => choose(h, e.target.value)}
                   className={`mt-1 min-h-11 w-full rounded-lg border bg-sheet px-2 ${heldBy(columns, h) ? 'border-culm font-semibold' : 'border-rule text-ink-soft'}`}
                 >
                   <option value="">is left out</option>

@@ -1,0 +1,34 @@
+import i18next from 'i18next'
+import { speak, type SayValues } from '@/core/say.ts'
+import { languages, type Language } from './languages.ts'
+import english from './texts/en.json'
+
+void i18next.init({
+  lng: 'en',
+  initAsync: false,
+  resources: { en: { translation: english } },
+  // The English text is the key: what stands in the code is what is read.
+  keySeparator: false,
+  nsSeparator: false,
+  interpolation: { escapeValue: false },
+})
+
+/** A text in the reader's language, with values in the places of {{names}}; `count` chooses between one and many. */
+export function say(text: string, values?: SayValues): string {
+  return i18next.t(text, { ...values })
+}
+
+/** A word that comes from the book or a list, where it has a translation. */
+export const word = (text: string): string => i18next.t(text)
+
+/** Read the texts of a language, before any screen or module with texts is loaded. */
+export async function readLanguage(language: Language): Promise<void> {
+  if (language === 'en') return
+  i18next.addResourceBundle(language, 'translation', (await languages[language].texts()).default)
+  await i18next.changeLanguage(language)
+  speak(say)
+}
+
+/** The texts as they are handed to a worker, which reads no store. */
+export const textsForWorker = (): Record<string, string> | null =>
+  i18next.language === 'en' ? null : (i18next.getResourceBundle(i18next.language, 'translation') as Record<string, string>)

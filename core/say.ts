@@ -5,6 +5,7 @@ const english: Translator = (text, values = {}) =>
   text.replace(/\{\{(\w+)\}\}/g, (_, name: string) => String(values[name] ?? ''))
 
 let translator = english
+let nounsKeepCapitals = false
 
 /**
  * A text that a person reads, with values in the places of {{names}}: English, unless the app put another language in
@@ -13,6 +14,20 @@ let translator = english
 export const say: Translator = (text, values) => translator(text, values)
 
 /** Put another language in, once, before modules with texts are loaded; without an argument English again. */
-export function speak(next: Translator = english): void {
+export function speak(next: Translator = english, capitals = false): void {
   translator = next
+  nounsKeepCapitals = capitals
 }
+
+/** The texts of a language by their English, without numbers: what a worker needs that reads no catalogue of its own. */
+export const translatorFrom =
+  (texts: Record<string, string>): Translator =>
+  (text, values) =>
+    english(texts[text] ?? text, values)
+
+/** Names of places and persons, which English writes with a capital within a sentence too. */
+const PROPER = /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|Ladino|St )/
+
+/** A plant name or another noun inside a sentence, as the language writes it. */
+export const inSentence = (name: string): string =>
+  nounsKeepCapitals || PROPER.test(name) ? name : name.charAt(0).toLowerCase() + name.slice(1)

@@ -5,13 +5,14 @@ import { modes, useMode } from './stores/modeStore.ts'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
 import { useMe } from './stores/meStore.ts'
 import { useUnits } from './parts/units.ts'
+import { say } from './language/say.ts'
 
 const places: { to: string; name: string; short?: string }[] = [
-  { to: '/rounds', name: 'Rounds' },
-  { to: '/bench', name: 'Bench' },
-  { to: '/plants', name: 'Plant book', short: 'Plants' },
-  { to: '/practice', name: 'Practice' },
-  { to: '/daybook', name: 'Daybook' },
+  { to: '/rounds', name: say('Rounds') },
+  { to: '/bench', name: say('Bench') },
+  { to: '/plants', name: say('Plant book'), short: say('Plants') },
+  { to: '/practice', name: say('Practice') },
+  { to: '/daybook', name: say('Daybook') },
 ]
 
 /** Whose device this is, where there are accounts: the way to the team and out. */
@@ -26,7 +27,7 @@ function Who() {
   return (
     <NavLink
       to="/team"
-      aria-label={`${account.name}: team`}
+      aria-label={say('{{name}}: team', { name: account.name })}
       className="grid size-11 shrink-0 place-items-center rounded-full border-2 border-culm font-bold text-culm"
     >
       {initials}
@@ -44,8 +45,8 @@ export function Shell() {
       <HatchDefs />
       <header className="no-print flex h-14 items-center gap-1 px-2 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
         <Sprig className="hidden size-8 min-[901px]:block" />
-        <span className="mr-4 hidden font-plant text-xl font-semibold min-[901px]:block">Fold Sprig</span>
-        <nav aria-label="Places" className="flex">
+        <span className="mr-4 hidden font-plant text-xl font-semibold min-[901px]:block">{'Fold Sprig'}</span>
+        <nav aria-label={say('Places')} className="flex">
           {places.map((p) => (
             <NavLink
               key={p.to}
@@ -66,16 +67,16 @@ export function Shell() {
           ))}
         </nav>
         <span className="grow" aria-live="polite">
-          {busy ? <span className="pl-3 text-ink-soft">Opening …</span> : null}
+          {busy ? <span className="pl-3 text-ink-soft">{say('Opening …')}</span> : null}
         </span>
         <Waiting />
         <button
           type="button"
           className="min-h-11 rounded-lg border border-rule px-1.5 min-[901px]:px-3"
           onClick={() => setMode(modes[(modes.indexOf(mode) + 1) % modes.length]!)}
-          aria-label={`Light: ${mode}. Change`}
+          aria-label={say('Light: {{mode}}. Change', { mode })}
         >
-          {mode === 'day' ? 'Day' : mode === 'sun' ? 'Sun' : 'Dusk'}
+          {mode === 'day' ? say('Day') : mode === 'sun' ? say('Sun') : say('Dusk')}
         </button>
         <Who />
       </header>

@@ -1,15 +1,11 @@
 import './nonce.ts'
 import './app.css'
-import { createRoot } from 'react-dom/client'
-import { RouterProvider } from 'react-router/dom'
-import { makeRouter } from './router.tsx'
-import { keepForTheField } from './stores/fieldCache.ts'
-import { keepDraining, openOutbox } from './stores/outboxStore.ts'
-import { useMode } from './stores/modeStore.ts'
+import { chosenLanguage } from './language/languages.ts'
+import { readLanguage } from './language/say.ts'
 
-document.documentElement.dataset.mode = useMode.getState().mode
-// What waits to be sent is known before any screen asks for it.
-await openOutbox()
-keepDraining()
-keepForTheField().catch(() => undefined)
-createRoot(document.getElementById('root')!).render(<RouterProvider router={makeRouter()} />)
+const language = chosenLanguage()
+document.documentElement.lang = language
+// Many texts are made when their module is read, so the language is there before any of them.
+await readLanguage(language)
+const { start } = await import('./start.tsx')
+await start()

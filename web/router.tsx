@@ -3,6 +3,7 @@ import { ErrorScreen } from './ErrorScreen.tsx'
 import { Shell } from './Shell.tsx'
 import { useMe } from './stores/meStore.ts'
 import { useFlora } from './stores/floraStore.ts'
+import { say } from './language/say.ts'
 
 /** One part of the script per place, read when the place is opened. */
 const signInFor = ({ pathname, search }: Location) => `/sign-in?to=${encodeURIComponent(pathname + search)}`
@@ -12,7 +13,7 @@ export const makeRouter = () =>
     {
       path: '/',
       Component: Shell,
-      HydrateFallback: () => <p className="p-8 text-ink-soft">Opening the book …</p>,
+      HydrateFallback: () => <p className="p-8 text-ink-soft">{say('Opening the book …')}</p>,
       ErrorBoundary: ErrorScreen,
       loader: async () => {
         // Both are asked for at once; where nobody is signed in the book is not given out either.

@@ -5,6 +5,7 @@ import { countedStops, designOf } from '../survey/counted.ts'
 import { namedLetters } from '../survey/figures.ts'
 import { tallied } from '../survey/tally.ts'
 import type { Taxon } from '../survey/taxon.ts'
+import { say } from '../say.ts'
 
 /** Something in the sward that speaks for one use, or against it. */
 export interface Reason {
@@ -35,15 +36,15 @@ const rules: Rule[] = [
   {
     use: 'grazing',
     speaks: 'for',
-    title: 'Stands close grazing',
+    title: say('Stands close grazing'),
     test: among('kentucky-bluegrass', 'white-clover', 'perennial-ryegrass', 'annual-bluegrass', 'strawberry-clover'),
     from: 0.3,
-    says: 'Low growers that a mower mostly passes over.',
+    says: say('Low growers that a mower mostly passes over.'),
   },
   {
     use: 'grazing',
     speaks: 'against',
-    title: 'Goes out when grazed close',
+    title: say('Goes out when grazed close'),
     test: among(
       'timothy',
       'alfalfa',
@@ -54,20 +55,20 @@ const rules: Rule[] = [
       'sericea-lespedeza',
     ),
     from: 0.1,
-    says: 'Needs rest after each use, and a stubble of a hand.',
+    says: say('Needs rest after each use, and a stubble of a hand.'),
   },
   {
     use: 'grazing',
     speaks: 'against',
-    title: 'Legumes that bloat',
+    title: say('Legumes that bloat'),
     test: bloats,
     from: 1 / 3,
-    says: 'From about a third of the sward: turn in full stock, late in the morning, a strip at a time.',
+    says: say('From about a third of the sward: turn in full stock, late in the morning, a strip at a time.'),
   },
   {
     use: 'hay',
     speaks: 'for',
-    title: 'Tall plants that a mower takes whole',
+    title: say('Tall plants that a mower takes whole'),
     test: among(
       'orchardgrass',
       'timothy',
@@ -80,47 +81,47 @@ const rules: Rule[] = [
       'reed-canarygrass',
     ),
     from: 0.3,
-    says: 'Cut grasses when heads show, clovers in bud.',
+    says: say('Cut grasses when heads show, clovers in bud.'),
   },
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Harms in hay, and cannot be sorted out',
+    title: say('Harms in hay, and cannot be sorted out'),
     test: (p) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful',
     from: 0,
-    says: 'Take it out before the mower comes.',
+    says: say('Take it out before the mower comes.'),
   },
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Harmful standing; as hay lessened or not known',
+    title: say('Harmful standing; as hay lessened or not known'),
     test: (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'harmful',
     from: 0,
-    says: 'That is not the same as harmless.',
+    says: say('That is not the same as harmless.'),
   },
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Dries slowly',
+    title: say('Dries slowly'),
     test: slow,
     from: 0.1,
-    says: 'A day or more longer than the grass: bales go mouldy round it.',
+    says: say('A day or more longer than the grass: bales go mouldy round it.'),
   },
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Leaf that shatters',
+    title: say('Leaf that shatters'),
     test: (p) => p.form === 'legume',
     from: 0.2,
-    says: 'Turn while dew is on it; the leaf is where the protein is.',
+    says: say('Turn while dew is on it; the leaf is where the protein is.'),
   },
   {
     use: 'hay',
     speaks: 'against',
-    title: 'Sweetclover, which thins the blood when it moulds',
+    title: say('Sweetclover, which thins the blood when it moulds'),
     test: among('white-sweetclover', 'yellow-sweetclover', 'sweet-vernalgrass'),
     from: 0,
-    says: 'Only bone dry, and never from a mouldy bale.',
+    says: say('Only bone dry, and never from a mouldy bale.'),
   },
 ]
 

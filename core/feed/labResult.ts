@@ -1,6 +1,7 @@
 import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
+import { say } from '../say.ts'
 
 /** What a laboratory found in a sample, percent of dry matter. */
 export interface LabResult {
@@ -71,10 +72,10 @@ export const offBy = (estimate: MixtureFeed, lab: LabResult): OffBy[] =>
 
 /** What extension tables say of nitrate, from memory; never that a level is without risk. */
 export function nitrateWords(nitrateNPpm: number): string {
-  if (nitrateNPpm < 1000) return 'generally without trouble'
-  if (nitrateNPpm <= 2000) return 'limit it: mix with other feed, not for pregnant stock alone'
-  if (nitrateNPpm <= 4000) return 'a small part of the ration only, and ask a veterinarian'
-  return 'do not feed'
+  if (nitrateNPpm < 1000) return say('generally without trouble')
+  if (nitrateNPpm <= 2000) return say('limit it: mix with other feed, not for pregnant stock alone')
+  if (nitrateNPpm <= 4000) return say('a small part of the ration only, and ask a veterinarian')
+  return say('do not feed')
 }
 
 const columns: {
@@ -113,11 +114,12 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
   const out: LabFile = { results: [], problems: [] }
   const headers = Object.keys(rows[0] ?? {})
   const meant = new Map(headers.map((h) => [h, columns.find((c) => c.names.test(plain(h)))?.key]))
-  for (const h of headers) if (meant.get(h) === undefined) out.problems.push(`The column "${h}" was not used.`)
+  for (const h of headers)
+    if (meant.get(h) === undefined) out.problems.push(say('The column "{{h}}" was not used.', { h }))
   const missing = (['cpPct', 'adfPct', 'ndfPct'] as const).filter((k) => ![...meant.values()].includes(k))
   if (missing.length > 0) {
-    const names = { cpPct: 'crude protein', adfPct: 'ADF', ndfPct: 'NDF' }
-    out.problems.push(`There is no column for ${missing.map((k) => names[k]).join(', ')}.`)
+    const names = { cpPct: say('crude protein'), adfPct: 'ADF', ndfPct: 'NDF' }
+    out.problems.push(say('There is no column for {{missing}}.', { missing: missing.map((k) => names[k]).join(', ') }))
     return out
   }
   rows.forEach((row, i) => {
@@ -130,7 +132,9 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
     const bad = Object.values(values).some((v) => !(v > 0 && v < 100)) || values.adfPct > values.ndfPct
     if (bad) {
       out.problems.push(
-        `Row ${i + 1} was left out: protein, ADF and NDF must be percent of dry matter, ADF not above NDF.`,
+        say('Row {{i}} was left out: protein, ADF and NDF must be percent of dry matter, ADF not above NDF.', {
+          i: i + 1,
+        }),
       )
       return
     }
@@ -140,7 +144,7 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
         ? number('nitratePpm') / NO3_OF_N
         : undefined
     out.results.push({
-      sample: cells.sample ?? `row ${i + 1}`,
+      sample: cells.sample ?? say('row {{i}}', { i: i + 1 }),
       ...values,
       ...(nitrate !== undefined && nitrate >= 0 ? { nitrateNPpm: nitrate } : {}),
       simulated: false,

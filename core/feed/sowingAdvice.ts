@@ -2,6 +2,7 @@ import { midsummerGap } from '../season/madeNormals.ts'
 import type { Plant, Region } from '../naming/flora.ts'
 import type { Outlook } from '../records/round.ts'
 import type { Composition } from '../survey/composition.ts'
+import { say } from '../say.ts'
 
 export type SowingReason = 'legume' | 'gap' | 'repair' | 'sown again' | 'native'
 
@@ -57,33 +58,37 @@ export function sowingAdvice(plants: readonly Plant[], given: SowingFor): Sowing
   const legume = group('legume')
   const open = group('ground')
   const gone = sown.filter((id) => !shares.has(id))
-  propose('sown again', 'It was sown and was not met.', (p) => gone.includes(p.id))
+  propose('sown again', say('It was sown and was not met.'), (p) => gone.includes(p.id))
   if (isFeed && legume < ENOUGH_LEGUME)
     propose(
       'legume',
-      `Legumes are ${percent(legume)} of the sward; up to about ${percent(ENOUGH_LEGUME)} they feed it with nitrogen.`,
+      say('Legumes are {{legume}} of the sward; up to about {{ENOUGHLEGUME}} they feed it with nitrogen.', {
+        legume: percent(legume),
+        ENOUGHLEGUME: percent(ENOUGH_LEGUME),
+      }),
       (p) => p.form === 'legume' && p.role === 'forage' && (outlook !== 'hay' || !/clover/.test(p.id) || p.id === 'red-clover'), // prettier-ignore
     )
   if (isFeed && curve && midsummerGap(curve).length > 0)
     propose(
       'gap',
-      'Growth slumps at midsummer; this one grows or roots deep then.',
+      say('Growth slumps at midsummer; this one grows or roots deep then.'),
       (p) => p.role === 'forage' && p.cycle === 'perennial' && (p.season === 'warm' || ['chicory', 'alfalfa', 'buckhorn-plantain'].includes(p.id)), // prettier-ignore
     )
   if (outlook === 'turf' && open >= OPEN)
     propose(
       'repair',
-      `${percent(open)} of it is bare or litter.`,
+      say('{{open}} of it is bare or litter.', { open: percent(open) }),
       (p) =>
         p.form === 'grass' && (p.role === 'turf' || p.id === 'perennial-ryegrass' || p.id === 'kentucky-bluegrass'),
     )
   if (isFeed && open >= OPEN)
     propose(
       'repair',
-      `${percent(open)} of it is bare or litter.`,
+      say('{{open}} of it is bare or litter.', { open: percent(open) }),
       (p) => p.form === 'grass' && p.role === 'forage' && p.cycle === 'perennial' && p.season === 'cool',
     )
-  if (outlook === 'native') propose('native', 'It is native and at home in this region.', (p) => p.role === 'native')
+  if (outlook === 'native')
+    propose('native', say('It is native and at home in this region.'), (p) => p.role === 'native')
   const order = (f: SowingFit) => (f.plant.cycle === 'perennial' ? 0 : 1)
   const rank: SowingReason[] = ['sown again', 'legume', 'gap', 'repair', 'native']
   return fits.sort((a, b) => rank.indexOf(a.reason) - rank.indexOf(b.reason) || order(a) - order(b))

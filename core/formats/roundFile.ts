@@ -1,4 +1,5 @@
 import type { Holding, Round } from '../records/round.ts'
+import { say } from '../say.ts'
 
 export const ROUND_FILE = 'fold-sprig-round'
 export const ROUND_FILE_VERSION = 1
@@ -28,14 +29,19 @@ export function readRoundFile(text: string): { file: RoundFile } | { problem: st
   try {
     value = JSON.parse(text)
   } catch {
-    return { problem: 'This is not a round file: it could not be read as JSON.' }
+    return { problem: say('This is not a round file: it could not be read as JSON.') }
   }
   const file = value as Partial<RoundFile> | null
   if (typeof file !== 'object' || file === null || file.kind !== ROUND_FILE)
-    return { problem: 'This is not a round file: it was not made by "Hand on as a file".' }
+    return { problem: say('This is not a round file: it was not made by "Hand on as a file".') }
   if (file.version !== ROUND_FILE_VERSION)
-    return { problem: `This file is of version ${String(file.version)}; this app reads version ${ROUND_FILE_VERSION}.` }
+    return {
+      problem: say('This file is of version {{version}}; this app reads version {{ROUNDFILEVERSION}}.', {
+        version: String(file.version),
+        ROUNDFILEVERSION: ROUND_FILE_VERSION,
+      }),
+    }
   if (!file.round?.paddock || !Array.isArray(file.round.stops) || !file.holding)
-    return { problem: 'Parts of this round file are missing.' }
+    return { problem: say('Parts of this round file are missing.') }
   return { file: file as RoundFile }
 }

@@ -1,6 +1,7 @@
 import type { Position } from 'geojson'
 import { create } from 'xmlbuilder2'
 import type { Round } from '../records/round.ts'
+import { say } from '../say.ts'
 
 const at = ([lon, lat]: Position) => ({ lat: lat!.toFixed(7), lon: lon!.toFixed(7) })
 
@@ -14,12 +15,14 @@ export function roundGpx(round: Round): string {
   for (const s of round.stops) {
     if (!s.position) continue
     const point = gpx.ele('wpt', at(s.position))
-    point.ele('name').txt(`Stop ${s.seq}`)
-    point.ele('desc').txt(s.skipped ? `skipped: ${s.skipped}` : s.doneAt ? 'counted' : 'to count')
+    point.ele('name').txt(say('Stop {{seq}}', { seq: s.seq }))
+    point
+      .ele('desc')
+      .txt(s.skipped ? say('skipped: {{skipped}}', { skipped: s.skipped }) : s.doneAt ? 'counted' : say('to count'))
   }
   if (round.route) {
     const route = gpx.ele('rte')
-    route.ele('name').txt(`Walk of ${round.paddock.name}`)
+    route.ele('name').txt(say('Walk of {{name}}', { name: round.paddock.name }))
     for (const p of round.route.line) route.ele('rtept', at(p))
   }
   return gpx.end({ prettyPrint: true })

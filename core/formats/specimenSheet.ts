@@ -1,5 +1,6 @@
 import type { Context, Observation } from '../naming/observation.ts'
 import type { Opinion } from '../records/specimen.ts'
+import { say } from '../say.ts'
 
 /** A described plant on its way to a colleague and back. */
 export interface SpecimenSheet {
@@ -62,17 +63,17 @@ export function readSheet(text: string): { sheet: SpecimenSheet } | { problem: s
   try {
     raw = JSON.parse(text)
   } catch {
-    return { problem: 'This file is not a specimen sheet: it cannot be read as JSON.' }
+    return { problem: say('This file is not a specimen sheet: it cannot be read as JSON.') }
   }
-  if (!isRecord(raw) || raw['kind'] !== KIND) return { problem: 'This file is not a specimen sheet.' }
+  if (!isRecord(raw) || raw['kind'] !== KIND) return { problem: say('This file is not a specimen sheet.') }
   if (typeof raw['version'] !== 'number' || raw['version'] > VERSION)
-    return { problem: 'This sheet was written by a later version than this one can read.' }
+    return { problem: say('This sheet was written by a later version than this one can read.') }
   const { id, place, note, context, observations, verdict, askedAt, opinion } = raw
   if (!isText(id) || !isText(place) || !isText(note) || !isText(verdict) || !isText(askedAt) || !isRecord(context))
-    return { problem: 'The sheet is not whole: what, where or when is missing.' }
+    return { problem: say('The sheet is not whole: what, where or when is missing.') }
   if (!Array.isArray(observations) || observations.length > 200 || !observations.every(isObservation))
-    return { problem: 'The sheet is not whole: an observation in it cannot be read.' }
-  if (opinion !== undefined && !isOpinion(opinion)) return { problem: 'The opinion in this sheet cannot be read.' }
+    return { problem: say('The sheet is not whole: an observation in it cannot be read.') }
+  if (opinion !== undefined && !isOpinion(opinion)) return { problem: say('The opinion in this sheet cannot be read.') }
   return {
     sheet: {
       id,

@@ -1,4 +1,5 @@
 import type { ControlAct, Plant, School, Stage } from '../naming/flora.ts'
+import { say } from '../say.ts'
 
 export interface ActionNow extends ControlAct {
   /** The plants are taller than the height up to which this is said to work. */
@@ -20,28 +21,40 @@ const general: Record<Plant['cycle'], ControlAct[]> = {
     {
       stage: 'seedling',
       school: 'hands',
-      do: 'Hoe or pull while small; thicken the sward',
+      do: say('Hoe or pull while small; thicken the sward'),
       backDays: 21,
       tooLate: false,
     },
-    { stage: 'vegetative', school: 'hands', do: 'Pull or mow before it flowers', backDays: 21, tooLate: false },
-    { stage: 'flowering', school: 'hands', do: 'Cut and carry out before seed ripens', backDays: 300, tooLate: false },
+    { stage: 'vegetative', school: 'hands', do: say('Pull or mow before it flowers'), backDays: 21, tooLate: false },
+    {
+      stage: 'flowering',
+      school: 'hands',
+      do: say('Cut and carry out before seed ripens'),
+      backDays: 300,
+      tooLate: false,
+    },
   ],
   biennial: [
-    { stage: 'rosette', school: 'hands', do: 'Cut the root below the crown', backDays: 42, tooLate: false },
-    { stage: 'bolting', school: 'hands', do: 'Cut below the crown before buds open', backDays: 21, tooLate: false },
-    { stage: 'flowering', school: 'hands', do: 'Cut off and carry out every head', backDays: 14, tooLate: false },
+    { stage: 'rosette', school: 'hands', do: say('Cut the root below the crown'), backDays: 42, tooLate: false },
+    {
+      stage: 'bolting',
+      school: 'hands',
+      do: say('Cut below the crown before buds open'),
+      backDays: 21,
+      tooLate: false,
+    },
+    { stage: 'flowering', school: 'hands', do: say('Cut off and carry out every head'), backDays: 14, tooLate: false },
   ],
   perennial: [
-    { stage: 'seedling', school: 'hands', do: 'Pull or hoe while the root is thin', backDays: 28, tooLate: false },
+    { stage: 'seedling', school: 'hands', do: say('Pull or hoe while the root is thin'), backDays: 28, tooLate: false },
     {
       stage: 'vegetative',
       school: 'hands',
-      do: 'Dig out or cut again and again; thicken the sward',
+      do: say('Dig out or cut again and again; thicken the sward'),
       backDays: 42,
       tooLate: false,
     },
-    { stage: 'flowering', school: 'hands', do: 'Cut before seed ripens', backDays: 120, tooLate: false },
+    { stage: 'flowering', school: 'hands', do: say('Cut before seed ripens'), backDays: 120, tooLate: false },
   ],
 }
 
@@ -74,7 +87,7 @@ export function actionsFor(plant: Plant, stage: Stage, heightCm?: number): Actio
   const own = plant.control.length > 0
   const acts = own ? plant.control : general[plant.cycle]
   const at = stageOf(plant, acts, stage)
-  const source = 'common practice, no source'
+  const source = say('common practice, no source')
   const here = acts
     .filter((a) => a.stage === at)
     .map((a) => ({ ...a, source, tooTall: a.upToCm !== undefined && heightCm !== undefined && heightCm > a.upToCm }))
@@ -113,6 +126,6 @@ export function proposed(plant: Plant, act: ControlAct, school: School, today: s
     text: `${plant.commonName}: ${act.do.charAt(0).toLowerCase()}${act.do.slice(1)}${label}`,
     dueOn: due,
     backOn: act.backDays === undefined ? undefined : daysAfter(due, act.backDays),
-    lookFor: `Regrowth and seedlings of ${plant.commonName} where it stood`,
+    lookFor: say('Regrowth and seedlings of {{commonName}} where it stood', { commonName: plant.commonName }),
   }
 }

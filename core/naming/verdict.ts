@@ -1,6 +1,7 @@
 import { naturalFrequency } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant, PlantGroup, Stage } from './flora.ts'
+import { inSentence, say } from '../say.ts'
 
 export interface Verdict {
   kind: 'named' | 'narrowed' | 'open'
@@ -54,13 +55,9 @@ export function standing(compiled: CompiledFlora, stage: Stage, probabilityOf: (
 }
 
 const list = (names: string[]): string =>
-  names.length < 2 ? names.join('') : `${names.slice(0, -1).join(', ')} and ${names.at(-1)}`
-
-/** A plant name inside a sentence: only names that come from a place or person keep their capital. */
-export const inSentence = (name: string): string =>
-  /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|Ladino|St )/.test(name)
-    ? name
-    : name.charAt(0).toLowerCase() + name.slice(1)
+  names.length < 2
+    ? names.join('')
+    : say('{{names}} and {{at}}', { names: names.slice(0, -1).join(', '), at: names.at(-1) })
 
 /**
  * What can be said. A harmless name is not given while a harmful plant is open, whatever the figures.
@@ -71,26 +68,43 @@ export const inSentence = (name: string): string =>
 export function verdictOf(names: Standing[], notInBook: number, open: Plant[], lead: Plant, looks: number): Verdict {
   const leadIsHarmful = lead.role === 'toxic'
   const [first] = names
-  if (notInBook >= 0.5) return { kind: 'open', text: `Probably not in this book (${naturalFrequency(notInBook)}).` }
-  if (!first) return { kind: 'open', text: 'The book is empty.' }
+  if (notInBook >= 0.5)
+    return {
+      kind: 'open',
+      text: say('Probably not in this book ({{naturalFrequency}}).', { naturalFrequency: naturalFrequency(notInBook) }),
+    }
+  if (!first) return { kind: 'open', text: say('The book is empty.') }
   const others = open.filter((h) => !first.plants.includes(h.id))
   const kinOfPoisons = lead.form === 'forb' || lead.form === 'legume'
   if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length === 0 && kinOfPoisons && looks < LEAST_LOOKS)
     return {
       kind: 'narrowed',
-      text: `Looks like ${inSentence(first.name)}; look once more before it is written, for poisons are among its kin.`,
+      text: say('Looks like {{inSentence}}; look once more before it is written, for poisons are among its kin.', {
+        inSentence: inSentence(first.name),
+      }),
     }
   if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
     const why = first.group ? ` ${first.group.why}` : ''
-    return { kind: 'named', text: `${first.name}: right about ${naturalFrequency(first.probability)} times.${why}` }
+    return {
+      kind: 'named',
+      text: say('{{name}}: right about {{naturalFrequency}} times.{{why}}', {
+        name: first.name,
+        naturalFrequency: naturalFrequency(first.probability),
+        why,
+      }),
+    }
   }
   if (first.probability >= NAMED_FROM) {
     const said = others.slice(0, 3).map((h) => inSentence(h.commonName))
-    const more = others.length > 3 ? [`${others.length - 3} more harmful plants`] : []
+    const more = others.length > 3 ? [say('{{n}} more harmful plants', { n: others.length - 3 })] : []
     const are = others.length > 1 ? 'are' : 'is'
     return {
       kind: 'narrowed',
-      text: `Looks like ${inSentence(first.name)}, but ${list([...said, ...more])} ${are} not excluded yet.`,
+      text: say('Looks like {{inSentence}}, but {{it}} {{are}} not excluded yet.', {
+        inSentence: inSentence(first.name),
+        it: list([...said, ...more]),
+        are,
+      }),
     }
   }
   let sum = 0
@@ -99,6 +113,10 @@ export function verdictOf(names: Standing[], notInBook: number, open: Plant[], l
     sum += n.probability
     return needed
   })
-  if (few.length > FEW) return { kind: 'open', text: `Still open: ${few.length} plants would have to be set aside.` }
-  return { kind: 'narrowed', text: `${few.map((n) => `${n.name}, ${naturalFrequency(n.probability)}`).join('; or ')}.` }
+  if (few.length > FEW)
+    return { kind: 'open', text: say('Still open: {{n}} plants would have to be set aside.', { n: few.length }) }
+  return {
+    kind: 'narrowed',
+    text: `${few.map((n) => `${n.name}, ${naturalFrequency(n.probability)}`).join(say('; or '))}.`,
+  }
 }

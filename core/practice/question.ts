@@ -5,6 +5,7 @@ import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { cellAt, type Character, type Plant, type Stage } from '../naming/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
 import { practiseSpecimen, type Condition, type PractiseSpecimen } from './specimen.ts'
+import { say } from '../say.ts'
 
 export interface Choice {
   id: string
@@ -115,8 +116,8 @@ export function poisonQuestion(making: Making, id: string): Question {
     about: id,
     specimen: practiseSpecimen(making.compiled, plant, making.stage, 'whole', making.random),
     choices: [
-      { id: 'harmful', words: 'Harmful: I would not leave it to stock' },
-      { id: 'other', words: 'Not one of the harmful plants of this book' },
+      { id: 'harmful', words: say('Harmful: I would not leave it to stock') },
+      { id: 'other', words: say('Not one of the harmful plants of this book') },
     ],
     right: harmful ? 'harmful' : 'other',
     why: `${shortName(making, plant)}. ${harmful ? `${plant.harm[0]?.kind ?? 'harmful'}: ${plant.harm[0]?.note ?? ''} ` : ''}${whyOf(plant, other)}`.trim(),
@@ -156,7 +157,8 @@ export function checkQuestion(making: Making, a: string, b: string): Question | 
       making.random,
     ),
     right: best.character,
-    why: said?.check === best.character ? said.why : `${title(best.character)} tells them apart.`,
+    why:
+      said?.check === best.character ? said.why : say('{{title}} tells them apart.', { title: title(best.character) }),
   }
 }
 

@@ -1,5 +1,6 @@
 import { cohenKappa } from '../survey/agreement.ts'
 import { practiceKinds, type PracticeAnswer, type PracticeKind } from './answer.ts'
+import { say } from '../say.ts'
 
 export const SET_FILE = 'fold-sprig-practice-set'
 export const ANSWERS_FILE = 'fold-sprig-practice-answers'
@@ -29,9 +30,11 @@ const isText = (x: unknown, most: number): x is string => typeof x === 'string' 
 /** A set from its file, or what is wrong with it in words. */
 export function readSet(text: string): { set: TrainerSet } | { problem: string } {
   const value = parsed(text)
-  if (!isObject(value) || value.kind !== SET_FILE) return { problem: 'This is not a practice set.' }
+  if (!isObject(value) || value.kind !== SET_FILE) return { problem: say('This is not a practice set.') }
   if (value.version !== 1)
-    return { problem: `This set is of version ${String(value.version)}; this app reads version 1.` }
+    return {
+      problem: say('This set is of version {{version}}; this app reads version 1.', { version: String(value.version) }),
+    }
   const { id, title, questions } = value
   const good =
     isText(id, 100) &&
@@ -50,13 +53,13 @@ export function readSet(text: string): { set: TrainerSet } | { problem: string }
     )
   return good
     ? { set: value as unknown as TrainerSet }
-    : { problem: 'Parts of this practice set are missing or wrong.' }
+    : { problem: say('Parts of this practice set are missing or wrong.') }
 }
 
 /** Answers of a trainee from their file, or what is wrong with it in words. */
 export function readAnswers(text: string): { answers: SetAnswers } | { problem: string } {
   const value = parsed(text)
-  if (!isObject(value) || value.kind !== ANSWERS_FILE) return { problem: 'This is not a file of answers.' }
+  if (!isObject(value) || value.kind !== ANSWERS_FILE) return { problem: say('This is not a file of answers.') }
   const { set, who, answers } = value
   const good =
     isText(set, 100) &&
@@ -75,7 +78,7 @@ export function readAnswers(text: string): { answers: SetAnswers } | { problem: 
     )
   return good
     ? { answers: value as unknown as SetAnswers }
-    : { problem: 'Parts of this file of answers are missing or wrong.' }
+    : { problem: say('Parts of this file of answers are missing or wrong.') }
 }
 
 function parsed(text: string): unknown {

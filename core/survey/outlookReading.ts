@@ -6,6 +6,7 @@ import { namedLetters } from './figures.ts'
 import { noneFoundUpperBound } from './proportionIntervals.ts'
 import { tallied } from './tally.ts'
 import { BARE, LITTER, type Taxon } from './taxon.ts'
+import { say } from '../say.ts'
 
 /** A figure of the composition as one outlook reads it. */
 export interface OutlookLine {
@@ -93,45 +94,45 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
   const notLiving = [BARE, LITTER].filter((t) => all.taxa.includes(t))
   const bare: OutlookLine[] =
     notLiving.length > 0
-      ? [{ title: 'Bare ground and litter', of: notLiving, says: '', share: shareOf(all, notLiving, design) }]
+      ? [{ title: say('Bare ground and litter'), of: notLiving, says: '', share: shareOf(all, notLiving, design) }]
       : []
   const refused = (p: Plant) => p.role === 'weed' || p.role === 'toxic' || REFUSED.has(p.id)
   const ofSown =
     sown.length > 0
-      ? [...line('Sown', (p) => sown.includes(p.id)), ...line('Came by itself', (p) => !sown.includes(p.id))]
+      ? [...line(say('Sown'), (p) => sown.includes(p.id)), ...line(say('Came by itself'), (p) => !sown.includes(p.id))]
       : []
   const own: Record<Outlook, () => OutlookLine[]> = {
     grazing: () => [
-      ...line('Mostly eaten', (p) => !refused(p)),
-      ...line('Mostly refused', refused, 'Present is not eaten: hungry stock eat what they would leave.'),
+      ...line(say('Mostly eaten'), (p) => !refused(p)),
+      ...line(say('Mostly refused'), refused, say('Present is not eaten: hungry stock eat what they would leave.')),
     ],
     hay: () => [
       ...line(
-        'Harmful in hay',
+        say('Harmful in hay'),
         (p) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful',
-        'Stock that leave it standing cannot sort it out of hay.',
+        say('Stock that leave it standing cannot sort it out of hay.'),
       ),
       ...line(
-        'Harmful standing; as hay lessened or not known',
+        say('Harmful standing; as hay lessened or not known'),
         (p) => p.role === 'toxic' && p.exposure?.forms.hay !== 'harmful',
-        'That is not the same as harmless.',
+        say('That is not the same as harmless.'),
       ),
     ],
     turf: () => [
       ...line(
-        'Repairs wear and creeps into borders',
+        say('Repairs wear and creeps into borders'),
         creeps,
-        'By rhizome or runner: a strength in a goal mouth, a fault at an edge.',
+        say('By rhizome or runner: a strength in a goal mouth, a fault at an edge.'),
       ),
-      ...line('Neither sown nor turf', (p) => !sown.includes(p.id) && p.role !== 'turf' && !MOWN_MM[p.id]),
+      ...line(say('Neither sown nor turf'), (p) => !sown.includes(p.id) && p.role !== 'turf' && !MOWN_MM[p.id]),
       ...bare,
     ],
     native: () => [
-      ...line('Native plants of the book', (p) => p.role === 'native'),
+      ...line(say('Native plants of the book'), (p) => p.role === 'native'),
       ...line(
-        'Others',
+        say('Others'),
         (p) => p.role !== 'native',
-        'Not all of them are strangers: the book marks as native what is sown as such.',
+        say('Not all of them are strangers: the book marks as native what is sown as such.'),
       ),
       ...bare,
     ],

@@ -4,6 +4,7 @@ import type { Figures } from './figures.ts'
 import { methodInfo, READING, type Method } from './methods.ts'
 import { metresToExclude } from './searchWalk.ts'
 import { stopsNeeded } from './stopsNeeded.ts'
+import { say } from '../say.ts'
 
 /** What the number of stops is worked out from. */
 export interface Pilot {
@@ -49,7 +50,7 @@ const USUAL_MASS_KG_PER_HA = 2000
 
 /** A cautious guess where there is no earlier round. */
 export function guessedPilot(method: Method, pointsPerStop: number, halfWidth: number): Pilot {
-  const from = 'a guess'
+  const from = 'a guess' as const
   if (READING[method])
     return {
       sd: USUAL_MASS_CV * USUAL_MASS_KG_PER_HA,
@@ -104,9 +105,9 @@ export function kitFor(method: Method, expected: Plant[]): string[] {
   const burns = expected.some((p) => p.harm.some((h) => h.who.includes('people') && /glove|blister|skin/i.test(h.note)))
   return [
     ...methodInfo[method].kit,
-    'a hand lens',
-    'a knife or trowel, and a spade for roots',
-    'bags and a marker for unknowns',
-    ...(burns ? ['gloves and long sleeves: some plants that may stand here harm the skin'] : []),
+    say('a hand lens'),
+    say('a knife or trowel, and a spade for roots'),
+    say('bags and a marker for unknowns'),
+    ...(burns ? [say('gloves and long sleeves: some plants that may stand here harm the skin')] : []),
   ]
 }

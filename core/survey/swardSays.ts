@@ -5,6 +5,7 @@ import { countedStops, designOf } from './counted.ts'
 import { namedLetters } from './figures.ts'
 import { tallied, type Tallied } from './tally.ts'
 import { BARE, type Taxon } from './taxon.ts'
+import { say } from '../say.ts'
 
 export type SaidId =
   'nitrogen-short' | 'grazed-hard' | 'compacted' | 'wet' | 'shaded' | 'disturbed' | 'thin' | 'sown-going'
@@ -50,70 +51,70 @@ function heights(round: Round): string[] {
   const noted = round.stops.flatMap((s) => s.measures.heightCm ?? [])
   if (noted.length < 3) return []
   const mean = noted.reduce((a, b) => a + b, 0) / noted.length
-  return [`mean height ${mean.toFixed(0)} cm at ${noted.length} stops`]
+  return [say('mean height {{mean}} cm at {{n}} stops', { mean: mean.toFixed(0), n: noted.length })]
 }
 
 function grazed(round: Round): string[] {
   const noted = round.stops.flatMap((s) => s.measures.grazed ?? [])
   const hard = noted.filter((g) => g === 'hard').length
-  return noted.length > 0 ? [`grazed hard at ${hard} of ${noted.length} stops`] : []
+  return noted.length > 0 ? [say('grazed hard at {{hard}} of {{n}} stops', { hard, n: noted.length })] : []
 }
 
 /** Marks are common practice, no source. */
 const rules: Rule[] = [
   {
     id: 'nitrogen-short',
-    title: 'Short of nitrogen',
+    title: say('Short of nitrogen'),
     plants: ids('white-clover', 'ladino-clover'),
     mark: 0.3,
-    against: 'Grass that is dark and strong beside the clover; clover sown thick a year ago; a soil test.',
+    against: say('Grass that is dark and strong beside the clover; clover sown thick a year ago; a soil test.'),
   },
   {
     id: 'grazed-hard',
-    title: 'Grazed or mown too hard',
+    title: say('Grazed or mown too hard'),
     plants: ids('kentucky-bluegrass'),
     mark: 0.6,
-    against: 'Bluegrass that was sown for turf; a sward left tall; taller grasses thriving between.',
+    against: say('Bluegrass that was sown for turf; a sward left tall; taller grasses thriving between.'),
     also: (round) => [...heights(round), ...grazed(round)],
   },
   {
     id: 'compacted',
-    title: 'Compacted or trodden',
+    title: say('Compacted or trodden'),
     plants: ids('broadleaf-plantain', 'goosegrass'),
     mark: 0.05,
-    against: 'A spade that goes in easily; plantain only at the gate or along a path.',
+    against: say('A spade that goes in easily; plantain only at the gate or along a path.'),
   },
   {
     id: 'wet',
-    title: 'Wet ground',
+    title: say('Wet ground'),
     plants: (plants) =>
       plants.filter((p) => p.form === 'sedge' || p.form === 'rush' || p.id === 'reed-canarygrass').map((p) => p.id),
     mark: 0.08,
-    against: 'Dry-ground plants at the same stops; reed canarygrass that was sown.',
+    against: say('Dry-ground plants at the same stops; reed canarygrass that was sown.'),
   },
   {
     id: 'shaded',
-    title: 'Shaded and moist',
+    title: say('Shaded and moist'),
     plants: ids('japanese-stiltgrass', 'ground-ivy'),
     mark: 0.05,
-    against: 'Full sun through the day.',
+    against: say('Full sun through the day.'),
   },
   {
     id: 'disturbed',
-    title: 'Disturbed ground',
+    title: say('Disturbed ground'),
     plants: (plants) =>
       plants
         .filter((p) => /-(thistle|ragweed)$/.test(p.id) || p.id === 'ground-cherry' || p.id === 'common-ragweed')
         .map((p) => p.id),
     mark: 0.05,
-    against: 'Thistles that creep (they keep themselves); a seed lot that brought them.',
+    against: say('Thistles that creep (they keep themselves); a seed lot that brought them.'),
   },
   {
     id: 'thin',
-    title: 'Thin and stressed',
+    title: say('Thin and stressed'),
     plants: (plants) => [...ids('large-crabgrass', 'smooth-crabgrass')(plants), BARE],
     mark: 0.15,
-    against: 'Bare ground from moles, a new drilling or a dunging place.',
+    against: say('Bare ground from moles, a new drilling or a dunging place.'),
   },
 ]
 
@@ -124,7 +125,7 @@ function judged(rule: Rule, share: Share): Strength | undefined {
   return near !== undefined && beyond(near) ? 'clear' : 'likely'
 }
 
-function say(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
+function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
   const wanted = rule.plants(plants)
   const of = wanted.filter((t) => all.taxa.includes(t))
   if (of.length === 0 && !rule.below) return []
@@ -143,7 +144,7 @@ function say(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
       below: rule.below ?? false,
       against,
       also: rule.also?.(round) ?? [],
-      source: 'common practice, no source',
+      source: say('common practice, no source'),
     },
   ]
 }
@@ -155,12 +156,13 @@ function sownRule(round: Round): Rule[] {
   return [
     {
       id: 'sown-going',
-      title: 'What was sown is going',
+      title: say('What was sown is going'),
       plants: () => sown,
       mark: 0.33,
       below: true,
-      against:
+      against: say(
         'A stand in its first months, where it is too early to judge; sown plants that are seen only in another season.',
+      ),
     },
   ]
 }
@@ -172,6 +174,6 @@ function sownRule(round: Round): Rule[] {
 export function swardSays(round: Round, plants: Plant[]): Said[] {
   const all = tallied(countedStops(round), namedLetters(round))
   if (all.totals.length < 3) return []
-  const found = [...rules, ...sownRule(round)].flatMap((rule) => say(rule, round, all, plants))
+  const found = [...rules, ...sownRule(round)].flatMap((rule) => judge(rule, round, all, plants))
   return found.sort((a, b) => Number(a.strength === 'likely') - Number(b.strength === 'likely'))
 }

@@ -1,4 +1,5 @@
 import type { Plant } from '../naming/flora.ts'
+import { say } from '../say.ts'
 
 /**
  * What a hit can be. A plant of the book is its id; the rest carry a word before a colon:
@@ -22,14 +23,14 @@ export const groups = [
 export type Group = (typeof groups)[number]
 
 export const groupNames: Record<Group, string> = {
-  'cool-grass': 'Cool-season grass',
-  'warm-grass': 'Warm-season grass',
-  legume: 'Legume',
-  forb: 'Broad-leaved herb',
-  'sedge-rush': 'Sedge or rush',
-  shrub: 'Shrub',
-  unknown: 'Unnamed or outside the book',
-  ground: 'Bare ground and litter',
+  'cool-grass': say('Cool-season grass'),
+  'warm-grass': say('Warm-season grass'),
+  legume: say('Legume'),
+  forb: say('Broad-leaved herb'),
+  'sedge-rush': say('Sedge or rush'),
+  shrub: say('Shrub'),
+  unknown: say('Unnamed or outside the book'),
+  ground: say('Bare ground and litter'),
 }
 
 export const unknownTaxon = (letter: string): Taxon => `unknown:${letter}`
@@ -49,10 +50,10 @@ export function groupOf(taxon: Taxon, plants: Map<string, Plant>): Group {
 
 /** What a reader is shown for a taxon. */
 export function taxonName(taxon: Taxon, plants: Map<string, Plant>): string {
-  if (taxon === BARE) return 'Bare ground'
-  if (taxon === LITTER) return 'Litter'
+  if (taxon === BARE) return say('Bare ground')
+  if (taxon === LITTER) return say('Litter')
   const letter = letterOf(taxon)
-  if (letter) return `Unknown ${letter}`
+  if (letter) return say('Unknown {{letter}}', { letter })
   if (taxon.startsWith('latin:')) return taxon.slice('latin:'.length)
   return plants.get(taxon)?.commonName ?? taxon
 }

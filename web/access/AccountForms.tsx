@@ -3,6 +3,7 @@ import { useRevalidator } from 'react-router'
 import { addAccount, giveNewPassword, type Account, type AccountRole } from '../api/client.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { keepClass, PasswordField } from './PasswordField.tsx'
+import { say } from '../language/say.ts'
 
 /** A new account: its name, what it may do, and the first password, told by the advisor. */
 export function NewAccount({
@@ -24,15 +25,20 @@ export function NewAccount({
         await revalidate()
         setName('')
         setPassword('')
-        onSaid(`${a.name} may come in as ${a.role}. Tell the password in person; it can be changed here.`)
+        onSaid(
+          say('{{name}} may come in as {{role}}. Tell the password in person; it can be changed here.', {
+            name: a.name,
+            role: a.role,
+          }),
+        )
       })
       .catch((e: unknown) => onSaid((e as Error).message))
   return (
     <details open={open} onToggle={(e) => onOpen(e.currentTarget.open)} className="mt-4 max-w-xl">
-      <summary className="min-h-11 content-center font-semibold">Let somebody in</summary>
-      <p>A trainee reads everything, names, counts and practises; an advisor does everything.</p>
+      <summary className="min-h-11 content-center font-semibold">{say('Let somebody in')}</summary>
+      <p>{say('A trainee reads everything, names, counts and practises; an advisor does everything.')}</p>
       <div className="grid gap-3 sm:grid-cols-2">
-        <Labelled label="Name">
+        <Labelled label={say('Name')}>
           {(id) => (
             <input
               id={id}
@@ -44,7 +50,7 @@ export function NewAccount({
             />
           )}
         </Labelled>
-        <Labelled label="As">
+        <Labelled label={say('As')}>
           {(id) => (
             <select
               id={id}
@@ -52,15 +58,15 @@ export function NewAccount({
               onChange={(e) => setRole(e.target.value as AccountRole)}
               className={inputClass}
             >
-              <option value="trainee">trainee</option>
-              <option value="advisor">advisor</option>
+              <option value="trainee">{say('trainee')}</option>
+              <option value="advisor">{say('advisor')}</option>
             </select>
           )}
         </Labelled>
-        <PasswordField label="First password" value={password} onChange={setPassword} complete="new-password" />
+        <PasswordField label={say('First password')} value={password} onChange={setPassword} complete="new-password" />
       </div>
       <button type="button" disabled={name.trim() === '' || password === ''} onClick={add} className={keepClass}>
-        Make the account
+        {say('Make the account')}
       </button>
     </details>
   )
@@ -73,19 +79,19 @@ export function NewPassword({ account, onSaid }: { account: Account; onSaid: (wo
     void giveNewPassword(account.id, password)
       .then(() => {
         setPassword('')
-        onSaid(`${account.name} is signed out everywhere and comes in with the new password.`)
+        onSaid(say('{{name}} is signed out everywhere and comes in with the new password.', { name: account.name }))
       })
       .catch((e: unknown) => onSaid((e as Error).message))
   return (
     <div className="max-w-sm">
       <PasswordField
-        label={`New password for ${account.name}`}
+        label={say('New password for {{name}}', { name: account.name })}
         value={password}
         onChange={setPassword}
         complete="new-password"
       />
       <button type="button" disabled={password === ''} onClick={give} className={keepClass}>
-        Give it
+        {say('Give it')}
       </button>
     </div>
   )

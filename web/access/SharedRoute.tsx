@@ -5,6 +5,7 @@ import { HatchDefs } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { takeKept } from '../weigh-up/readKept.ts'
 import { weigh } from '../workers/weighingWorker.ts'
+import { say } from '../language/say.ts'
 
 /** The token stands behind the #, which no browser sends to a server and no server writes into a log. */
 export async function loader() {
@@ -15,7 +16,7 @@ export async function loader() {
     return { round, plan, weighed: await weigh(round) }
   } catch (error) {
     if (error instanceof ApiError && error.status === 401)
-      throw new Error('This link has expired or was taken back. Ask your advisor for a new one.', { cause: error })
+      throw new Error(say('This link has expired or was taken back. Ask your advisor for a new one.'), { cause: error })
     throw error
   }
 }
@@ -27,14 +28,14 @@ export function Component() {
     <>
       <HatchDefs />
       <header className="no-print flex flex-wrap items-center gap-3 px-4 py-3">
-        <h1 className="grow text-xl">For {round.client || round.holding}</h1>
+        <h1 className="grow text-xl">{say('For {{client}}', { client: round.client || round.holding })}</h1>
         {weighed ? (
           <button
             type="button"
             onClick={() => window.print()}
             className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
           >
-            Print the pages
+            {say('Print the pages')}
           </button>
         ) : null}
       </header>
@@ -42,7 +43,7 @@ export function Component() {
         {weighed ? (
           <ClientPage round={round} weighed={weighed} plan={plan} namings={undefined} />
         ) : (
-          <p className="p-6">Nothing is counted in this round yet.</p>
+          <p className="p-6">{say('Nothing is counted in this round yet.')}</p>
         )}
       </main>
     </>

@@ -5,6 +5,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useMe } from '../stores/meStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { say } from '../language/say.ts'
 
 /** Where to go afterwards: a page of ours and nothing else. */
 const pageOf = (to: string | null) => (to && /^\/(?!\/|\\)/.test(to) ? to : '/rounds')
@@ -37,16 +38,15 @@ export function Component() {
     <main className="grid min-h-dvh place-items-center px-6 py-10">
       <form onSubmit={(e) => void submit(e)} className="w-full max-w-sm">
         <Sprig className="size-16" />
-        <h1 className="mt-3 text-3xl">Fold Sprig</h1>
-        <p className="mt-1 text-ink-soft">Sign in to read and write your team’s records.</p>
+        <h1 className="mt-3 text-3xl">{'Fold Sprig'}</h1>
+        <p className="mt-1 text-ink-soft">{say('Sign in to read and write your team’s records.')}</p>
         {waiting > 0 ? (
           <p className="mt-3 font-semibold">
-            {waiting === 1 ? 'One entry waits' : `${waiting} entries wait`} on this device and will be sent once you are
-            in.
+            {say('{{count}} entries wait on this device and will be sent once you are in.', { count: waiting })}
           </p>
         ) : null}
         <div className="mt-5 grid gap-3">
-          <Labelled label="Name">
+          <Labelled label={say('Name')}>
             {(id) => (
               <input
                 id={id}
@@ -60,7 +60,7 @@ export function Component() {
               />
             )}
           </Labelled>
-          <Labelled label="Password">
+          <Labelled label={say('Password')}>
             {(id) => (
               <input
                 id={id}
@@ -80,12 +80,12 @@ export function Component() {
           disabled={busy}
           className="mt-5 min-h-14 w-full rounded-xl bg-straw px-6 text-lg font-bold text-on-straw disabled:opacity-60"
         >
-          {busy ? 'Opening the gate …' : 'Sign in'}
+          {busy ? say('Opening the gate …') : say('Sign in')}
         </button>
         <p role="alert" className="mt-3 min-h-6 font-semibold text-harm">
           {said}
         </p>
-        <p className="text-ink-soft">Forgotten? An advisor of your team can give you a new password.</p>
+        <p className="text-ink-soft">{say('Forgotten? An advisor of your team can give you a new password.')}</p>
       </form>
     </main>
   )

@@ -1,4 +1,4 @@
-import { format, isSameDay, parseISO } from 'date-fns'
+import { isSameDay, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { redirect, useLoaderData, useRevalidator } from 'react-router'
 import { changeAccount, getAccounts, getAudit, type Account, type AuditLine } from '../api/client.ts'
@@ -7,6 +7,8 @@ import { useMe } from '../stores/meStore.ts'
 import { auditWords } from './auditWords.ts'
 import { NewAccount, NewPassword } from './AccountForms.tsx'
 import { OwnPassword } from './OwnPassword.tsx'
+import { say } from '../language/say.ts'
+import { weekdayWords, timeWords } from '../language/dates.ts'
 
 export async function loader() {
   await useMe.getState().load()
@@ -16,8 +18,6 @@ export async function loader() {
   const [accounts, lines] = await Promise.all([getAccounts(), getAudit()])
   return { accounts, lines }
 }
-
-const day = (iso: string) => format(parseISO(iso), 'EEEE d MMMM yyyy')
 
 function AccountLine({ account, onSaid }: { account: Account; onSaid: (words: string) => void }) {
   const { revalidate } = useRevalidator()
@@ -33,25 +33,27 @@ function AccountLine({ account, onSaid }: { account: Account; onSaid: (words: st
     <li className="border-b border-rule py-2">
       <p className={closedAt ? 'text-ink-soft' : ''}>
         <b>{name}</b>, {role}
-        {closedAt ? `; closed on ${day(closedAt)}` : ''}
+        {closedAt ? say('; closed on {{day}}', { day: weekdayWords(closedAt) }) : ''}
       </p>
       <div className="flex flex-wrap gap-x-4">
         {closedAt ? (
           <button
             type="button"
             className="min-h-11 text-culm underline"
-            onClick={() => change({ role, closed: false }, `${name} may come in again.`)}
+            onClick={() => change({ role, closed: false }, say('{{name}} may come in again.', { name }))}
           >
-            Open it again
+            {say('Open it again')}
           </button>
         ) : (
           <>
             <button
               type="button"
               className="min-h-11 text-culm underline"
-              onClick={() => change({ role: other, closed: false }, `${name} is a ${other} now.`)}
+              onClick={() =>
+                change({ role: other, closed: false }, say('{{name}} is a {{other}} now.', { name, other }))
+              }
             >
-              {other === 'advisor' ? 'Make an advisor' : 'Make a trainee'}
+              {other === 'advisor' ? say('Make an advisor') : say('Make a trainee')}
             </button>
             <button
               type="button"
@@ -59,14 +61,14 @@ function AccountLine({ account, onSaid }: { account: Account; onSaid: (words: st
               aria-expanded={fresh}
               onClick={() => setFresh(!fresh)}
             >
-              New password
+              {say('New password')}
             </button>
             <button
               type="button"
               className="min-h-11 text-harm underline"
-              onClick={() => change({ role, closed: true }, `${name} is out, on every device.`)}
+              onClick={() => change({ role, closed: true }, say('{{name}} is out, on every device.', { name }))}
             >
-              Close
+              {say('Close')}
             </button>
           </>
         )}
@@ -91,10 +93,10 @@ function Trail({ first }: { first: AuditLine[] }) {
         {lines.map((l, i) => (
           <li key={l.id}>
             {i === 0 || !isSameDay(parseISO(l.at), parseISO(lines[i - 1]!.at)) ? (
-              <h3 className="mt-4 border-b border-rule font-semibold">{day(l.at)}</h3>
+              <h3 className="mt-4 border-b border-rule font-semibold">{weekdayWords(l.at)}</h3>
             ) : null}
             <p className="flex gap-3 py-1">
-              <span className="w-12 shrink-0 text-ink-soft">{format(parseISO(l.at), 'HH:mm')}</span>
+              <span className="w-12 shrink-0 text-ink-soft">{timeWords(l.at)}</span>
               <span>
                 <b>{l.who}</b> {auditWords(l)}
               </span>
@@ -104,7 +106,7 @@ function Trail({ first }: { first: AuditLine[] }) {
       </ol>
       {ended ? null : (
         <button type="button" onClick={more} className="mt-3 min-h-12 rounded-xl border border-rule px-5">
-          Earlier
+          {say('Earlier')}
         </button>
       )}
     </>
@@ -128,22 +130,22 @@ export function Component() {
       .catch((e: unknown) => setSaid((e as Error).message))
   return (
     <Leaf
-      names={{ left: 'Team', right: advisor ? 'Who did what' : 'What a trainee does' }}
+      names={{ left: say('Team'), right: advisor ? say('Who did what') : say('What a trainee does') }}
       tip={
         advisor
-          ? { label: 'Let somebody in', detail: 'an advisor or a trainee', onPress: () => setAdding(true) }
-          : { label: 'Walk a round', detail: 'what is planned', to: '/rounds' }
+          ? { label: say('Let somebody in'), detail: say('an advisor or a trainee'), onPress: () => setAdding(true) }
+          : { label: say('Walk a round'), detail: say('what is planned'), to: '/rounds' }
       }
       nodes={[
         { id: 'me', label: me.name, detail: me.role },
-        ...(advisor ? [{ id: 'open', label: 'Accounts', detail: `${open.length} open` }] : []),
+        ...(advisor ? [{ id: 'open', label: say('Accounts'), detail: say('{{n}} open', { n: open.length }) }] : []),
       ]}
       left={
         <>
           <div className="flex items-center justify-between gap-3">
-            <h1 className="text-[1.65rem]">Team</h1>
+            <h1 className="text-[1.65rem]">{say('Team')}</h1>
             <button type="button" onClick={signOut} className="min-h-11 rounded-xl border border-rule px-4">
-              Sign out
+              {say('Sign out')}
             </button>
           </div>
           <p role="status" className="min-h-6 font-semibold">
@@ -165,18 +167,19 @@ export function Component() {
       right={
         advisor ? (
           <>
-            <h2 className="text-xl">Who did what</h2>
+            <h2 className="text-xl">{say('Who did what')}</h2>
             <p className="max-w-prose text-ink-soft">
-              Every change has a line, and every change that was refused. Lines are never taken away.
+              {say('Every change has a line, and every change that was refused. Lines are never taken away.')}
             </p>
             <Trail first={lines} />
           </>
         ) : (
           <>
-            <h2 className="text-xl">What a trainee does</h2>
+            <h2 className="text-xl">{say('What a trainee does')}</h2>
             <p className="mt-2 max-w-prose">
-              You read everything the team knows, name plants, count stops and practise. Places, plans, the stock and
-              copies are changed by an advisor.
+              {say(
+                'You read everything the team knows, name plants, count stops and practise. Places, plans, the stock and copies are changed by an advisor.',
+              )}
             </p>
           </>
         )

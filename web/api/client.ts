@@ -7,6 +7,7 @@ import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
+import { say } from '../language/say.ts'
 
 /** What became of a round that was opened from a file. */
 export interface RoundFileTaken {
@@ -51,14 +52,14 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
       ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
     })
   } catch {
-    throw new ApiError(0, 'The server does not answer. What you typed is kept here and sent when it is back.')
+    throw new ApiError(0, say('The server does not answer. What you typed is kept here and sent when it is back.'))
   }
   const answer: unknown = await response.json().catch(() => undefined)
   if (response.ok) return answer as T
   const error = (answer as { error?: { message: string; field?: string; theirs?: unknown } } | undefined)?.error
   throw new ApiError(
     response.status,
-    error?.message ?? `The server answered ${response.status}.`,
+    error?.message ?? say('The server answered {{status}}.', { status: response.status }),
     error?.field,
     error?.theirs,
   )

@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
@@ -22,8 +22,10 @@ import { useKeeping } from './useKeeping.ts'
 import { useBenchKeys } from './useBenchKeys.ts'
 import { askEngine, useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
-const halves = { left: 'What was seen', right: 'What follows' }
+const halves = { left: say('What was seen'), right: say('What follows') }
 const nothingNext: NextCheck[] = []
 const nothingChosen: string[] = []
 const ENGINE_PATIENCE_MS = 120
@@ -143,11 +145,16 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const named = result?.verdict.kind === 'named'
   const settles = suggested?.decides ? byId.get(suggested.decides)?.commonName : undefined
   const next = suggested
-    ? `${settles ? `settles ${inSentence(settles)}: ` : ''}${effortWords[suggested.effort]}`
+    ? `${settles ? say('settles {{inSentence}}: ', { inSentence: inSentence(settles) }) : ''}${effortWords[suggested.effort]}`
     : undefined
   const nextTitle = characterTitle(characters, suggested?.character ?? '')
   const tip = useMemo((): MidribTip | undefined => {
-    if (named) return { label: 'Write it down', detail: 'or pull a second plant of the same kind', onPress: onWriteTop }
+    if (named)
+      return {
+        label: say('Write it down'),
+        detail: say('or pull a second plant of the same kind'),
+        onPress: onWriteTop,
+      }
     return next ? { label: nextTitle, detail: next, hotkey: 'n', onPress: onNext } : undefined
   }, [named, next, nextTitle, onWriteTop, onNext])
 
@@ -165,7 +172,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const onReopen = useStable((u: UnknownPlant) =>
     bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note }),
   )
-  const writeLabel = held ? `Write down "perhaps ${inSentence(name ?? '')}"` : `Write down ${inSentence(name ?? '')}`
+  const writeLabel = held
+    ? say('Write down "perhaps {{inSentence}}"', { inSentence: inSentence(name ?? '') })
+    : say('Write down {{inSentence}}', { inSentence: inSentence(name ?? '') })
   const later = useDeferredValue(
     useMemo(
       () => ({
@@ -187,9 +196,12 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         label: characterTitle(characters, a.character),
         detail: answerWords(a),
         onPress: () => onAsk(a.character),
-        pressLabel: `Change ${characterTitle(characters, a.character)}: ${answerWords(a)}`,
+        pressLabel: say('Change {{characterTitle}}: {{answerWords}}', {
+          characterTitle: characterTitle(characters, a.character),
+          answerWords: answerWords(a),
+        }),
         onRemove: () => onTakeAway(a.character),
-        removeLabel: `Take away ${characterTitle(characters, a.character)}`,
+        removeLabel: say('Take away {{characterTitle}}', { characterTitle: characterTitle(characters, a.character) }),
       })),
     [later.answers, characters, onAsk, onTakeAway],
   )
@@ -199,12 +211,16 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       <div className="mb-3 flex flex-wrap items-center gap-2">
         {round && letter ? (
           <p className="w-full font-semibold">
-            Unknown {letter} of {round.paddock.name}, {round.holding}
+            {say('Unknown {{letter}} of {{name}}, {{holding}}', {
+              letter,
+              name: round.paddock.name,
+              holding: round.holding,
+            })}
           </p>
         ) : null}
         <ContextBar context={sheet.context} onChange={onContext} />
         <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
-          Find <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
+          <Say text="Find <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">/</kbd> }} />
         </button>
         <button
           type="button"
@@ -212,7 +228,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           disabled={sheet.past.length === 0}
           onClick={undo}
         >
-          Undo <kbd className="ml-1 text-sm text-ink-soft">z</kbd>
+          <Say text="Undo <kbd>z</kbd>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft" /> }} />
         </button>
         <button
           type="button"
@@ -225,7 +241,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
             ask(null)
           }}
         >
-          New plant
+          {say('New plant')}
         </button>
       </div>
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
@@ -272,9 +288,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       />
       {upTo < sheet.answers.length ? (
         <p className="mb-3 flex flex-wrap items-center justify-between gap-2 rounded-xl border-2 border-straw px-4 py-2">
-          As it stood after {upTo} of {sheet.answers.length} looks.
+          {say('As it stood after {{upTo}} of {{n}} looks.', { upTo, n: sheet.answers.length })}
           <button type="button" className="min-h-11 underline" onClick={() => setReplayed(null)}>
-            Back to now
+            {say('Back to now')}
           </button>
         </p>
       ) : null}
@@ -296,7 +312,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       )}
     </>
   ) : (
-    <p className="text-ink-soft">Opening the book …</p>
+    <p className="text-ink-soft">{say('Opening the book …')}</p>
   )
   return <Leaf left={left} right={right} names={halves} tip={later.tip} nodes={nodes} />
 }

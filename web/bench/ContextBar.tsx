@@ -4,6 +4,7 @@ import type { Context } from '@/core/naming/observation.ts'
 import { monthNames as months } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
+import { say, word } from '../language/say.ts'
 
 interface Props {
   context: Context
@@ -35,28 +36,30 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
     <details className="grow">
       <summary className="min-h-11 rounded-xl border border-rule px-3 py-2">
         {said.join(', ')}
-        {context.sown && context.sown.length > 0 ? ', sown list' : ''}
-        {own ? ', your own mistakes' : ''}
+        {context.sown && context.sown.length > 0 ? say(', sown list') : ''}
+        {own ? say(', your own mistakes') : ''}
       </summary>
       <div className="mt-2 flex flex-wrap gap-2">
         <select
-          aria-label="Stage"
+          aria-label={say('Stage')}
           className={field}
           value={context.stage ?? ''}
           onChange={(e) => pick('stage', e.target.value as Stage | '')}
         >
-          <option value="">Stage: vegetative</option>
+          <option value="">{say('Stage: vegetative')}</option>
           {stages.map((s) => (
-            <option key={s}>{s}</option>
+            <option key={s} value={s}>
+              {word(s)}
+            </option>
           ))}
         </select>
         <select
-          aria-label="Month"
+          aria-label={say('Month')}
           className={field}
           value={context.month ?? ''}
           onChange={(e) => pick('month', e.target.value === '' ? '' : Number(e.target.value))}
         >
-          <option value="">Any month</option>
+          <option value="">{say('Any month')}</option>
           {months.map((m, i) => (
             <option key={m} value={i + 1}>
               {m}
@@ -64,12 +67,12 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
           ))}
         </select>
         <select
-          aria-label="Region"
+          aria-label={say('Region')}
           className={field}
           value={context.region ?? ''}
           onChange={(e) => pick('region', e.target.value as Region | '')}
         >
-          <option value="">Any region</option>
+          <option value="">{say('Any region')}</option>
           {regions.map((r) => (
             <option key={r} value={r}>
               {r.replace('-', ' ')}
@@ -83,7 +86,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
             onClick={() => onChange(without(context, 'sown'))}
             title={context.sown.map((id) => byId.get(id)?.commonName).join(', ')}
           >
-            sown list of {context.sown.length} counts: switch off
+            {say('sown list of {{n}} counts: switch off', { n: context.sown.length })}
           </button>
         ) : null}
       </div>

@@ -1,6 +1,7 @@
 import { useEffect, useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   onAsk: (character: string) => void
@@ -50,8 +51,8 @@ export function FindBox({ onAsk, onClose }: Props) {
         ref={input}
         value={text}
         onChange={(e) => setText(e.target.value)}
-        aria-label="Find a plant or a character"
-        placeholder="A plant or a character"
+        aria-label={say('Find a plant or a character')}
+        placeholder={say('A plant or a character')}
         className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
       />
       <ul className="mt-1 divide-y divide-rule">
@@ -69,7 +70,7 @@ export function FindBox({ onAsk, onClose }: Props) {
             </button>
           </li>
         ))}
-        {wanted !== '' && found.length === 0 ? <li className="py-2">Nothing of that name.</li> : null}
+        {wanted !== '' && found.length === 0 ? <li className="py-2">{say('Nothing of that name.')}</li> : null}
       </ul>
     </form>
   )

@@ -2,12 +2,16 @@ import { lookSteps } from '@/core/drawing/gestures.ts'
 import type { Character } from '@/core/naming/flora.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { effortWords } from '../parts/words.ts'
+import { say } from '../language/say.ts'
 
 const ended = (text: string) => (/[.?!]$/.test(text) ? text : `${text}.`)
 
 /** How to look, in two short steps, each drawn. */
 export function HowToLook({ character }: { character: Character }) {
-  const steps = character.how.length > 0 ? character.how : [`It takes ${effortWords[character.effort]}`]
+  const steps =
+    character.how.length > 0
+      ? character.how
+      : [say('It takes {{effortWords}}', { effortWords: effortWords[character.effort] })]
   const drawings = lookSteps(character)
   return (
     <>
@@ -21,8 +25,8 @@ export function HowToLook({ character }: { character: Character }) {
       </ol>
       {character.needs || character.caution ? (
         <p className="mt-1 text-ink-soft">
-          {character.needs ? <>Only with {character.needs}. </> : null}
-          {character.caution ? <>Mind: {character.caution}.</> : null}
+          {character.needs ? <>{say('Only with {{needs}}.', { needs: character.needs })} </> : null}
+          {character.caution ? <>{say('Mind: {{caution}}.', { caution: character.caution })}</> : null}
         </p>
       ) : null}
     </>

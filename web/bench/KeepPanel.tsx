@@ -3,12 +3,13 @@ import { Link } from 'react-router'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Identification } from '@/core/naming/identify.ts'
 import type { Opinion } from '@/core/records/specimen.ts'
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useBench, type Sheet } from './benchStore.ts'
 import { Photos } from './Photos.tsx'
 import { asSheet, openSheet, sendSheet } from './sheetFile.ts'
+import { say } from '../language/say.ts'
 
 const field = 'min-h-11 w-full rounded-xl border border-rule bg-sheet px-3'
 const button = 'min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10'
@@ -38,9 +39,14 @@ export function SentPanel({ sheet, result, onTake }: Pick<Props, 'sheet' | 'resu
         aria-labelledby="second-opinion"
       >
         <h2 id="second-opinion" className="text-lg">
-          Second opinion of {opinion.by || 'a colleague'}: {plant?.commonName ?? 'not known to them either'}
+          {say('Second opinion of {{by}}: {{commonName}}', {
+            by: opinion.by || say('a colleague'),
+            commonName: plant?.commonName ?? say('not known to them either'),
+          })}
         </h2>
-        {opinion.probability !== null ? <p>Their book: {naturalFrequency(opinion.probability)}.</p> : null}
+        {opinion.probability !== null ? (
+          <p>{say('Their book: {{naturalFrequency}}.', { naturalFrequency: naturalFrequency(opinion.probability) })}</p>
+        ) : null}
         {opinion.note ? <p>{opinion.note}</p> : null}
         {plant ? (
           <button
@@ -48,7 +54,7 @@ export function SentPanel({ sheet, result, onTake }: Pick<Props, 'sheet' | 'resu
             className="mt-2 min-h-11 rounded-xl bg-culm px-4 font-semibold text-on-culm"
             onClick={() => onTake(opinion)}
           >
-            Write down {inSentence(plant.commonName)}
+            {say('Write down {{inSentence}}', { inSentence: inSentence(plant.commonName) })}
           </button>
         ) : null}
       </section>
@@ -73,16 +79,18 @@ export function SentPanel({ sheet, result, onTake }: Pick<Props, 'sheet' | 'resu
       aria-labelledby="your-opinion"
     >
       <h2 id="your-opinion" className="text-lg">
-        Sent for your opinion{sent.place ? `, from ${sent.place}` : ''}
+        {say('Sent for your opinion{{what}}', {
+          what: sent.place ? say(', from {{place}}', { place: sent.place }) : '',
+        })}
       </h2>
-      <p className="text-ink-soft">They were told: {sent.verdict}</p>
+      <p className="text-ink-soft">{say('They were told: {{verdict}}', { verdict: sent.verdict })}</p>
       {sent.note ? <p>{sent.note}</p> : null}
       <label className="mt-2 block">
-        Your name
+        {say('Your name')}
         <input className={field} value={by} maxLength={200} onChange={(e) => setBy(e.target.value)} />
       </label>
       <label className="mt-2 block">
-        What you would tell them
+        {say('What you would tell them')}
         <textarea
           className={`${field} min-h-20 py-2`}
           value={note}
@@ -97,11 +105,11 @@ export function SentPanel({ sheet, result, onTake }: Pick<Props, 'sheet' | 'resu
             className="min-h-11 rounded-xl bg-culm px-4 font-semibold text-on-culm"
             onClick={() => answer(top.plant)}
           >
-            Answer: {inSentence(byId.get(top.plant)?.commonName ?? '')}
+            {say('Answer: {{inSentence}}', { inSentence: inSentence(byId.get(top.plant)?.commonName ?? '') })}
           </button>
         ) : null}
         <button type="button" className={button} onClick={() => answer(null)}>
-          Answer: not known
+          {say('Answer: not known')}
         </button>
       </p>
     </section>
@@ -123,7 +131,7 @@ export function OpenSheet({ subject }: { subject: string }) {
   return (
     <div>
       <FileButton
-        label="Open a sheet that was sent"
+        label={say('Open a sheet that was sent')}
         accept="application/json,.json"
         onFile={(file) => void read(file)}
       />
@@ -140,21 +148,21 @@ export function KeepPanel({ subject, sheet, result, onKeep }: Omit<Props, 'onTak
   return (
     <section className="mt-5" aria-labelledby="keep">
       <h3 id="keep" className="text-lg">
-        Keep it
+        {say('Keep it')}
       </h3>
       <div className="mt-1 grid gap-2 sm:grid-cols-2">
         <label>
-          Where
+          {say('Where')}
           <input
             className={field}
             value={sheet.place}
             maxLength={200}
-            placeholder="paddock, corner, bank"
+            placeholder={say('paddock, corner, bank')}
             onChange={(e) => setText(subject, { place: e.target.value })}
           />
         </label>
         <label>
-          Note
+          {say('Note')}
           <input
             className={field}
             value={sheet.note}
@@ -165,13 +173,13 @@ export function KeepPanel({ subject, sheet, result, onKeep }: Omit<Props, 'onTak
       </div>
       <div className="mt-2 flex flex-wrap items-start gap-2">
         <button type="button" className={button} onClick={onKeep}>
-          Not in the book: keep it under a letter
+          {say('Not in the book: keep it under a letter')}
         </button>
         <button type="button" className={button} onClick={() => sendSheet(asSheet(sheet, result.verdict.text))}>
-          Send for a second opinion
+          {say('Send for a second opinion')}
         </button>
         <Link to={`/bench/sheet?subject=${encodeURIComponent(subject)}`} className={`${button} flex items-center`}>
-          Print the sheet
+          {say('Print the sheet')}
         </Link>
         <Photos subject={sheet.id} />
       </div>

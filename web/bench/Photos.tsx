@@ -2,11 +2,12 @@ import { useEffect, useState } from 'react'
 import type { Photo } from '@/core/records/specimen.ts'
 import { send } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
+import { say } from '../language/say.ts'
 
 const MOST_MB = 5
 
 /** Pictures from the device, kept beside the description. Never needed. */
-export function Photos({ subject, of = 'this plant' }: { subject: string; of?: string }) {
+export function Photos({ subject, of = say('this plant') }: { subject: string; of?: string }) {
   const [photos, setPhotos] = useState<Photo[]>([])
   const [problem, setProblem] = useState('')
   const address = `/api/photos?subject=${encodeURIComponent(subject)}`
@@ -22,7 +23,12 @@ export function Photos({ subject, of = 'this plant' }: { subject: string; of?: s
   const add = async (file: File) => {
     setProblem('')
     if (file.size > MOST_MB * 1024 * 1024) {
-      setProblem(`${file.name} is larger than ${MOST_MB} MB. Take it smaller and add it again.`)
+      setProblem(
+        say('{{name}} is larger than {{MOSTMB}} MB. Take it smaller and add it again.', {
+          name: file.name,
+          MOSTMB: MOST_MB,
+        }),
+      )
       return
     }
     const id = crypto.randomUUID()
@@ -32,10 +38,10 @@ export function Photos({ subject, of = 'this plant' }: { subject: string; of?: s
         body: file,
       })
       const answer = (await response.json()) as Photo & { error?: { message: string } }
-      if (!response.ok) return setProblem(answer.error?.message ?? 'The picture was not kept.')
+      if (!response.ok) return setProblem(answer.error?.message ?? say('The picture was not kept.'))
       setPhotos((p) => [...p, answer])
     } catch {
-      setProblem('The server does not answer; the picture was not kept. Add it again when it is back.')
+      setProblem(say('The server does not answer; the picture was not kept. Add it again when it is back.'))
     }
   }
   const remove = async (id: string) => {
@@ -44,7 +50,11 @@ export function Photos({ subject, of = 'this plant' }: { subject: string; of?: s
   }
   return (
     <div>
-      <FileButton label="Add a picture" accept="image/jpeg,image/png,image/webp" onFile={(file) => void add(file)} />
+      <FileButton
+        label={say('Add a picture')}
+        accept="image/jpeg,image/png,image/webp"
+        onFile={(file) => void add(file)}
+      />
       <p role="alert" className="text-harm">
         {problem}
       </p>
@@ -55,7 +65,7 @@ export function Photos({ subject, of = 'this plant' }: { subject: string; of?: s
               <a href={`/api/photos/${p.id}`} target="_blank" rel="noreferrer">
                 <img
                   src={`/api/photos/${p.id}`}
-                  alt={`Picture ${i + 1} of ${of}`}
+                  alt={say('Picture {{i}} of {{it}}', { i: i + 1, it: of })}
                   width="96"
                   height="96"
                   className="size-24 rounded-xl border border-rule object-cover"
@@ -63,7 +73,7 @@ export function Photos({ subject, of = 'this plant' }: { subject: string; of?: s
               </a>
               <button
                 type="button"
-                aria-label={`Take picture ${i + 1} away`}
+                aria-label={say('Take picture {{i}} away', { i: i + 1 })}
                 onClick={() => void remove(p.id)}
                 className="absolute -top-2 -right-2 size-11 rounded-full border border-rule bg-sheet"
               >

@@ -6,6 +6,8 @@ import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
 import { HowToLook } from './HowToLook.tsx'
 import { SizeAnswer } from './SizeAnswer.tsx'
 import { StateAnswers } from './StateAnswers.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   character: Character
@@ -70,7 +72,7 @@ const QuestionPanel = memo(function QuestionPanel({
           type="single"
           value={sureness}
           onValueChange={(v) => v && onSureness(v as Sureness)}
-          aria-label="How sure"
+          aria-label={say('How sure')}
           className="flex overflow-hidden rounded-xl border border-rule"
         >
           {surenesses.map((s) => (
@@ -88,7 +90,7 @@ const QuestionPanel = memo(function QuestionPanel({
           onClick={cantTell}
           className="min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10"
         >
-          Can't tell <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
+          <Say text="Can't tell <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">?</kbd> }} />
         </button>
         {character.states ? (
           <button
@@ -96,8 +98,12 @@ const QuestionPanel = memo(function QuestionPanel({
             onClick={onPulled}
             className={`min-h-11 rounded-xl px-3 ${pulled > 0 ? 'bg-culm font-semibold text-on-culm' : 'border border-rule hover:bg-culm/10'}`}
           >
-            {counts === null ? 'Several plants' : pulled === 0 ? 'Back to one plant' : `Take these ${pulled} plants`}{' '}
-            <kbd className="ml-1 text-sm">p</kbd>
+            {counts === null
+              ? say('Several plants')
+              : pulled === 0
+                ? say('Back to one plant')
+                : say('Take these {{pulled}} plants', { pulled })}{' '}
+            <kbd className="ml-1 text-sm">{say('p')}</kbd>
           </button>
         ) : null}
         {answer ? (
@@ -106,7 +112,7 @@ const QuestionPanel = memo(function QuestionPanel({
             onClick={onRemove}
             className="min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10"
           >
-            Take this answer away
+            {say('Take this answer away')}
           </button>
         ) : null}
       </div>

@@ -1,11 +1,12 @@
 import { useEffect, useState } from 'react'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import type { HistoryStep } from '../workers/naming.worker.ts'
 import { namingWorker } from '../workers/namingWorker.ts'
 import type { Sheet } from './benchStore.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   sheet: Sheet
@@ -30,7 +31,7 @@ export function Replay({ sheet, upTo, onUpTo }: Props) {
   const list = steps?.of === sheet.answers ? steps.list : []
   return (
     <details className="mt-3" onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="min-h-11 py-2 font-semibold">How it came about</summary>
+      <summary className="min-h-11 py-2 font-semibold">{say('How it came about')}</summary>
       <ol>
         {list.map((step, i) => {
           const look = sheet.answers[i]!

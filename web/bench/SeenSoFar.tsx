@@ -2,6 +2,7 @@ import { memo } from 'react'
 import type { Observation } from '@/core/naming/observation.ts'
 import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   answers: Observation[]
@@ -14,7 +15,7 @@ export const SeenSoFar = memo(function SeenSoFar({ answers, onAsk, onTakeAway }:
   const characters = useFlora((s) => s.characters)
   if (answers.length === 0) return null
   return (
-    <ul aria-label="Seen so far" className="mt-3 flex flex-wrap gap-1.5 min-[901px]:hidden">
+    <ul aria-label={say('Seen so far')} className="mt-3 flex flex-wrap gap-1.5 min-[901px]:hidden">
       {answers.map((a) => (
         <li key={a.character} className="flex rounded-xl border border-rule bg-sheet">
           <button
@@ -26,7 +27,9 @@ export const SeenSoFar = memo(function SeenSoFar({ answers, onAsk, onTakeAway }:
           </button>
           <button
             type="button"
-            aria-label={`Take away ${characterTitle(characters, a.character)}`}
+            aria-label={say('Take away {{characterTitle}}', {
+              characterTitle: characterTitle(characters, a.character),
+            })}
             className="min-h-11 min-w-11"
             onClick={() => onTakeAway(a.character)}
           >

@@ -13,6 +13,8 @@ import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useSheet } from './benchStore.ts'
 import { useIdentification } from './useIdentification.ts'
+import { say, word } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 /** The description on one sheet of paper, with room for a colleague's answer. */
 export function Component() {
@@ -25,12 +27,15 @@ export function Component() {
   const form = result && sheet.answers.length > 0 ? byId.get(result.candidates[0]!.plant)?.form : undefined
   const pulled = specimensIn(sheet.answers)
   return (
-    <PrintSheet name="Specimen sheet" back="/bench" backLabel="Back to the bench">
-      <h1 className="text-[1.65rem]">What is this plant?</h1>
+    <PrintSheet name="Specimen sheet" back="/bench" backLabel={say('Back to the bench')}>
+      <h1 className="text-[1.65rem]">{say('What is this plant?')}</h1>
       <p>
-        {sheet.place || 'Place not given'};{' '}
-        {new Date().toLocaleDateString('en-GB', { day: 'numeric', month: 'long', year: 'numeric' })};{' '}
-        {sheet.context.stage ?? 'vegetative'}; {pulled} {pulled === 1 ? 'plant' : 'plants'} looked at.
+        {say('{{place}}; {{day}}; {{stage}}; {{count}} plants looked at.', {
+          place: sheet.place || say('Place not given'),
+          day: dayWords(new Date().toISOString()),
+          stage: word(sheet.context.stage ?? 'vegetative'),
+          count: pulled,
+        })}
       </p>
       {sheet.note ? <p>{sheet.note}</p> : null}
       {form ? (
@@ -38,11 +43,11 @@ export function Component() {
           portrait={{ ...portraitOf(form, traits, randomLcg(seedOf(sheet.id))), insets: [] }}
           insets={false}
           traits={traits}
-          label="The plant as far as it was seen; dotted parts were not looked at"
+          label={say('The plant as far as it was seen; dotted parts were not looked at')}
           className="mx-auto w-full max-w-64"
         />
       ) : null}
-      <h2 className="mt-2 text-lg">Seen</h2>
+      <h2 className="mt-2 text-lg">{say('Seen')}</h2>
       <ul className="grid gap-x-6 sm:grid-cols-2">
         {sheet.answers.map((a) => {
           const state = traits.states[a.character]
@@ -65,19 +70,19 @@ export function Component() {
           )
         })}
       </ul>
-      {sheet.answers.length === 0 ? <p>Nothing was written on this sheet yet.</p> : null}
+      {sheet.answers.length === 0 ? <p>{say('Nothing was written on this sheet yet.')}</p> : null}
       {result && sheet.answers.length > 0 ? (
         <p className="mt-3">
-          The book's first three:{' '}
-          {result.candidates
-            .slice(0, 3)
-            .map((c) => `${byId.get(c.plant)?.commonName} (${naturalFrequency(c.probability)})`)
-            .join('; ')}
-          .
+          {say("The book's first three: {{candidates}}.", {
+            candidates: result.candidates
+              .slice(0, 3)
+              .map((c) => `${byId.get(c.plant)?.commonName} (${naturalFrequency(c.probability)})`)
+              .join('; '),
+          })}
         </p>
       ) : null}
       <dl className="mt-5 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-5">
-        {['Your name for it', 'How sure', 'By what', 'Signed, date'].map((line) => (
+        {[say('Your name for it'), say('How sure'), say('By what'), say('Signed, date')].map((line) => (
           <div key={line} className="col-span-2 grid grid-cols-subgrid">
             <dt>{line}</dt>
             <dd className="border-b border-ink" />

@@ -4,6 +4,7 @@ import type { Character } from '@/core/naming/flora.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
+import { say } from '../language/say.ts'
 
 interface Props {
   character: Character
@@ -25,7 +26,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
   const write = (e: FormEvent) => {
     e.preventDefault()
     if (text.trim() === '' || !Number.isFinite(value) || value < low || value > high) {
-      setProblem(`Write a size between ${low} and ${high} mm.`)
+      setProblem(say('Write a size between {{low}} and {{high}} mm.', { low, high }))
       return
     }
     onAnswer({ character: character.id, value, unit: 'mm', sureness })
@@ -50,7 +51,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
       <form onSubmit={write} className="mt-2 flex flex-wrap items-end gap-4">
         <div className="min-w-60 grow">
           <label htmlFor={id} className="block text-ink-soft">
-            Or to the millimetre
+            {say('Or to the millimetre')}
           </label>
           <div className="flex gap-2">
             <input
@@ -67,7 +68,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
               className="min-h-12 w-28 rounded-xl border border-rule bg-sheet px-3 text-xl"
             />
             <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-              Take {text === '' ? 'it' : `${text} mm`}
+              {say('Take {{what}}', { what: text === '' ? 'it' : `${text} mm` })}
             </button>
           </div>
           <input
@@ -76,7 +77,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
             max={strip}
             step={step}
             value={Math.min(strip, shown)}
-            aria-label={`Ruler strip, 0 to ${strip} mm`}
+            aria-label={say('Ruler strip, 0 to {{strip}} mm', { strip })}
             onChange={(e) => setText(e.target.value)}
             className="mt-3 h-11 w-full accent-culm"
           />

@@ -7,6 +7,7 @@ import { PortraitView } from '../parts/PortraitView.tsx'
 import { answerWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { specimenOf } from './readyDrawings.ts'
+import { say } from '../language/say.ts'
 
 /** The specimen small, beside the question; touched, it brings the large one into sight. */
 export const SpecimenBeside = memo(function SpecimenBeside({
@@ -19,7 +20,7 @@ export const SpecimenBeside = memo(function SpecimenBeside({
   return (
     <button
       type="button"
-      aria-label="The plant so far: go to it and choose a part"
+      aria-label={say('The plant so far: go to it and choose a part')}
       onClick={() => document.getElementById('specimen')?.scrollIntoView({ block: 'center' })}
       className="float-right mb-2 ml-3 w-28 rounded-xl border border-rule bg-sheet p-1 hover:border-culm"
     >
@@ -67,7 +68,7 @@ export const Specimen = memo(function Specimen({ id, form, answers, next, asked,
   if (!form)
     return (
       <p className="rounded-2xl border-2 border-dashed border-rule px-4 py-6 text-center text-ink-soft">
-        The plant is drawn here as you answer; then any part of it can be touched.
+        {say('The plant is drawn here as you answer; then any part of it can be touched.')}
       </p>
     )
   return (
@@ -76,12 +77,12 @@ export const Specimen = memo(function Specimen({ id, form, answers, next, asked,
         portrait={drawn}
         traits={traits}
         onPart={touch}
-        label="The specimen: choose a part to answer about it"
+        label={say('The specimen: choose a part to answer about it')}
         className="mx-auto w-full max-w-[26rem]"
       />
       {part ? (
         <div className="mt-1" aria-live="polite">
-          <p className="font-semibold">On the {part}:</p>
+          <p className="font-semibold">{say('On the {{part}}:', { part })}</p>
           <ul className="mt-1 flex flex-wrap gap-1.5">
             {ofPart(part).map((c) => {
               const answer = answers.find((a) => a.character === c)
@@ -102,7 +103,9 @@ export const Specimen = memo(function Specimen({ id, form, answers, next, asked,
           </ul>
         </div>
       ) : (
-        <p className="text-center text-sm text-ink-soft">Touch a part to answer about it. Dotted: not looked at yet.</p>
+        <p className="text-center text-sm text-ink-soft">
+          {say('Touch a part to answer about it. Dotted: not looked at yet.')}
+        </p>
       )}
     </div>
   )

@@ -3,6 +3,7 @@ import { OneLook } from '../plant-book/Lookalikes.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useSplit } from './useIdentification.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   a: string
@@ -25,7 +26,7 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
   return (
     <section className="mt-5" aria-labelledby="split">
       <h3 id="split" className="text-lg">
-        What splits the first two
+        {say('What splits the first two')}
       </h3>
       {check ? (
         <>
@@ -35,20 +36,22 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
           </div>
           <p className="mt-2 flex flex-wrap items-center gap-3">
             <span className="min-w-0 grow basis-60">
-              {named && named.check === check ? named.why : `Most is told by: ${characterTitle(characters, check)}.`}
+              {named && named.check === check
+                ? named.why
+                : say('Most is told by: {{characterTitle}}.', { characterTitle: characterTitle(characters, check) })}
             </span>
             <button
               type="button"
               onClick={() => onAsk(check)}
               className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
             >
-              Look: {characterTitle(characters, check)}
+              {say('Look: {{characterTitle}}', { characterTitle: characterTitle(characters, check) })}
             </button>
           </p>
         </>
       ) : (
         <p className="mt-1">
-          Everything that tells these two apart has been looked at. Pull another plant of the same kind.
+          {say('Everything that tells these two apart has been looked at. Pull another plant of the same kind.')}
         </p>
       )}
     </section>

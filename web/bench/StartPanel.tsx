@@ -6,16 +6,17 @@ import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { getNamings } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { OpenSheet } from './KeepPanel.tsx'
+import { say } from '../language/say.ts'
 
 const keys = [
-  ['1 to 9', 'choose a drawn answer'],
-  ['Shift + 1 to 9', 'either of these'],
-  ['p', 'several plants pulled: count what each shows'],
-  ['?', "can't tell"],
-  ['s', 'how sure'],
-  ['n', 'take the suggested check'],
-  ['/', 'find a plant or a character'],
-  ['c', 'compare the first two'],
+  ['1 to 9', say('choose a drawn answer')],
+  [say('Shift + 1 to 9'), say('either of these')],
+  ['p', say('several plants pulled: count what each shows')],
+  ['?', say("can't tell")],
+  ['s', say('how sure')],
+  ['n', say('take the suggested check')],
+  ['/', say('find a plant or a character')],
+  ['c', say('compare the first two')],
   ['z', 'undo'],
 ]
 
@@ -38,17 +39,19 @@ export function StartPanel({ waiting, onReopen }: Props) {
   return (
     <>
       <p className="mt-2 text-lg">
-        All {plants.length} plants of the book are open, {harmful} of them poisonous. Any part may be looked at first;
-        use Find for any of them.
+        {say(
+          'All {{n}} plants of the book are open, {{harmful}} of them poisonous. Any part may be looked at first; use Find for any of them.',
+          { n: plants.length, harmful },
+        )}
       </p>
       <p>
         <Link to="/group-key" className="flex min-h-11 items-center underline">
-          Many runners of subterranean clover: the group key
+          {say('Many runners of subterranean clover: the group key')}
         </Link>
       </p>
       {waiting.some((u) => !u.namedAs) ? (
         <section className="mt-5">
-          <h3 className="text-lg">Waiting for a name</h3>
+          <h3 className="text-lg">{say('Waiting for a name')}</h3>
           <ul>
             {waiting
               .filter((u) => !u.namedAs)
@@ -60,9 +63,12 @@ export function StartPanel({ waiting, onReopen }: Props) {
                     onClick={() => onReopen(u)}
                     className="flex min-h-11 w-full items-center justify-between gap-3 border-b border-rule/60 text-left hover:bg-culm/10"
                   >
-                    <b>Unknown {u.letter}</b>
+                    <b>{say('Unknown {{letter}}', { letter: u.letter })}</b>
                     <span className="text-ink-soft">
-                      {u.place || 'no place given'}, {u.observations.length} looks
+                      {say('{{place}}, {{n}} looks', {
+                        place: u.place || say('no place given'),
+                        n: u.observations.length,
+                      })}
                     </span>
                   </button>
                 </li>
@@ -75,7 +81,7 @@ export function StartPanel({ waiting, onReopen }: Props) {
       </div>
       {last.length > 0 ? (
         <section className="mt-5">
-          <h3 className="text-lg">Written down last</h3>
+          <h3 className="text-lg">{say('Written down last')}</h3>
           <ul>
             {last.map((n) => (
               <li key={n.id} className="flex min-h-11 items-center justify-between gap-3 border-b border-rule/60 py-1">

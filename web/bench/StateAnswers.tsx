@@ -4,6 +4,7 @@ import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { stateWords } from '../parts/words.ts'
+import { say } from '../language/say.ts'
 
 export const KEYS_A_PAGE = 9
 
@@ -66,13 +67,15 @@ export function StateAnswers({
         })}
       </ul>
       <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
-        <span>Shift with a number: either of two</span>
+        <span>{say('Shift with a number: either of two')}</span>
         {either.length > 0 ? (
-          <span className="font-semibold text-ink">either {either.map(stateWords).join(' or ')} …</span>
+          <span className="font-semibold text-ink">
+            {say('either {{either}} …', { either: either.map(stateWords).join(' or ') })}
+          </span>
         ) : null}
         {states.length > KEYS_A_PAGE ? (
           <button type="button" className="min-h-11 underline" onClick={onPage}>
-            0: numbers for the next nine
+            {say('0: numbers for the next nine')}
           </button>
         ) : null}
       </p>

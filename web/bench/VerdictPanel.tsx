@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { memo, useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
@@ -13,6 +13,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { possiblePortrait, shownCandidates } from './readyDrawings.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
+import { say } from '../language/say.ts'
 
 export interface VerdictProps {
   result: Identification
@@ -31,14 +32,14 @@ export interface VerdictProps {
 function Evidence({ candidate }: { candidate: Candidate }) {
   const characters = useFlora((s) => s.characters)
   const list = candidate.evidence.filter((e) => Math.abs(e.bits) >= 0.05).sort((a, b) => b.bits - a.bits)
-  if (list.length === 0) return <p className="text-ink-soft">Nothing seen so far speaks for or against it.</p>
+  if (list.length === 0) return <p className="text-ink-soft">{say('Nothing seen so far speaks for or against it.')}</p>
   return (
     <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
       {list.map((e) => (
         <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
           <span>{characterTitle(characters, e.character)}</span>
           <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
-            {e.bits < 0 ? 'against' : 'for'} {Math.abs(e.bits).toFixed(1)} bits
+            {say('{{what}} {{abs}} bits', { what: e.bits < 0 ? 'against' : 'for', abs: Math.abs(e.bits).toFixed(1) })}
           </span>
         </li>
       ))}
@@ -63,17 +64,24 @@ function Why({
   )
   return (
     <ul className="mt-2 space-y-0.5">
-      {turned ? <li>What turned it: {look(turned)}.</li> : null}
+      {turned ? (
+        <li>
+          {say('What turned it:')} {look(turned)}.
+        </li>
+      ) : null}
       {contradicts ? (
         <li className="text-harm">
-          Worth a second look: {look(contradicts.character)} speaks against it by{' '}
-          {Math.abs(contradicts.bits).toFixed(1)} bits.
+          {say('Worth a second look:')} {look(contradicts.character)}{' '}
+          {say('speaks against it by {{abs}} bits.', { abs: Math.abs(contradicts.bits).toFixed(1) })}
         </li>
       ) : null}
       {wouldChange ? (
         <li>
-          It would change if {look(wouldChange.character)} were {stateWords(wouldChange.state)}: then{' '}
-          {inSentence(byId.get(wouldChange.plant)?.commonName ?? '')} would lead.
+          {say('It would change if')} {look(wouldChange.character)}{' '}
+          {say('were {{stateWords}}: then {{inSentence}} would lead.', {
+            stateWords: stateWords(wouldChange.state),
+            inSentence: inSentence(byId.get(wouldChange.plant)?.commonName ?? ''),
+          })}
         </li>
       ) : null}
     </ul>
@@ -125,7 +133,7 @@ function CandidateRow({ candidate, first, stage, answers, children }: RowProps) 
           </Link>
           <span className="block text-ink-soft">
             <i className="font-plant">{plant.scientificName}</i>
-            {plant.role === 'toxic' ? <span className="ml-2 font-bold text-harm">harmful</span> : null}
+            {plant.role === 'toxic' ? <span className="ml-2 font-bold text-harm">{say('harmful')}</span> : null}
           </span>
         </div>
         <p className="text-right leading-tight">
@@ -145,7 +153,7 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
   if (result.harmfulOpen.length === 0)
     return (
       <p className="mt-2 text-ink-soft">
-        No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.
+        {say('No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.')}
       </p>
     )
   return (
@@ -160,13 +168,13 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
               onClick={() => onAsk(h.check!)}
               className="ml-auto min-h-11 rounded-xl border-2 border-harm px-3 font-semibold text-harm"
             >
-              decide: {inSentence(characterTitle(characters, h.check))}
+              {say('decide: {{inSentence}}', { inSentence: inSentence(characterTitle(characters, h.check)) })}
             </button>
           ) : null}
         </li>
       ))}
       {result.harmfulOpen.length > HARM_SHOWN ? (
-        <li>and {result.harmfulOpen.length - HARM_SHOWN} more, each less likely.</li>
+        <li>{say('and {{n}} more, each less likely.', { n: result.harmfulOpen.length - HARM_SHOWN })}</li>
       ) : null}
     </ul>
   )
@@ -185,7 +193,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   return (
     <div>
       <h2 className="text-[1.65rem]" data-testid="verdict">
-        {started ? result.verdict.text : 'Nothing seen yet'}
+        {started ? result.verdict.text : say('Nothing seen yet')}
       </h2>
       {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
@@ -193,13 +201,13 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
           {shown.map((c, i) => (
             <CandidateRow key={c.plant} candidate={c} first={i === 0} stage={stage} answers={answers}>
               <details className="mt-1" open={i === 0 && observed.size <= 6}>
-                <summary className="min-h-8 text-ink-soft">why</summary>
+                <summary className="min-h-8 text-ink-soft">{say('why')}</summary>
                 <Evidence candidate={c} />
               </details>
             </CandidateRow>
           ))}
           <li className="flex justify-between py-2.5">
-            <span>Not in this book</span>
+            <span>{say('Not in this book')}</span>
             <b>{naturalFrequency(result.notInBook)}</b>
           </li>
         </ol>
@@ -220,7 +228,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
           aria-labelledby="harm-open"
         >
           <h3 id="harm-open" className="text-lg text-harm">
-            {result.harmfulOpen.length > 0 ? 'Harmful, and not excluded' : 'Harmful plants'}
+            {result.harmfulOpen.length > 0 ? say('Harmful, and not excluded') : say('Harmful plants')}
           </h3>
           <HarmOpen result={result} onAsk={onAsk} observed={observed} />
           <p className="mt-2 text-sm">{standingCautions[0]}</p>

@@ -3,6 +3,7 @@ import type { Character, Plant } from '@/core/naming/flora.ts'
 import { CANT_TELL } from '@/core/naming/observation.ts'
 import { download, fileSlug } from '../parts/download.ts'
 import type { Sheet } from './benchStore.ts'
+import { say } from '../language/say.ts'
 
 const fileName = (sheet: SpecimenSheet): string => {
   const place = fileSlug(sheet.place)
@@ -35,11 +36,14 @@ export async function openSheet(
     const unknown = said.find((s) => s !== CANT_TELL && !character?.states?.includes(s))
     if (!character || unknown !== undefined)
       return {
-        problem: `${file.name}: this book has no "${unknown ?? o.character}". It may come from a newer version.`,
+        problem: say('{{name}}: this book has no "{{unknown}}". It may come from a newer version.', {
+          name: file.name,
+          unknown: unknown ?? o.character,
+        }),
       }
   }
   const { opinion } = read.sheet
   if (opinion?.plant && !byId.has(opinion.plant))
-    return { problem: `${file.name}: the opinion names a plant that this book does not have.` }
+    return { problem: say('{{name}}: the opinion names a plant that this book does not have.', { name: file.name }) }
   return read
 }

@@ -7,6 +7,7 @@ import { getUnknowns } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import type { Sheet } from './benchStore.ts'
+import { say } from '../language/say.ts'
 
 interface Keeping {
   sheet: Sheet
@@ -58,7 +59,11 @@ export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
   }
   const keepUnknown = async () => {
     const letter = await keep(null)
-    onSaid(letter ? `Kept as unknown ${letter}.` : 'Kept here; it gets its letter when the server is back.')
+    onSaid(
+      letter
+        ? say('Kept as unknown {{letter}}.', { letter })
+        : say('Kept here; it gets its letter when the server is back.'),
+    )
   }
 
   const write = (candidate: Candidate) => {
@@ -87,7 +92,7 @@ export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
         .getState()
         .drain()
         .then(() => navigate(`/rounds/${round.id}`))
-    else onSaid(`${byId.get(candidate.plant)?.commonName} was written down.`)
+    else onSaid(say('{{commonName}} was written down.', { commonName: byId.get(candidate.plant)?.commonName }))
   }
 
   return { waiting, keepUnknown, write }

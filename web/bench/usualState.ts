@@ -1,5 +1,6 @@
 import { cellAt, type Plant, type Stage } from '@/core/naming/flora.ts'
 import { shareOfWord } from '@/core/naming/frequency.ts'
+import { say } from '../language/say.ts'
 
 /** The state a plant shows most often, or its typical size in words. */
 export function usualState(plant: Plant, character: string, stage: Stage): string | undefined {
@@ -11,8 +12,9 @@ export function usualState(plant: Plant, character: string, stage: Stage): strin
 
 export function usualWords(plant: Plant, character: string, stage: Stage): string {
   const cell = cellAt(plant, character, stage)
-  if (!cell) return 'not recorded'
-  if (cell.kind === 'range') return `${cell.typical[0]} to ${cell.typical[1]} mm`
+  if (!cell) return say('not recorded')
+  if (cell.kind === 'range')
+    return say('{{typical}} to {{typical2}} mm', { typical: cell.typical[0], typical2: cell.typical[1] })
   return Object.entries(cell.words)
     .filter(([, w]) => w !== 'never' && w !== 'rarely')
     .sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])

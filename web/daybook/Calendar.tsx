@@ -2,6 +2,7 @@ import { max, rollup } from 'd3-array'
 import { scaleSqrt } from 'd3-scale'
 import { monthNames } from '../parts/words.ts'
 import type { Entry } from './timeline.ts'
+import { say } from '../language/say.ts'
 
 const MOST_YEARS = 6
 
@@ -23,11 +24,11 @@ export function Calendar({
   const years = [...new Set(entries.map((e) => e.day.slice(0, 4)))].sort().reverse().slice(0, MOST_YEARS)
   const size = scaleSqrt([0, max(counts.values()) ?? 1], [0, 24])
   return (
-    <table className="mt-2 w-full max-w-xl table-fixed text-center" aria-label="Calendar">
+    <table className="mt-2 w-full max-w-xl table-fixed text-center" aria-label={say('Calendar')}>
       <thead>
         <tr>
           <th scope="col" className="w-14 text-left text-sm font-normal text-ink-soft">
-            year
+            {say('year')}
           </th>
           {monthNames.map((m) => (
             <th key={m} scope="col" className="text-sm font-normal text-ink-soft">
@@ -53,7 +54,7 @@ export function Calendar({
                     <button
                       type="button"
                       aria-pressed={month === key}
-                      aria-label={`${name} ${y}: ${n} entries`}
+                      aria-label={say('{{name}} {{y}}: {{n}} entries', { name, y, n })}
                       onClick={() => onMonth(month === key ? '' : key)}
                       className={`flex h-11 w-full items-center justify-center rounded-lg ${month === key ? 'bg-culm/20 outline-2 outline-culm' : 'hover:bg-culm/10'}`}
                     >

@@ -7,9 +7,11 @@ import type { Naming } from '@/core/records/round.ts'
 import { wilson } from '@/core/survey/proportionIntervals.ts'
 import { percentRange } from '../parts/words.ts'
 import { Reliability } from '../practice/Reliability.tsx'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
+import { dayWords } from '../language/dates.ts'
 
 const OTHER = 'other'
 const SHOWN = 8
@@ -27,9 +29,15 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
   return (
     <li className="border-b border-rule/60 py-2">
       <p>
-        <b className="font-plant text-lg">{shortName(naming.plant)}</b>, {naturalFrequency(naming.probability)}, named{' '}
-        {dayWords(naming.namedAt.slice(0, 10))}
-        {naming.place ? `, ${naming.place}` : ''}
+        <Say
+          text="<b/>, {{naturalFrequency}}, named {{dayWords}}{{what}}"
+          values={{
+            naturalFrequency: naturalFrequency(naming.probability),
+            dayWords: dayWords(naming.namedAt.slice(0, 10)),
+            what: naming.place ? `, ${naming.place}` : '',
+          }}
+          components={{ b: <b className="font-plant text-lg">{shortName(naming.plant)}</b> }}
+        />
       </p>
       <div className="mt-1 flex flex-wrap items-end gap-2">
         <button
@@ -37,15 +45,15 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
           onClick={() => answer(naming.plant)}
           className="min-h-12 rounded-xl bg-culm px-4 font-semibold text-on-culm"
         >
-          It was
+          {say('It was')}
         </button>
         <label className="grow">
-          <span className="block text-sm text-ink-soft">No, it was</span>
+          <span className="block text-sm text-ink-soft">{say('No, it was')}</span>
           <input
             list="what-it-was"
             value={text}
             onChange={(e) => setText(e.target.value)}
-            placeholder="name of the plant"
+            placeholder={say('name of the plant')}
             className="min-h-12 w-full rounded-xl border border-rule bg-sheet px-3"
           />
         </label>
@@ -55,11 +63,11 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
           onClick={() => answer(found?.id ?? OTHER)}
           className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
         >
-          {text.trim() === '' ? 'Not in the book' : 'Write it'}
+          {text.trim() === '' ? say('Not in the book') : say('Write it')}
         </button>
       </div>
       <label className="mt-1 block">
-        <span className="block text-sm text-ink-soft">What showed it (may be left empty)</span>
+        <span className="block text-sm text-ink-soft">{say('What showed it (may be left empty)')}</span>
         <input
           value={note}
           maxLength={2000}
@@ -108,19 +116,25 @@ export function ComeBack({
         ))}
       </datalist>
       <h2 id="come-back" className="text-xl">
-        Come back and check
+        {say('Come back and check')}
       </h2>
       {namings.length === 0 ? (
-        <p>No name was written down at the bench yet. Once one is, it waits here for its flower.</p>
+        <p>{say('No name was written down at the bench yet. Once one is, it waits here for its flower.')}</p>
       ) : null}
       {done.length > 0 ? (
         <>
           <p className="mt-1 text-lg" data-testid="hit-rate">
-            <b>
-              {right} of {done.length}
-            </b>{' '}
-            names were right in flower ({percentRange(wilson({ x: right, n: done.length }))})
-            {lean ? `; the engine was ${lean}` : ''}. Brier score {brierScore(done)!.toFixed(2)}.
+            <Say
+              text="<b>{{right}} of {{n}}</b> names were right in flower ({{wilson}}){{what}}. Brier score {{brierScore}}."
+              values={{
+                right,
+                n: done.length,
+                wilson: percentRange(wilson({ x: right, n: done.length })),
+                what: lean ? say('; the engine was {{lean}}', { lean }) : '',
+                brierScore: brierScore(done)!.toFixed(2),
+              }}
+              components={{ b: <b /> }}
+            />
           </p>
           <Reliability answers={done} />
           <ul>
@@ -129,12 +143,14 @@ export function ComeBack({
               .map(({ naming, check }) => (
                 <li key={naming.id} className="flex items-center justify-between gap-3 border-b border-rule/60">
                   <span>
-                    {shortName(naming.plant)} was{' '}
-                    {check.was === OTHER ? 'a plant outside the book' : shortName(check.was)}
-                    {check.note ? `: ${check.note}` : ''}
+                    {say('{{shortName}} was {{what}}{{what2}}', {
+                      shortName: shortName(naming.plant),
+                      what: check.was === OTHER ? say('a plant outside the book') : shortName(check.was),
+                      what2: check.note ? `: ${check.note}` : '',
+                    })}
                   </span>
                   <button type="button" onClick={() => undo(naming.id)} className="min-h-11 underline">
-                    take back
+                    {say('take back')}
                   </button>
                 </li>
               ))}
@@ -148,7 +164,7 @@ export function ComeBack({
           ))}
         </ul>
       ) : null}
-      {open.length > SHOWN ? <p>and {open.length - SHOWN} more wait.</p> : null}
+      {open.length > SHOWN ? <p>{say('and {{n}} more wait.', { n: open.length - SHOWN })}</p> : null}
     </section>
   )
 }

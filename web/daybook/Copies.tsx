@@ -1,10 +1,10 @@
-import { format, parseISO } from 'date-fns'
 import { useEffect, useState } from 'react'
 import { checkCopy, getCopies, type KeptCopy } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
+import { say } from '../language/say.ts'
+import { momentWords } from '../language/dates.ts'
 
 const size = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`)
-const when = (iso: string) => format(parseISO(iso), 'd MMMM yyyy, HH:mm')
 
 /** Copies of everything: to take one away, to see which are kept, to know whether a file is whole. */
 export function Copies() {
@@ -23,17 +23,25 @@ export function Copies() {
       .then(({ madeAt, tables }) => {
         const rows = tables.reduce((n, t) => n + t.rows, 0)
         const rounds = tables.find((t) => t.name === 'round')?.rows ?? 0
-        setSaid(`${file.name} is whole: made ${when(madeAt)}, ${rounds} rounds, ${rows} entries in all.`)
+        setSaid(
+          say('{{name}} is whole: made {{when}}, {{rounds}} rounds, {{rows}} entries in all.', {
+            name: file.name,
+            when: momentWords(madeAt),
+            rounds,
+            rows,
+          }),
+        )
       })
       .catch((e: unknown) => setSaid(`${file.name}: ${(e as Error).message}`))
   return (
     <section aria-labelledby="copies" className="mt-8 border-t border-rule pt-4">
       <h2 id="copies" className="text-xl">
-        Copies
+        {say('Copies')}
       </h2>
       <p className="max-w-prose">
-        A copy holds everything that was written, in open formats in one zip. Keep one away from this machine: the
-        copies below lie on the same disk.
+        {say(
+          'A copy holds everything that was written, in open formats in one zip. Keep one away from this machine: the copies below lie on the same disk.',
+        )}
       </p>
       <div className="mt-2 flex flex-wrap gap-2">
         <a
@@ -41,9 +49,9 @@ export function Copies() {
           download
           className="flex min-h-12 items-center rounded-xl border-2 border-culm px-4 font-semibold text-culm"
         >
-          Take a copy away
+          {say('Take a copy away')}
         </a>
-        <FileButton label="Is this copy whole?" accept=".zip" onFile={check} />
+        <FileButton label={say('Is this copy whole?')} accept=".zip" onFile={check} />
       </div>
       <p role="status" className="mt-1 font-semibold">
         {said}
@@ -51,17 +59,19 @@ export function Copies() {
       {copies && copies.length > 0 ? (
         <details>
           <summary className="min-h-11 content-center">
-            {copies.length === 1 ? 'One copy is' : `${copies.length} copies are`} kept beside the data, the last of{' '}
-            {when(copies[0]!.madeAt)}
+            {say('{{count}} copies are kept beside the data, the last of {{when}}', {
+              count: copies.length,
+              when: momentWords(copies[0]!.madeAt),
+            })}
           </summary>
           <ul>
             {copies.map((c) => (
               <li key={c.name}>
-                {when(c.madeAt)}, {size(c.bytes)}: <span className="font-mono text-sm">{c.name}</span>
+                {momentWords(c.madeAt)}, {size(c.bytes)}: <span className="font-mono text-sm">{c.name}</span>
               </li>
             ))}
           </ul>
-          <p className="text-ink-soft">Whoever runs the server puts one back; how is written in its guide.</p>
+          <p className="text-ink-soft">{say('Whoever runs the server puts one back; how is written in its guide.')}</p>
         </details>
       ) : null}
     </section>

@@ -9,6 +9,7 @@ import { readRounds } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { OwnReading } from '../practice/OwnReading.tsx'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
+import { LanguageChoice } from './LanguageChoice.tsx'
 import { UnitsChoice } from './UnitsChoice.tsx'
 import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
@@ -16,6 +17,7 @@ import { ComeBack } from './ComeBack.tsx'
 import { Timeline } from './Timeline.tsx'
 import { timeline } from './timeline.ts'
 import { YearOnYear } from './YearOnYear.tsx'
+import { say } from '../language/say.ts'
 
 export async function loader() {
   await useOutbox.getState().drain()
@@ -52,21 +54,21 @@ export function Component() {
   const waiting = namings.filter((n) => !checks.some((c) => c.namingId === n.id)).length
   return (
     <Leaf
-      names={{ left: 'Daybook', right: 'Year on year' }}
+      names={{ left: say('Daybook'), right: say('Year on year') }}
       tip={
         waiting > 0
-          ? { label: 'Check a name in flower', detail: `${waiting} wait`, onPress: () => document.getElementById('come-back')?.scrollIntoView() } // prettier-ignore
-          : { label: 'Plan a round', detail: 'count the same stops again', to: '/plan' }
+          ? { label: say('Check a name in flower'), detail: say('{{waiting}} wait', { waiting }), onPress: () => document.getElementById('come-back')?.scrollIntoView() } // prettier-ignore
+          : { label: say('Plan a round'), detail: say('count the same stops again'), to: '/plan' }
       }
-      nodes={[{ id: 'entries', label: 'Written', detail: `${entries.length} entries` }]}
+      nodes={[{ id: 'entries', label: say('Written'), detail: say('{{n}} entries', { n: entries.length }) }]}
       left={
         <>
-          <h1 className="text-[1.65rem]">Daybook</h1>
+          <h1 className="text-[1.65rem]">{say('Daybook')}</h1>
           <div className="mt-2 grid max-w-xl gap-3 sm:grid-cols-2">
-            <Labelled label="Place">
+            <Labelled label={say('Place')}>
               {(id) => (
                 <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>
-                  <option value="">All places</option>
+                  <option value="">{say('All places')}</option>
                   {paddocks.map((p) => (
                     <option key={p.id} value={p.id}>
                       {holdings.find((h) => h.id === p.holdingId)?.name}, {p.name}
@@ -75,14 +77,14 @@ export function Component() {
                 </select>
               )}
             </Labelled>
-            <Labelled label="Find in it">
+            <Labelled label={say('Find in it')}>
               {(id) => (
                 <input
                   id={id}
                   type="search"
                   value={words}
                   onChange={(e) => setWords(e.target.value)}
-                  placeholder="a plant, a word"
+                  placeholder={say('a plant, a word')}
                   className={inputClass}
                 />
               )}
@@ -94,6 +96,7 @@ export function Component() {
             entries={month ? here.filter((e) => e.day.startsWith(month)) : here}
           />
           <UnitsChoice />
+          <LanguageChoice />
           <Copies />
         </>
       }
@@ -106,7 +109,7 @@ export function Component() {
               known={shown.id === read.most?.paddockId ? read.most.counts : undefined}
             />
           ) : (
-            <p>Nothing was counted yet.</p>
+            <p>{say('Nothing was counted yet.')}</p>
           )}
           <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
           <OwnReading namings={namings} checks={checks} answers={answers} />

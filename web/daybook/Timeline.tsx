@@ -1,8 +1,8 @@
-import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { dayWords } from '../rounds/RoundList.tsx'
 import type { Entry } from './timeline.ts'
+import { say } from '../language/say.ts'
+import { dayWords, monthWords } from '../language/dates.ts'
 
 const A_TIME = 40
 
@@ -10,21 +10,21 @@ const kindWords: Record<Entry['kind'], string> = {
   counted: 'counted',
   named: 'named',
   done: 'done',
-  'to do': 'to do',
+  'to do': say('to do'),
   event: 'work',
 }
 
 /** What was found and done, by month, the latest first. */
 export function Timeline({ entries }: { entries: Entry[] }) {
   const [most, setMost] = useState(A_TIME)
-  if (entries.length === 0) return <p className="mt-3">Nothing of that kind is in the daybook.</p>
+  if (entries.length === 0) return <p className="mt-3">{say('Nothing of that kind is in the daybook.')}</p>
   const shown = entries.slice(0, most)
   const months = [...new Set(shown.map((e) => e.day.slice(0, 7)))]
   return (
     <>
       {months.map((m) => (
-        <section key={m} aria-label={format(parseISO(`${m}-01`), 'MMMM yyyy')} className="mt-4">
-          <h2 className="text-lg">{format(parseISO(`${m}-01`), 'MMMM yyyy')}</h2>
+        <section key={m} aria-label={monthWords(`${m}-01`)} className="mt-4">
+          <h2 className="text-lg">{monthWords(`${m}-01`)}</h2>
           <ol className="border-l-3 border-culm pl-4">
             {shown
               .filter((e) => e.day.startsWith(m))
@@ -49,7 +49,7 @@ export function Timeline({ entries }: { entries: Entry[] }) {
       ))}
       {entries.length > most ? (
         <button type="button" onClick={() => setMost((n) => n + A_TIME)} className="mt-2 min-h-11 underline">
-          Further back ({entries.length - most} more)
+          {say('Further back ({{n}} more)', { n: entries.length - most })}
         </button>
       ) : null}
     </>

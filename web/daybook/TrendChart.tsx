@@ -8,6 +8,7 @@ import { groupColour } from '../parts/groupMarks.ts'
 import { useWidth } from '../parts/useWidth.ts'
 import { percent } from '../parts/words.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const HEIGHT = 300
 const NAMES = 150
@@ -35,7 +36,12 @@ export function TrendChart({ counts, plants }: { counts: YearCount[]; plants: Pl
   const words = plants.map((p) => `${shortName(p.taxon)} ${p.shares.map((s) => percent(s)).join(', ')}`).join('; ')
   return (
     <div ref={ref} className="mt-2 w-full">
-      <svg viewBox={`0 0 ${width} ${HEIGHT}`} width="100%" role="img" aria-label={`Shares year on year: ${words}`}>
+      <svg
+        viewBox={`0 0 ${width} ${HEIGHT}`}
+        width="100%"
+        role="img"
+        aria-label={say('Shares year on year: {{words}}', { words })}
+      >
         {y.ticks(4).map((t) => (
           <g key={t}>
             <path d={`M46 ${y(t)}H${width - NAMES - 10}`} className="stroke-rule" />

@@ -1,7 +1,8 @@
 import { unitSystems, type UnitSystem } from '@/core/records/units.ts'
 import { useUnits } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
-const says: Record<UnitSystem, string> = { metric: 'hectares, kilograms, metres', us: 'acres, pounds, yards' }
+const says: Record<UnitSystem, string> = { metric: say('hectares, kilograms, metres'), us: say('acres, pounds, yards') }
 
 /** In which units this device shows and takes in areas, masses, rates and ways. Leaves are measured in millimetres everywhere. */
 export function UnitsChoice() {
@@ -9,7 +10,7 @@ export function UnitsChoice() {
   return (
     <section aria-labelledby="units" className="mt-8 border-t border-rule pt-4">
       <h2 id="units" className="text-xl">
-        Units
+        {say('Units')}
       </h2>
       <div role="group" aria-labelledby="units" className="mt-2 flex flex-wrap gap-2">
         {unitSystems.map((u) => (
@@ -25,7 +26,7 @@ export function UnitsChoice() {
         ))}
       </div>
       <p className="mt-1 text-ink-soft">
-        For this device; what is kept, and the files, stay metric. Parts of a plant are in millimetres.
+        {say('For this device; what is kept, and the files, stay metric. Parts of a plant are in millimetres.')}
       </p>
     </section>
   )

@@ -7,6 +7,8 @@ import { getCounts } from '../api/client.ts'
 import { percent } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { TrendChart } from './TrendChart.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const DRAWN = 6
 
@@ -15,19 +17,29 @@ const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(100
 
 function changeWords({ trend, lately }: PlantCourse): string {
   if (trend)
-    return `${points(trend.perYear)} points a year (${points(trend.interval[0])} to ${points(trend.interval[1])}) over ${trend.years} counts`
+    return say('{{points}} points a year ({{points2}} to {{points3}}) over {{years}} counts', {
+      points: points(trend.perYear),
+      points2: points(trend.interval[0]),
+      points3: points(trend.interval[1]),
+      years: trend.years,
+    })
   if (lately)
-    return `${points(lately.change)} points since the last count (${points(lately.interval[0])} to ${points(lately.interval[1])}), the same ${lately.stops} stops`
-  return 'no change can be worked out from one count'
+    return say('{{points}} points since the last count ({{points2}} to {{points3}}), the same {{stops}} stops', {
+      points: points(lately.change),
+      points2: points(lately.interval[0]),
+      points3: points(lately.interval[1]),
+      stops: lately.stops,
+    })
+  return say('no change can be worked out from one count')
 }
 
 const courseWords: Record<PlantCourse['course'], string> = {
-  arriving: 'new here',
+  arriving: say('new here'),
   rising: 'rising',
-  steady: 'no change beyond chance',
+  steady: say('no change beyond chance'),
   falling: 'falling',
-  gone: 'not met any more',
-  'too few': 'too few counts to tell',
+  gone: say('not met any more'),
+  'too few': say('too few counts to tell'),
 }
 
 function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none: string }) {
@@ -39,8 +51,15 @@ function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none
       <ul>
         {list.map((c) => (
           <li key={c.taxon} className="border-b border-rule/60 py-1">
-            <b>{taxonName(c.taxon, byId).replace(/ \(.*\)/, '')}</b>: {courseWords[c.course]};{' '}
-            {percent(c.shares.at(-1)!)} now. {changeWords(c)}.
+            <Say
+              text="<b/>: {{courseWords}}; {{at}} now. {{changeWords}}."
+              values={{
+                courseWords: courseWords[c.course],
+                at: percent(c.shares.at(-1)!),
+                changeWords: changeWords(c),
+              }}
+              components={{ b: <b>{taxonName(c.taxon, byId).replace(/ \(.*\)/, '')}</b> }}
+            />
           </li>
         ))}
       </ul>
@@ -60,23 +79,33 @@ function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock 
   return (
     <>
       <p className="mt-1 text-ink-soft">
-        {counts.length} counts by "{methodInfo[last.method].name}". Only counts of one method are held against each
-        other.
+        {say('{{n}} counts by "{{name}}". Only counts of one method are held against each other.', {
+          n: counts.length,
+          name: methodInfo[last.method].name,
+        })}
       </p>
       {counts.length > 1 ? (
         <TrendChart counts={inOrder} plants={shown} />
       ) : (
-        <p>One count so far: a line needs another.</p>
+        <p>{say('One count so far: a line needs another.')}</p>
       )}
-      <Lines title="Harmful" list={harmful} none="No harmful plant was met in any count, which does not exclude one." />
-      {paddock.sown.length > 0 ? <Lines title="Sown" list={sown} none="None of the sown plants was met." /> : null}
+      <Lines
+        title={say('Harmful')}
+        list={harmful}
+        none={say('No harmful plant was met in any count, which does not exclude one.')}
+      />
+      {paddock.sown.length > 0 ? (
+        <Lines title={say('Sown')} list={sown} none={say('None of the sown plants was met.')} />
+      ) : null}
       {missing.length > 0 && paddock.sown.length > 0 ? (
-        <p className="text-ink-soft">Sown and never met: {missing.map((id) => taxonName(id, byId)).join(', ')}.</p>
+        <p className="text-ink-soft">
+          {say('Sown and never met: {{missing}}.', { missing: missing.map((id) => taxonName(id, byId)).join(', ') })}
+        </p>
       ) : null}
       <Lines
-        title="Plainly rising or falling"
+        title={say('Plainly rising or falling')}
         list={all.filter((c) => (c.course === 'rising' || c.course === 'falling' || c.course === 'arriving') && !harmful.includes(c)).slice(0, 8)} // prettier-ignore
-        none="No other plant's change is beyond what chance would make of so many stops."
+        none={say("No other plant's change is beyond what chance would make of so many stops.")}
       />
     </>
   )
@@ -96,14 +125,14 @@ export function YearOnYear({ paddock, known }: { paddock: Paddock; known: YearCo
     return () => void (current = false)
   }, [paddock.id, known])
   if (problem) return <p className="font-semibold text-harm">{problem}</p>
-  if (!counts) return <p className="text-ink-soft">Reading the counts …</p>
+  if (!counts) return <p className="text-ink-soft">{say('Reading the counts …')}</p>
   const methods = [...new Set(counts.map((c) => c.method))] as Method[]
   return (
     <section aria-labelledby="year-on-year">
       <h2 id="year-on-year" className="text-[1.65rem]">
-        {paddock.name}, year on year
+        {say('{{name}}, year on year', { name: paddock.name })}
       </h2>
-      {counts.length === 0 ? <p className="mt-1">Nothing was counted here yet.</p> : null}
+      {counts.length === 0 ? <p className="mt-1">{say('Nothing was counted here yet.')}</p> : null}
       {methods.map((m) => (
         <OneMethod key={m} counts={counts.filter((c) => c.method === m)} paddock={paddock} />
       ))}

@@ -3,6 +3,7 @@ import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { shortName } from '../stores/floraStore.ts'
 import { rateWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
 /** One line of the daybook. */
 export interface Entry {
@@ -17,12 +18,12 @@ export interface Entry {
 }
 
 const eventWords: Record<PaddockEvent['kind'], string> = {
-  sown: 'Sown',
-  cut: 'Cut',
-  grazed: 'Grazed',
-  fertilised: 'Fertilised',
-  treated: 'Treated',
-  other: 'Noted',
+  sown: say('Sown'),
+  cut: say('Cut'),
+  grazed: say('Grazed'),
+  fertilised: say('Fertilised'),
+  treated: say('Treated'),
+  other: say('Noted'),
 }
 
 function eventText({ kind, note, detail }: PaddockEvent): string {
@@ -52,7 +53,11 @@ export function timeline({ rounds, plan, namings, events, paddocks }: Kept): Ent
         kind: 'counted',
         paddockId: r.paddockId,
         place: r.paddock,
-        text: `${r.title}: ${r.stopsDone} of ${r.stops} counted`,
+        text: say('{{title}}: {{stopsDone}} of {{stops}} counted', {
+          title: r.title,
+          stopsDone: r.stopsDone,
+          stops: r.stops,
+        }),
         to: `/rounds/${r.id}/weigh-up`,
       })),
     ...namings.map((n): Entry => {
@@ -63,7 +68,7 @@ export function timeline({ rounds, plan, namings, events, paddocks }: Kept): Ent
         kind: 'named',
         paddockId: round?.paddockId ?? null,
         place: round?.paddock ?? n.place,
-        text: `${shortName(n.plant)} named`,
+        text: say('{{shortName}} named', { shortName: shortName(n.plant) }),
         to: `/plants/${n.plant}`,
       }
     }),
@@ -73,7 +78,8 @@ export function timeline({ rounds, plan, namings, events, paddocks }: Kept): Ent
       kind: l.doneOn ? 'done' : 'to do',
       paddockId: l.paddockId,
       place: l.paddock,
-      text: l.doneOn && l.outcome ? `${l.text}. Came of it: ${l.outcome}` : l.text,
+      text:
+        l.doneOn && l.outcome ? say('{{text}}. Came of it: {{outcome}}', { text: l.text, outcome: l.outcome }) : l.text,
     })),
     ...events.map((e): Entry => ({
       id: e.id,

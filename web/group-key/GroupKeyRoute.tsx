@@ -22,6 +22,8 @@ import { readPlaces } from '../places/readPlaces.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
 import { nothingPulled, useRunners, type Pulled } from './runnersStore.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const FILE = 'fold-sprig-runners'
 
@@ -39,23 +41,23 @@ type Step = 'runnerHairy' | 'calyxRed' | 'stipuleRed'
 const steps: { id: Step; asks: string; yes: string; no: string; drawings: () => [Drawing, Drawing] }[] = [
   {
     id: 'runnerHairy',
-    asks: 'Is the runner hairy?',
+    asks: say('Is the runner hairy?'),
     yes: 'hairy',
     no: 'smooth',
     drawings: () => [runnerDrawing(true), runnerDrawing(false)],
   },
   {
     id: 'calyxRed',
-    asks: 'Any red on the flower tube?',
-    yes: 'some red',
-    no: 'all green',
+    asks: say('Any red on the flower tube?'),
+    yes: say('some red'),
+    no: say('all green'),
     drawings: () => [calyxDrawing(true), calyxDrawing(false)],
   },
   {
     id: 'stipuleRed',
-    asks: 'Any red on the stipule?',
-    yes: 'some red',
-    no: 'all green',
+    asks: say('Any red on the stipule?'),
+    yes: say('some red'),
+    no: say('all green'),
     drawings: () => [drawState('stipule.colour', 'red-veined')!, drawState('stipule.colour', 'green')!],
   },
 ]
@@ -68,17 +70,23 @@ function Second({ mine, theirs }: { mine: Runner[]; theirs: Runner[] }) {
   const pairs = Array.from({ length: n }, (_, i) => [runnerGroup(mine[i]!), runnerGroup(theirs[i]!)] as const).filter(
     (p): p is readonly [RunnerGroup, RunnerGroup] => p[0] !== undefined && p[1] !== undefined,
   )
-  if (pairs.length === 0) return <p>No runner of the file can be held against yours.</p>
+  if (pairs.length === 0) return <p>{say('No runner of the file can be held against yours.')}</p>
   const table = runnerGroups.map((a) => runnerGroups.map((b) => pairs.filter((p) => p[0] === a && p[1] === b).length))
   const same = pairs.filter(([a, b]) => a === b).length
   const { kappa, interval } = cohenKappa(table)
   return (
     <p data-testid="second">
-      Of {pairs.length} runners that both placed, in the order pulled, {same} are in the same group
-      {Number.isFinite(kappa)
-        ? `: kappa ${kappa.toFixed(2)} (${interval[0].toFixed(2)} to ${interval[1].toFixed(2)}; Cohen 1960)`
-        : ''}
-      .
+      {say('Of {{n}} runners that both placed, in the order pulled, {{same}} are in the same group{{what}}.', {
+        n: pairs.length,
+        same,
+        what: Number.isFinite(kappa)
+          ? say(': kappa {{kappa}} ({{interval}} to {{interval2}}; Cohen 1960)', {
+              kappa: kappa.toFixed(2),
+              interval: interval[0].toFixed(2),
+              interval2: interval[1].toFixed(2),
+            })
+          : '',
+      })}
     </p>
   )
 }
@@ -91,24 +99,26 @@ function Follows({ pulled, onSuspect, name }: { pulled: Pulled; onSuspect: (s: R
     setProblem('')
     try {
       const read = JSON.parse(await file.text()) as { kind?: string; runners?: Runner[] }
-      if (read.kind !== FILE || !Array.isArray(read.runners)) throw new Error('no runners')
+      if (read.kind !== FILE || !Array.isArray(read.runners)) throw new Error(say('no runners'))
       setTheirs(read.runners.map((r) => ({ ...blank, ...r })))
     } catch {
-      setProblem(`${file.name} is not a file of runners.`)
+      setProblem(say('{{name}} is not a file of runners.', { name: file.name }))
     }
   }
   return (
     <>
-      <h2 className="text-[1.65rem]">What it comes to</h2>
+      <h2 className="text-[1.65rem]">{say('What it comes to')}</h2>
       {share ? (
         <p className="mt-1 text-lg first-letter:uppercase" data-testid="runner-share">
           {pulled.suspect.length > 0
             ? `${sayRunnerShare(share)}.`
-            : `${share.placed} runners placed. Tick the groups in which your register has an oestrogenic cultivar.`}
+            : say('{{placed}} runners placed. Tick the groups in which your register has an oestrogenic cultivar.', {
+                placed: share.placed,
+              })}
         </p>
       ) : (
         <p className="mt-1">
-          No runner is placed yet. Thirty or so, pulled along the whole walk, make a share worth having.
+          {say('No runner is placed yet. Thirty or so, pulled along the whole walk, make a share worth having.')}
         </p>
       )}
       <ul className="mt-3">
@@ -141,36 +151,37 @@ function Follows({ pulled, onSuspect, name }: { pulled: Pulled; onSuspect: (s: R
         })}
       </ul>
       {share && share.unplaced > 0 ? (
-        <p className="mt-1">{share.unplaced} could not be placed and are left out.</p>
+        <p className="mt-1">
+          {say('{{unplaced}} could not be placed and are left out.', { unplaced: share.unplaced })}
+        </p>
       ) : null}
       <section className="mt-4 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4">
-        <h3 className="text-lg text-harm">What it means for ewes</h3>
+        <h3 className="text-lg text-harm">{say('What it means for ewes')}</h3>
         <p>
-          Oestrogenic clover can lower the fertility of ewes, for good when it is eaten season after season; the more of
-          the feed and the longer, the more. A group is not a cultivar: these runners could be of one, and only some
-          are. Old cultivars also cost winter feed (common practice, no source). What they hold is told by a laboratory
-          (isoflavones), what it does by a veterinarian; keep breeding ewes off dense stands about mating until then.
+          {say(
+            'Oestrogenic clover can lower the fertility of ewes, for good when it is eaten season after season; the more of the feed and the longer, the more. A group is not a cultivar: these runners could be of one, and only some are. Old cultivars also cost winter feed (common practice, no source). What they hold is told by a laboratory (isoflavones), what it does by a veterinarian; keep breeding ewes off dense stands about mating until then.',
+          )}
         </p>
       </section>
-      <section className="mt-4" aria-label="Second opinion">
-        <h3 className="text-lg">A second opinion</h3>
-        <p>The same runners, in the order they were pulled, looked at by somebody else.</p>
+      <section className="mt-4" aria-label={say('Second opinion')}>
+        <h3 className="text-lg">{say('A second opinion')}</h3>
+        <p>{say('The same runners, in the order they were pulled, looked at by somebody else.')}</p>
         <div className="mt-1 flex flex-wrap gap-2">
           <button
             type="button"
             disabled={pulled.runners.length === 0}
             onClick={() =>
               download(
-                `${fileSlug(`${name} runners`)}.json`,
+                `${fileSlug(say('{{name}} runners', { name }))}.json`,
                 JSON.stringify({ kind: FILE, version: 1, place: name, ...pulled }, null, 1),
                 'application/json',
               )
             }
             className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
           >
-            Save the runners
+            {say('Save the runners')}
           </button>
-          <FileButton label="Open a colleague's runners" accept=".json" onFile={(f) => void open(f)} />
+          <FileButton label={say("Open a colleague's runners")} accept=".json" onFile={(f) => void open(f)} />
         </div>
         <p role="alert" className="font-semibold text-harm">
           {problem}
@@ -226,21 +237,21 @@ export function Component() {
   const name = paddocks.find((p) => p.id === paddockId)?.name ?? ''
   return (
     <Leaf
-      names={{ left: 'The runner', right: 'What it comes to' }}
-      tip={{ label: step.asks, detail: `runner ${pulled.runners.length + 1}` }}
+      names={{ left: say('The runner'), right: say('What it comes to') }}
+      tip={{ label: step.asks, detail: say('runner {{n}}', { n: pulled.runners.length + 1 }) }}
       nodes={pulled.runners.slice(-8).map((r, i, all) => {
         const group = runnerGroup(r)
         return {
           id: String(pulled.runners.length - all.length + i),
-          label: `Runner ${pulled.runners.length - all.length + i + 1}`,
-          detail: group ? groupWords(group) : 'not placed',
+          label: say('Runner {{n}}', { n: pulled.runners.length - all.length + i + 1 }),
+          detail: group ? groupWords(group) : say('not placed'),
         }
       })}
       left={
         <>
-          <h1 className="text-[1.65rem]">Runners of subterranean clover</h1>
+          <h1 className="text-[1.65rem]">{say('Runners of subterranean clover')}</h1>
           <div className="mt-2 max-w-md">
-            <Labelled label="Paddock">
+            <Labelled label={say('Paddock')}>
               {(id) => (
                 <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>
                   {paddocks.map((p) => (
@@ -253,8 +264,9 @@ export function Component() {
             </Labelled>
           </div>
           <p className="mt-2 text-ink-soft">
-            Early spring, full sun, one runner pulled out whole, youngest leaves first. The underside of the leaf is
-            always hairy in this species: if it is not, it is another clover.
+            {say(
+              'Early spring, full sun, one runner pulled out whole, youngest leaves first. The underside of the leaf is always hairy in this species: if it is not, it is another clover.',
+            )}
           </p>
           <h2 className="mt-4 text-xl" data-testid="step">
             {step.asks}
@@ -281,7 +293,7 @@ export function Component() {
           </div>
           <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" onClick={() => answer(null)} className="min-h-12 rounded-xl border border-rule px-4">
-              can't tell <kbd className="text-sm text-ink-soft">?</kbd>
+              <Say text="can't tell <kbd/>" components={{ kbd: <kbd className="text-sm text-ink-soft">?</kbd> }} />
             </button>
             <button
               type="button"
@@ -289,7 +301,7 @@ export function Component() {
               disabled={pulled.runners.length === 0 && at === 0}
               className="min-h-12 rounded-xl border border-rule px-4 disabled:opacity-50"
             >
-              undo <kbd className="text-sm text-ink-soft">z</kbd>
+              <Say text="undo <kbd>z</kbd>" components={{ kbd: <kbd className="text-sm text-ink-soft" /> }} />
             </button>
           </div>
         </>

@@ -10,17 +10,18 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { stillToFind } from '../weigh-up/stillToFind.ts'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 const withInterval = (s: Share) =>
-  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ', no interval from one stop'}`
+  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : say(', no interval from one stop')}`
 
 const made = {
-  clustered: 'stops as the unit',
-  stratified: 'by part, weighted by area',
-  exact: 'exact, stops all alike',
-  none: 'a single stop',
+  clustered: say('stops as the unit'),
+  stratified: say('by part, weighted by area'),
+  exact: say('exact, stops all alike'),
+  none: say('a single stop'),
 } as const
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
@@ -74,43 +75,47 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
   return (
     <section className="mt-5 border-t-2 border-ink pt-3 print:break-before-page" aria-labelledby="appendix">
       <h2 id="appendix" className="text-xl">
-        Appendix for colleagues
+        {say('Appendix for colleagues')}
       </h2>
-      <Part title="Every plant">
+      <Part title={say('Every plant')}>
         <Table
           head={[
-            'Plant',
-            'Scientific name',
-            'Share, 95 %',
-            ...(together ? ['All at once, 95 %'] : []),
+            say('Plant'),
+            say('Scientific name'),
+            say('Share, 95 %'),
+            ...(together ? [say('All at once, 95 %')] : []),
             'SE',
-            'Design effect',
-            `${info.unit[0]!.toUpperCase()}${info.unit.slice(1)}s with it`,
+            say('Design effect'),
+            say('{{units}} with it', { units: info.units[0]!.toUpperCase() + info.units.slice(1) }),
           ]}
           rows={composition.taxa.map((t) => [
             name(t.taxon),
             byId.get(t.taxon)?.scientificName ?? '',
             withInterval(t),
             ...(together ? [percentRange(together.get(t.taxon)!)] : []),
-            t.se === undefined ? 'not from one stop' : `${(100 * t.se).toFixed(1)}`,
+            t.se === undefined ? say('not from one stop') : `${(100 * t.se).toFixed(1)}`,
             t.designEffect === undefined ? '' : t.designEffect.toFixed(1),
-            `${t.stopsWith} of ${composition.stops}`,
+            say('{{stopsWith}} of {{stops}}', { stopsWith: t.stopsWith, stops: composition.stops }),
           ])}
         />
         <p className="text-sm">
-          {together
-            ? 'The first range holds for one plant looked at alone, the second for all of them together (Goodman 1965, with as many points as they are worth by their design effect). '
-            : ''}
-          Intervals: {[...new Set(composition.taxa.map((t) => made[t.method]))].join('; ')}.
-          {pool && composition.diversity ? ` ${stillToFind(composition.diversity.richness, pool)}` : ''}
+          {say('{{what}}Intervals: {{it}}.{{what2}}', {
+            what: together
+              ? say(
+                  'The first range holds for one plant looked at alone, the second for all of them together (Goodman 1965, with as many points as they are worth by their design effect). ',
+                )
+              : '',
+            it: [...new Set(composition.taxa.map((t) => made[t.method]))].join('; '),
+            what2: pool && composition.diversity ? ` ${stillToFind(composition.diversity.richness, pool)}` : '',
+          })}
         </p>
       </Part>
       {parts.length > 0 ? (
-        <Part title="Part by part">
+        <Part title={say('Part by part')}>
           <Table
-            head={['Part', 'Counted', 'Mostly']}
+            head={[say('Part'), say('Counted'), say('Mostly')]}
             rows={parts.map((p) => [
-              p.name || 'the rest',
+              p.name || say('the rest'),
               String(p.made.stops),
               p.made.taxa
                 .slice(0, 5)
@@ -121,24 +126,24 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
         </Part>
       ) : null}
       {dangers.length > 0 ? (
-        <Part title="What looking does not tell">
+        <Part title={say('What looking does not tell')}>
           <Table
-            head={['Danger', 'Plants here', 'Share, 95 %', 'Test']}
+            head={[say('Danger'), say('Plants here'), say('Share, 95 %'), say('Test')]}
             rows={dangers.map((d) => [
               `${d.hazard.name} (${d.hazard.who.join(', ')})`,
               d.plants.map(name).join(', '),
               withInterval(d.share),
-              d.hazard.test === 'none' ? 'none for the field' : d.hazard.test,
+              d.hazard.test === 'none' ? say('none for the field') : d.hazard.test,
             ])}
           />
         </Part>
       ) : null}
-      <Part title="Names written down">
+      <Part title={say('Names written down')}>
         {namings.length === 0 ? (
-          <p className="text-sm">None at the bench: the plants were named as they were counted.</p>
+          <p className="text-sm">{say('None at the bench: the plants were named as they were counted.')}</p>
         ) : (
           <Table
-            head={['Plant', 'How sure', 'Specimens', 'When', 'Strongest looks']}
+            head={[say('Plant'), say('How sure'), say('Specimens'), say('When'), say('Strongest looks')]}
             rows={namings.map((n) => [
               name(n.plant),
               naturalFrequency(n.probability),
@@ -147,20 +152,42 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
               [...n.evidence]
                 .sort((a, b) => Math.abs(b.bits) - Math.abs(a.bits))
                 .slice(0, 3)
-                .map((e) => `${e.character} ${e.bits >= 0 ? '+' : ''}${e.bits.toFixed(1)} bits`)
+                .map((e) =>
+                  say('{{character}} {{what}}{{bits}} bits', {
+                    character: e.character,
+                    what: e.bits >= 0 ? '+' : '',
+                    bits: e.bits.toFixed(1),
+                  }),
+                )
                 .join(', '),
             ])}
           />
         )}
       </Part>
-      <Part title="How it was done">
+      <Part title={say('How it was done')}>
         <p className="text-sm">
-          {info.name}: {info.says}. {round.stops.length} {info.unit}s laid, {composition.stops} with a count
-          {open.length > 0 ? `, ${open.length} left` : ''}
-          {skipped.length > 0
-            ? `, ${skipped.length} skipped (${skipped.map((s) => `${s.seq}: ${s.skipped}`).join('; ')})`
-            : ''}
-          {round.settings.observer ? `. Counted by ${round.settings.observer}` : ''}. {info.estimator}
+          {say(
+            '{{name}}: {{says}}. {{n}} {{units}} laid, {{stops}} with a count{{what}}{{what2}}{{what3}}. {{estimator}}',
+            {
+              name: info.name,
+              says: info.says,
+              n: round.stops.length,
+              units: info.units,
+              stops: composition.stops,
+              what: open.length > 0 ? say(', {{n}} left', { n: open.length }) : '',
+              what2:
+                skipped.length > 0
+                  ? say(', {{n}} skipped ({{skipped}})', {
+                      n: skipped.length,
+                      skipped: skipped.map((s) => `${s.seq}: ${s.skipped}`).join('; '),
+                    })
+                  : '',
+              what3: round.settings.observer
+                ? say('. Counted by {{observer}}', { observer: round.settings.observer })
+                : '',
+              estimator: info.estimator,
+            },
+          )}
         </p>
       </Part>
     </section>

@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { labFigures } from '@/core/feed/labResult.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -9,12 +9,14 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange, countedWords } from '../parts/words.ts'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useLabs } from '../weigh-up/labStore.ts'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
+import { dayWords } from '../language/dates.ts'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -28,15 +30,25 @@ function opening({ composition: made, harm }: WeighUp, plan: PlanLine[], byId: M
   const plants = made.taxa.filter((t) => t.group !== 'ground').slice(0, 3)
   const said = plants.map((t) => `${inSentence(taxonName(t.taxon, byId).replace(/ \(.*\)/, ''))} ${withInterval(t)}`)
   const ground = made.byGroup.find((g) => g.group === 'ground')
-  const bare = ground && ground.estimate >= MUCH_BARE ? `; bare ground and litter ${withInterval(ground)}` : ''
+  const bare =
+    ground && ground.estimate >= MUCH_BARE
+      ? say('; bare ground and litter {{withInterval}}', { withInterval: withInterval(ground) })
+      : ''
   const found = harm.found.map((f) => inSentence(byId.get(f.plant)!.commonName))
   const harmful =
     found.length > 0
-      ? `Harmful, and found: ${found.join(', ')}.`
-      : `No harmful plant was met at ${made.stops} stops, which does not mean that there is none.`
+      ? say('Harmful, and found: {{found}}.', { found: found.join(', ') })
+      : say('No harmful plant was met at {{stops}} stops, which does not mean that there is none.', {
+          stops: made.stops,
+        })
   const [next] = plan.filter((p) => p.doneOn === null).sort((a, b) => (a.dueOn < b.dueOn ? -1 : 1))
-  const then = next ? ` Next: ${inSentence(next.text).replace(/\.$/, '')}, by ${dayWords(next.dueOn)}.` : ''
-  return `Mostly ${said.join(', ')}${bare}. ${harmful}${then}`
+  const then = next
+    ? say(' Next: {{inSentence}}, by {{dayWords}}.', {
+        inSentence: inSentence(next.text).replace(/\.$/, ''),
+        dayWords: dayWords(next.dueOn),
+      })
+    : ''
+  return say('Mostly {{said}}{{bare}}. {{harmful}}{{then}}', { said: said.join(', '), bare, harmful, then })
 }
 
 interface Props {
@@ -65,7 +77,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   return (
     <article
       className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
-      aria-label="Page for the client"
+      aria-label={say('Page for the client')}
     >
       <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-3">
         <div>
@@ -74,69 +86,120 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
           </h2>
           <p>
             {round.holding}
-            {round.client ? `, for ${round.client}` : ''}.{' '}
-            {round.source ? 'Open data.' : `Walked ${dayWords(round.plannedOn)}.`}
+            {round.client ? say(', for {{client}}', { client: round.client }) : ''}.{' '}
+            {round.source ? say('Open data.') : say('Walked {{dayWords}}.', { dayWords: dayWords(round.plannedOn) })}
           </p>
         </div>
-        <p className="font-plant whitespace-nowrap">Fold Sprig</p>
+        <p className="font-plant whitespace-nowrap">{say('Fold Sprig')}</p>
       </header>
       <p className="mt-3 text-lg leading-snug" data-testid="opening">
         {opening(weighed, plan, byId)}
       </p>
       <p className="mt-1">
-        Counted at {countedWords(round.method, made)}. A figure in brackets is the range that holds the true value 95
-        times in 100.
+        {say(
+          'Counted at {{countedWords}}. A figure in brackets is the range that holds the true value 95 times in 100.',
+          { countedWords: countedWords(round.method, made) },
+        )}
       </p>
       <div className="mt-3 break-inside-avoid">
         <div className="print:hidden">
-          <ShareChart rows={rows} label="Shares of the main plants with their intervals" />
+          <ShareChart rows={rows} label={say('Shares of the main plants with their intervals')} />
         </div>
         <div className="hidden print:block">
-          <ShareChart rows={rows} fixedWidth={820} label="Shares of the main plants with their intervals" />
+          <ShareChart rows={rows} fixedWidth={820} label={say('Shares of the main plants with their intervals')} />
         </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
       <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
-        <h3 className="text-lg text-harm">What could harm stock or people</h3>
+        <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
         {harm.found.map((f) => {
           const plant = byId.get(f.plant)!
           return (
             <div key={f.plant} className="mt-1 flex gap-3">
               <TypicalPart plant={plant} className="size-14 shrink-0" />
               <p>
-                <b>Found: {inSentence(plant.commonName)}</b> (<i className="font-plant">{plant.scientificName}</i>),{' '}
-                {withInterval(f.share)}, at {f.stopsWith} of {made.stops} stops.{' '}
-                {f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' ')}
-                {plant.exposure ? ` Signs: ${inSentence(plant.exposure.signs)}. First: ${plant.exposure.first}` : ''}
+                <Say
+                  text="<b>Found: {{inSentence}}</b> (<i/>), {{withInterval}}, at {{stopsWith}} of {{stops}} stops. {{notes}}{{what}}"
+                  values={{
+                    inSentence: inSentence(plant.commonName),
+                    withInterval: withInterval(f.share),
+                    stopsWith: f.stopsWith,
+                    stops: made.stops,
+                    notes: f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' '),
+                    what: plant.exposure
+                      ? say(' Signs: {{inSentence}}. First: {{first}}', {
+                          inSentence: inSentence(plant.exposure.signs),
+                          first: plant.exposure.first,
+                        })
+                      : '',
+                  }}
+                  components={{ b: <b />, i: <i className="font-plant">{plant.scientificName}</i> }}
+                />
               </p>
             </div>
           )
         })}
         <p className="mt-1 text-sm leading-snug">
-          <b>Looked for and not found:</b> {harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},
-          nor any of {harm.rarerHere.length} that are rarer here. Each could still be there: up to{' '}
-          {harm.bound.ofPoints === undefined ? '' : `${percent(harm.bound.ofPoints)} of the sward, or at up to `}
-          {percent(harm.bound.ofStops)} of places like a stop.
+          <Say
+            text="<b>Looked for and not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Each could still be there: up to {{what}}{{ofStops}} of places like a stop."
+            values={{
+              notFound: harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', '),
+              n: harm.rarerHere.length,
+              what:
+                harm.bound.ofPoints === undefined
+                  ? ''
+                  : say('{{ofPoints}} of the sward, or at up to ', { ofPoints: percent(harm.bound.ofPoints) }),
+              ofStops: percent(harm.bound.ofStops),
+            }}
+            components={{ b: <b /> }}
+          />
         </p>
-        {harm.unnamed.length > 0 ? <p className="mt-1">Not named yet: unknown {harm.unnamed.join(', ')}.</p> : null}
+        {harm.unnamed.length > 0 ? (
+          <p className="mt-1">{say('Not named yet: unknown {{unnamed}}.', { unnamed: harm.unnamed.join(', ') })}</p>
+        ) : null}
       </section>
       {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
       {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
         <section className="mt-4 break-inside-avoid">
-          <h3 className="text-lg">Worth as feed while leafy</h3>
+          <h3 className="text-lg">{say('Worth as feed while leafy')}</h3>
           <p>
-            Crude protein {leafy.cpPct.low.toFixed(0)} to {leafy.cpPct.high.toFixed(0)} % of dry matter, ADF{' '}
-            {leafy.adfPct.low.toFixed(0)} to {leafy.adfPct.high.toFixed(0)} %, NDF {leafy.ndfPct.low.toFixed(0)} to{' '}
-            {leafy.ndfPct.high.toFixed(0)} %, relative feed value {leafy.rfv.low.toFixed(0)} to{' '}
-            {leafy.rfv.high.toFixed(0)} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a
-            laboratory would say what this cut holds.
+            {say(
+              'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
+              {
+                low: leafy.cpPct.low.toFixed(0),
+                high: leafy.cpPct.high.toFixed(0),
+                low2: leafy.adfPct.low.toFixed(0),
+                high2: leafy.adfPct.high.toFixed(0),
+                low3: leafy.ndfPct.low.toFixed(0),
+                high3: leafy.ndfPct.high.toFixed(0),
+                low4: leafy.rfv.low.toFixed(0),
+                high4: leafy.rfv.high.toFixed(0),
+              },
+            )}
           </p>
           {lab && measured ? (
             <p>
-              <b>{lab.simulated ? 'Laboratory, simulated' : `Laboratory, sample ${lab.sample}`}:</b> crude protein{' '}
-              {lab.cpPct.toFixed(1)} % ({measured.cpPct.low.toFixed(1)} to {measured.cpPct.high.toFixed(1)}), relative
-              feed value {measured.rfv.middle.toFixed(0)} ({measured.rfv.low.toFixed(0)} to{' '}
-              {measured.rfv.high.toFixed(0)}). It stands in place of the estimate for the sample that was sent.
+              <Say
+                text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
+                values={{
+                  cpPct: lab.cpPct.toFixed(1),
+                  low: measured.cpPct.low.toFixed(1),
+                  high: measured.cpPct.high.toFixed(1),
+                  middle: measured.rfv.middle.toFixed(0),
+                  low2: measured.rfv.low.toFixed(0),
+                  high2: measured.rfv.high.toFixed(0),
+                }}
+                components={{
+                  b: (
+                    <b>
+                      {lab.simulated
+                        ? say('Laboratory, simulated')
+                        : say('Laboratory, sample {{sample}}', { sample: lab.sample })}
+                      :
+                    </b>
+                  ),
+                }}
+              />
             </p>
           ) : null}
         </section>

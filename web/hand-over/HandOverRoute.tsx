@@ -9,6 +9,7 @@ import { download, fileSlug } from '../parts/download.ts'
 import { useMe } from '../stores/meStore.ts'
 import { ClientPage } from './ClientPage.tsx'
 import { LinkPanel } from './LinkPanel.tsx'
+import { say } from '../language/say.ts'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [read, plan, namings] = await Promise.all([
@@ -24,12 +25,12 @@ export async function loader({ params }: LoaderFunctionArgs) {
 }
 
 const files = [
-  { name: 'composition.csv', says: 'Shares with intervals, for a spreadsheet' },
-  { name: 'hits.csv', says: 'Every hit in the order of the walk' },
-  { name: 'stops.csv', says: 'Every stop: where, counted or skipped, what was measured' },
-  { name: 'stops.gpx', says: 'Stops and route, for a hand-held receiver' },
-  { name: 'darwin-core.zip', says: 'Finds as a Darwin Core archive, for a biological records centre' },
-  { name: 'stops.geojson', says: 'Boundary, route and stops, for a map' },
+  { name: 'composition.csv', says: say('Shares with intervals, for a spreadsheet') },
+  { name: 'hits.csv', says: say('Every hit in the order of the walk') },
+  { name: 'stops.csv', says: say('Every stop: where, counted or skipped, what was measured') },
+  { name: 'stops.gpx', says: say('Stops and route, for a hand-held receiver') },
+  { name: 'darwin-core.zip', says: say('Finds as a Darwin Core archive, for a biological records centre') },
+  { name: 'stops.geojson', says: say('Boundary, route and stops, for a map') },
 ]
 
 /** What the client keeps: the pages on the right, what can be taken along on the left. */
@@ -39,18 +40,24 @@ export function Component() {
   const [appendix, setAppendix] = useState(false)
   return (
     <Leaf
-      names={{ left: 'Take along', right: 'The pages' }}
+      names={{ left: say('Take along'), right: say('The pages') }}
       tip={
         weighed
-          ? { label: 'Print the pages', detail: 'A4 or Letter', onPress: () => window.print() }
-          : { label: 'Count the first stop', to: `/rounds/${round.id}` }
+          ? { label: say('Print the pages'), detail: say('A4 or Letter'), onPress: () => window.print() }
+          : { label: say('Count the first stop'), to: `/rounds/${round.id}` }
       }
       nodes={[
-        { id: 'counted', label: 'Counted', detail: `${round.stops.filter((s) => s.doneAt).length} stops` },
+        {
+          id: 'counted',
+          label: say('Counted'),
+          detail: say('{{n}} stops', { n: round.stops.filter((s) => s.doneAt).length }),
+        },
         {
           id: 'weighed',
-          label: 'Weighed up',
-          ...(weighed ? { detail: `${weighed.composition.diversity?.richness ?? 0} plants` } : {}),
+          label: say('Weighed up'),
+          ...(weighed
+            ? { detail: say('{{richness}} plants', { richness: weighed.composition.diversity?.richness ?? 0 }) }
+            : {}),
         },
       ]}
       left={
@@ -58,10 +65,11 @@ export function Component() {
           <p className="text-ink-soft">
             {round.holding}, {round.paddock.name}
           </p>
-          <h1 className="text-[1.65rem]">Hand over</h1>
+          <h1 className="text-[1.65rem]">{say('Hand over')}</h1>
           <p className="mt-2 max-w-prose">
-            The two pages are for the client. The files are for those who work on with the figures; they open in any
-            spreadsheet or map program.
+            {say(
+              'The two pages are for the client. The files are for those who work on with the figures; they open in any spreadsheet or map program.',
+            )}
           </p>
           <ul className="mt-4 max-w-xl">
             {files.map((f) => (
@@ -85,7 +93,7 @@ export function Component() {
                 onChange={(e) => setAppendix(e.target.checked)}
                 className="size-6 accent-culm"
               />
-              With an appendix for colleagues
+              {say('With an appendix for colleagues')}
             </label>
           ) : null}
           {weighed ? (
@@ -94,7 +102,7 @@ export function Component() {
               onClick={() => window.print()}
               className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
-              Print the pages
+              {say('Print the pages')}
             </button>
           ) : null}
           {weighed ? (
@@ -108,7 +116,7 @@ export function Component() {
               }}
               className="mt-5 ml-3 min-h-12 rounded-xl border-2 border-culm px-6 text-lg font-semibold text-culm"
             >
-              Save them as one file
+              {say('Save them as one file')}
             </button>
           ) : null}
           {weighed && mayLink ? <LinkPanel roundId={round.id} /> : null}
@@ -118,7 +126,7 @@ export function Component() {
         weighed ? (
           <ClientPage round={round} weighed={weighed} plan={plan} namings={appendix ? namings : undefined} />
         ) : (
-          <p>Nothing is counted yet, so there is nothing to hand over.</p>
+          <p>{say('Nothing is counted yet, so there is nothing to hand over.')}</p>
         )
       }
     />

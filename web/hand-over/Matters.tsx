@@ -3,6 +3,7 @@ import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const MOST = 4
 
@@ -17,7 +18,10 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
   const harmful = (p: Plant) => p.role === 'toxic'
   const shown = [...plants.filter(harmful), ...plants.filter((p) => !harmful(p))].slice(0, MOST)
   return (
-    <ul className="mt-3 flex break-inside-avoid justify-between gap-2" aria-label="The plants that matter, drawn">
+    <ul
+      className="mt-3 flex break-inside-avoid justify-between gap-2"
+      aria-label={say('The plants that matter, drawn')}
+    >
       {shown.map((p) => (
         <li key={p.id} className="min-w-0 flex-1 text-center leading-tight">
           <PlantDrawing
@@ -27,7 +31,7 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
             label={p.commonName}
           />
           <b>{p.commonName.replace(/ \(.*\)/, '')}</b>
-          {harmful(p) ? <span className="block font-bold text-harm">harmful</span> : null}
+          {harmful(p) ? <span className="block font-bold text-harm">{say('harmful')}</span> : null}
         </li>
       ))}
     </ul>

@@ -13,12 +13,14 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { percent, percentRange } from '../parts/words.ts'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../weigh-up/OutlookPanel.tsx'
 import { aumWords } from '../weigh-up/HerdPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
+import { dayWords } from '../language/dates.ts'
 
 const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
@@ -27,16 +29,24 @@ function Says({ round }: { round: Round }) {
   const list = swardSays(round, plants)
   return (
     <section className="mt-3 break-inside-avoid">
-      <h3 className="text-lg">What the sward says</h3>
+      <h3 className="text-lg">{say('What the sward says')}</h3>
       {list.length === 0 ? (
-        <p>No plant or group passes the marks at which the ground or its use is suspected.</p>
+        <p>{say('No plant or group passes the marks at which the ground or its use is suspected.')}</p>
       ) : (
         <ul className="list-disc pl-5">
           {list.map((s) => (
             <li key={s.id}>
-              <b>{s.title}</b> ({s.strength}):{' '}
-              {s.of.map((t) => taxonName(t, byId)).join(', ') || 'none of the sown plants'} {percent(s.share.estimate)}
-              {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}. Against it would speak: {s.against}
+              <Say
+                text="<b/> ({{strength}}): {{it}} {{estimate}}{{what}}. Against it would speak: {{against}}"
+                values={{
+                  strength: s.strength,
+                  it: s.of.map((t) => taxonName(t, byId)).join(', ') || say('none of the sown plants'),
+                  estimate: percent(s.share.estimate),
+                  what: s.share.interval ? ` (${percentRange(s.share.interval)})` : '',
+                  against: s.against,
+                }}
+                components={{ b: <b>{s.title}</b> }}
+              />
             </li>
           ))}
         </ul>
@@ -46,10 +56,10 @@ function Says({ round }: { round: Round }) {
 }
 
 const outlookTitle: Record<Outlook, string> = {
-  grazing: 'Read for grazing',
-  hay: 'Read for hay',
-  turf: 'Read for turf',
-  native: 'Read as a native planting',
+  grazing: say('Read for grazing'),
+  hay: say('Read for hay'),
+  turf: say('Read for turf'),
+  native: say('Read as a native planting'),
 }
 
 function Read({ round }: { round: Round }) {
@@ -60,8 +70,9 @@ function Read({ round }: { round: Round }) {
     <section className="mt-3">
       <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
       <OutlookLines reading={reading} />
-      {round.paddock.outlook === 'hay' && !reading.lines.some((l) => l.title.startsWith('Harmful')) ? (
-        <p>No plant that harms in hay was counted; what could still be there stands on the first page.</p>
+      {round.paddock.outlook === 'hay' &&
+      !reading.lines.some((l) => l.of.some((t) => byId.get(t)?.role === 'toxic')) ? (
+        <p>{say('No plant that harms in hay was counted; what could still be there stands on the first page.')}</p>
       ) : null}
       {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
     </section>
@@ -75,26 +86,45 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
   if (!grazing || (!said && !measured))
     return (
       <section className="mt-3 break-inside-avoid">
-        <h3 className="text-lg">How long, for how many</h3>
-        <p>Not worked out: neither the stock nor the standing mass was given.</p>
+        <h3 className="text-lg">{say('How long, for how many')}</h3>
+        <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
       </section>
     )
   const needs = weighed.feed.leafy ? meetsNeeds(weighed.feed.leafy, animal) : []
   return (
     <section className="mt-3 break-inside-avoid">
-      <h3 className="text-lg">How long, for how many</h3>
+      <h3 className="text-lg">{say('How long, for how many')}</h3>
       <p>
-        {plan.count} of "{animal.name}" on {areaWords(hectares!)}: about {days(grazing.days.middle)} days (
-        {days(grazing.days.low)} to {days(grazing.days.high)}), leaving {rateWords(plan.residualKgPerHa)}. Standing:{' '}
-        {massFigure(grazing.mass.middle)} {unitOf('perArea')} ({massFigure(grazing.mass.low)} to{' '}
-        {massFigure(grazing.mass.high)}), {measured ? 'measured' : 'a guess'}. {aumWords(grazing.aum[0]!)} animal unit
-        months at {animalUnitMonths.srm.says}.
+        {say(
+          '{{n}} of "{{name}}" on {{areaWords}}: about {{days}} days ({{days2}} to {{days3}}), leaving {{rateWords}}. Standing: {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), {{what}}. {{aumWords}} animal unit months at {{says}}.',
+          {
+            n: plan.count,
+            name: animal.name,
+            areaWords: areaWords(hectares!),
+            days: days(grazing.days.middle),
+            days2: days(grazing.days.low),
+            days3: days(grazing.days.high),
+            rateWords: rateWords(plan.residualKgPerHa),
+            massFigure: massFigure(grazing.mass.middle),
+            unitOf: unitOf('perArea'),
+            massFigure2: massFigure(grazing.mass.low),
+            massFigure3: massFigure(grazing.mass.high),
+            what: measured ? 'measured' : say('a guess'),
+            aumWords: aumWords(grazing.aum[0]!),
+            says: animalUnitMonths.srm.says,
+          },
+        )}
       </p>
       {needs.map((m) => (
         <p key={m.what}>
-          {m.what === 'energy' ? 'Energy' : 'Protein'}: needs {m.needPct} %, leafy sward {m.hasPct.middle.toFixed(0)} %
-          ({m.hasPct.low.toFixed(0)} to {m.hasPct.high.toFixed(0)})
-          {m.shortPct > 0 ? ', short in the middle of the range' : ''}.
+          {say('{{what}}: needs {{needPct}} %, leafy sward {{middle}} % ({{low}} to {{high}}){{what2}}.', {
+            what: m.what === 'energy' ? say('Energy') : say('Protein'),
+            needPct: m.needPct,
+            middle: m.hasPct.middle.toFixed(0),
+            low: m.hasPct.low.toFixed(0),
+            high: m.hasPct.high.toFixed(0),
+            what2: m.shortPct > 0 ? say(', short in the middle of the range') : '',
+          })}
         </p>
       ))}
     </section>
@@ -105,16 +135,16 @@ function Plan({ plan }: { plan: PlanLine[] }) {
   const open = plan.filter((p) => p.doneOn === null)
   return (
     <section className="mt-3">
-      <h3 className="text-lg">What to do</h3>
-      {open.length === 0 ? <p>Nothing is planned yet.</p> : null}
+      <h3 className="text-lg">{say('What to do')}</h3>
+      {open.length === 0 ? <p>{say('Nothing is planned yet.')}</p> : null}
       <table className="w-full text-left">
         {open.length > 0 ? (
           <thead>
             <tr className="border-b border-ink">
-              <th scope="col">What</th>
-              <th scope="col">Who</th>
-              <th scope="col">By</th>
-              <th scope="col">Look again</th>
+              <th scope="col">{say('What')}</th>
+              <th scope="col">{say('Who')}</th>
+              <th scope="col">{say('By')}</th>
+              <th scope="col">{say('Look again')}</th>
             </tr>
           </thead>
         ) : null}
@@ -158,7 +188,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
               boundary={round.paddock.boundary}
               line={round.route.line}
               stops={round.stops}
-              label={`Map of ${round.paddock.name} with the stops`}
+              label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
               className="w-full"
               harmfulAt={harmful}
             />
@@ -166,7 +196,9 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">
           {harmful.size > 0 ? (
-            <li>Ringed on the map: a harmful plant was found there ({[...harmful].join(', ')}).</li>
+            <li>
+              {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: [...harmful].join(', ') })}
+            </li>
           ) : null}
           {standingCautions.map((c) => (
             <li key={c}>{c}</li>

@@ -1,10 +1,12 @@
+import { say } from '../language/say.ts'
+
 /** A file of the page's own origin as text that needs no other file. */
 async function asData(url: string): Promise<string> {
   const blob = await (await fetch(url)).blob()
   return new Promise((resolve, reject) => {
     const reader = new FileReader()
     reader.onload = () => resolve(reader.result as string)
-    reader.onerror = () => reject(reader.error ?? new Error('the file could not be read'))
+    reader.onerror = () => reject(reader.error ?? new Error(say('the file could not be read')))
     reader.readAsDataURL(blob)
   })
 }

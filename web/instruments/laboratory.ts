@@ -1,5 +1,6 @@
 import { simulatedLab, type LabResult } from '@/core/feed/labResult.ts'
 import type { MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import { say } from '../language/say.ts'
 
 /** Something that a sample is sent to and a result comes back from. */
 export interface Laboratory {
@@ -9,7 +10,7 @@ export interface Laboratory {
 }
 
 export const simulatedLaboratory: Laboratory = {
-  name: 'simulated laboratory',
+  name: say('simulated laboratory'),
   simulated: true,
   analyse: async (cut) => simulatedLab(cut, Math.random),
 }

@@ -1,5 +1,6 @@
 import { localPlane } from '@/core/survey/localPlane.ts'
 import type { Position } from '@/core/survey/route.ts'
+import { say } from '../language/say.ts'
 
 export interface Fix {
   position: Position
@@ -17,11 +18,11 @@ export interface PositionSource {
 
 /** The browser's own position, where the person allows it. */
 export const browserPosition: PositionSource = {
-  name: 'this device',
+  name: say('this device'),
   simulated: false,
   watch: (onFix, onProblem) => {
     if (!('geolocation' in navigator)) {
-      onProblem('This browser cannot tell where it is. Walk by the map.')
+      onProblem(say('This browser cannot tell where it is. Walk by the map.'))
       return () => undefined
     }
     const id = navigator.geolocation.watchPosition(
@@ -29,8 +30,8 @@ export const browserPosition: PositionSource = {
       (error) =>
         onProblem(
           error.code === error.PERMISSION_DENIED
-            ? 'The position of this device is not allowed here. Walk by the map, or use the simulated one.'
-            : 'No position just now. Walk by the map.',
+            ? say('The position of this device is not allowed here. Walk by the map, or use the simulated one.')
+            : say('No position just now. Walk by the map.'),
         ),
       { enableHighAccuracy: true, maximumAge: 2000 },
     )
@@ -49,7 +50,7 @@ const STEP_M = 6
  */
 export function simulatedPosition(from: Position, target: () => Position | null, random = Math.random): PositionSource {
   return {
-    name: 'simulated GPS',
+    name: say('simulated GPS'),
     simulated: true,
     watch: (onFix) => {
       let here = from

@@ -26,9 +26,12 @@ export async function readLanguage(language: Language): Promise<void> {
   if (language === 'en') return
   i18next.addResourceBundle(language, 'translation', (await languages[language].texts()).default)
   await i18next.changeLanguage(language)
-  speak(say)
+  // German writes nouns with a capital within a sentence too.
+  speak(say, language === 'de')
 }
 
 /** The texts as they are handed to a worker, which reads no store. */
 export const textsForWorker = (): Record<string, string> | null =>
-  i18next.language === 'en' ? null : (i18next.getResourceBundle(i18next.language, 'translation') as Record<string, string>)
+  i18next.language === 'en'
+    ? null
+    : (i18next.getResourceBundle(i18next.language, 'translation') as Record<string, string>)

@@ -1,10 +1,12 @@
 import type { DoseHere } from '@/core/harm/exposures.ts'
 import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
 import { areaWords, inUnits, weightWords } from './units.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
-  lessened: 'less so, but still',
-  unknown: 'not known',
+  lessened: say('less so, but still'),
+  unknown: say('not known'),
 }
 
 /** Forms put together by what is said of them: "standing, wilted, hay; not known: silage". */
@@ -19,7 +21,7 @@ const asForms = (forms: Record<FeedForm, FormWord>) =>
 const kg = (n: number) => (inUnits('weight', n) < 1 ? `${Math.round(n * 1000)} g` : weightWords(n))
 const area = (n: number) =>
   !Number.isFinite(n)
-    ? 'any area'
+    ? say('any area')
     : n < 10
       ? `${n.toFixed(1)} m²`
       : n < 10_000
@@ -33,12 +35,26 @@ export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) 
     <>
       {doses.map(({ dose, bodyKg, kg: [low, high], squareMetres }) => (
         <p key={dose.animal + dose.of} className="mt-1">
-          <b>Reported to have harmed:</b> one animal of {weightWords(bodyKg)} ({animal}) that ate {kg(low)} to{' '}
-          {kg(high)} of {dose.of}, {dose.percent[0]} to {dose.percent[1]} % of its weight ({dose.source}).
-          {squareMetres
-            ? ` As the sward stands that much grows on ${area(squareMetres[0])} to ${area(squareMetres[1])}.`
-            : ''}{' '}
-          Less has never been shown to be harmless.
+          <Say
+            text="<b>Reported to have harmed:</b> one animal of {{weightWords}} ({{animal}}) that ate {{kg}} to {{kg2}} of {{it}}, {{percent}} to {{percent2}} % of its weight ({{source}}).{{what}} Less has never been shown to be harmless."
+            values={{
+              weightWords: weightWords(bodyKg),
+              animal,
+              kg: kg(low),
+              kg2: kg(high),
+              it: dose.of,
+              percent: dose.percent[0],
+              percent2: dose.percent[1],
+              source: dose.source,
+              what: squareMetres
+                ? say(' As the sward stands that much grows on {{area}} to {{area2}}.', {
+                    area: area(squareMetres[0]),
+                    area2: area(squareMetres[1]),
+                  })
+                : '',
+            }}
+            components={{ b: <b /> }}
+          />
         </p>
       ))}
     </>
@@ -50,12 +66,12 @@ export function ExposureView({ plant }: { plant: Plant }) {
   const e = plant.exposure
   if (!e) return null
   const rows: [string, string][] = [
-    ['Parts', e.parts],
-    ['Harmful', asForms(e.forms)],
-    ['Signs', e.signs],
-    ['How soon', e.onset],
-    ['First', e.first],
-    ...(e.test ? [['What tells', e.test] as [string, string]] : []),
+    [say('Parts'), e.parts],
+    [say('Harmful'), asForms(e.forms)],
+    [say('Signs'), e.signs],
+    [say('How soon'), e.onset],
+    [say('First'), e.first],
+    ...(e.test ? [[say('What tells'), e.test] as [string, string]] : []),
   ]
   return (
     <>
@@ -67,7 +83,7 @@ export function ExposureView({ plant }: { plant: Plant }) {
           </div>
         ))}
       </dl>
-      <p className="mt-0.5 text-sm">Sources: {e.sources.join('; ')}.</p>
+      <p className="mt-0.5 text-sm">{say('Sources: {{sources}}.', { sources: e.sources.join('; ') })}</p>
     </>
   )
 }

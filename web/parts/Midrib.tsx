@@ -1,5 +1,6 @@
 import { memo } from 'react'
 import { Link } from 'react-router'
+import { say } from '../language/say.ts'
 
 export interface MidribNode {
   id: string
@@ -37,7 +38,7 @@ function Tip({ tip }: { tip: MidribTip }) {
   const inside = (
     <>
       <span className="block text-sm font-semibold">
-        Next
+        {say('Next')}
         {tip.hotkey ? <kbd className="ml-2 rounded bg-on-straw/12 px-1.5 font-sans">{tip.hotkey}</kbd> : null}
       </span>
       <span className="block leading-snug font-bold">{tip.label}</span>
@@ -106,7 +107,7 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
 export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: Props) {
   const other = fold === 'left' ? 'right' : 'left'
   return (
-    <nav className="leaf-midrib no-print" aria-label="Steps">
+    <nav className="leaf-midrib no-print" aria-label={say('Steps')}>
       <div className="hidden h-full flex-col min-[901px]:flex">
         <div className="sticky top-0 z-10 px-1 pt-3">{tip ? <Tip tip={tip} /> : null}</div>
         <div className="relative grow">
@@ -126,7 +127,7 @@ export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: 
           onClick={() => onFold(other)}
           className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm"
         >
-          <span className="block text-sm font-normal">turn to</span>
+          <span className="block text-sm font-normal">{say('turn to')}</span>
           {names[other]}
         </button>
         <div className="min-w-0 grow">{tip ? <Tip tip={tip} /> : null}</div>

@@ -3,6 +3,8 @@ import { useStoreFull } from '../stores/browserStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { unsentFile } from '../stores/unsentFile.ts'
 import { download } from './download.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const buttonClass = 'min-h-11 rounded-lg border border-current px-3 font-semibold'
 
@@ -21,12 +23,12 @@ export function Waiting() {
         to="/sign-in"
         className="min-h-11 content-center rounded-lg border-2 border-harm px-3 font-semibold text-harm"
       >
-        Sign in to send {waiting}
+        {say('Sign in to send {{waiting}}', { waiting })}
       </Link>
     )
   return (
     <span role="status" className="text-ink-soft">
-      {waiting > 0 ? `${waiting} to send` : ''}
+      {waiting > 0 ? say('{{waiting}} to send', { waiting }) : ''}
     </span>
   )
 }
@@ -46,32 +48,43 @@ export function OutboxNotice() {
     >
       {refused.length > 0 ? (
         <p>
-          <b>Not saved: {refused[0]!.message}</b>
-          {refused.length > 1 ? ` And ${refused.length - 1} more.` : ''} What you typed is kept here.
+          <Say
+            text="<b>Not saved: {{message}}</b>{{what}} What you typed is kept here."
+            values={{
+              message: refused[0]!.message,
+              what: refused.length > 1 ? say(' And {{n}} more.', { n: refused.length - 1 }) : '',
+            }}
+            components={{ b: <b /> }}
+          />
         </p>
       ) : null}
       {unkept > 0 || full ? (
         <p>
-          <b>This device’s store is full.</b>{' '}
+          <b>{say('This device’s store is full.')}</b>{' '}
           {unkept > 0
-            ? `${unkept === 1 ? 'One entry is' : `${unkept} entries are`} only in this open page: keep it open until they are sent, or save them as a file.`
-            : 'What you are typing is only in this open page: finish it before you close the page, and make room.'}
+            ? say(
+                '{{count}} entries are only in this open page: keep it open until they are sent, or save them as a file.',
+                {
+                  count: unkept,
+                },
+              )
+            : say('What you are typing is only in this open page: finish it before you close the page, and make room.')}
         </p>
       ) : null}
       <div className="mt-2 flex flex-wrap gap-2">
         {refused.length > 0 ? (
           <button type="button" onClick={again} className={buttonClass}>
-            Try again
+            {say('Try again')}
           </button>
         ) : null}
         {refused.length > 0 || unkept > 0 ? (
           <button type="button" onClick={saveUnsent} className={buttonClass}>
-            Save what was typed as a file
+            {say('Save what was typed as a file')}
           </button>
         ) : null}
         {refused.length > 0 ? (
           <button type="button" onClick={dismiss} className={buttonClass}>
-            Throw it away
+            {say('Throw it away')}
           </button>
         ) : null}
       </div>

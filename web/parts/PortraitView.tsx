@@ -1,6 +1,7 @@
 import { memo, useId, type KeyboardEvent } from 'react'
 import { merged, type Drawing } from '@/core/drawing/mark.ts'
 import { dotted, known, type Inset, type Piece, type Portrait, type Traits } from '@/core/drawing/portrait/portrait.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   portrait: Portrait
@@ -84,7 +85,7 @@ export function PortraitView({ portrait, label, className, insets = true, traits
                     ? {
                         role: 'button',
                         tabIndex: 0,
-                        'aria-label': `Look at the ${piece.part}`,
+                        'aria-label': say('Look at the {{part}}', { part: piece.part }),
                         onKeyDown: pressed(act),
                       }
                     : {}),

@@ -1,5 +1,6 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
+import { say } from '../language/say.ts'
 
 interface Props {
   name: string
@@ -18,7 +19,7 @@ export function PrintSheet({ name, back, backLabel, children }: Props) {
           onClick={() => window.print()}
           className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
         >
-          Print
+          {say('Print')}
         </button>
         <Link to={back} className="flex min-h-12 items-center rounded-xl border border-rule px-4">
           {backLabel}

@@ -4,6 +4,7 @@ import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/survey/route.ts'
 import { roundMetres } from './roundMetres.ts'
 import { inUnits, typedIn, unitOf } from './units.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   boundary: Polygon | null
@@ -154,7 +155,7 @@ export function RouteMap({
       </g>
       <path d={`M${SIZE - 11} 34V8M${SIZE - 17} 16L${SIZE - 11} 7L${SIZE - 5} 16`} className="ink-line" />
       <text x={SIZE - 11} y="48" textAnchor="middle" className="fill-ink text-[13px]">
-        N
+        {say('N')}
       </text>
     </svg>
   )

@@ -5,6 +5,7 @@ import type { Group } from '@/core/survey/taxon.ts'
 import { groupColour } from './groupMarks.ts'
 import { useWidth } from './useWidth.ts'
 import { percent, percentRange } from './words.ts'
+import { say } from '../language/say.ts'
 
 export interface ShareRow {
   id: string
@@ -69,7 +70,7 @@ export function ShareChart({ rows, label, fixedWidth }: Props) {
                 textAnchor={narrow ? 'start' : 'end'}
                 className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}
               >
-                {row.harmful ? <tspan className="text-[13px]">harmful: </tspan> : null}
+                {row.harmful ? <tspan className="text-[13px]">{say('harmful:')} </tspan> : null}
                 {!narrow && row.name.length * 7.6 > nameWidth
                   ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…`
                   : row.name}

@@ -3,6 +3,7 @@ import { persist } from 'zustand/middleware'
 import type { Estimate } from '@/core/feed/mixtureFeed.ts'
 import { keptFrom, shownIn, unitName, type Quantity, type UnitSystem } from '@/core/records/units.ts'
 import { browserStore } from '../stores/browserStore.ts'
+import { say } from '../language/say.ts'
 
 interface UnitsState {
   units: UnitSystem
@@ -48,11 +49,11 @@ export const massFigure = (kgPerHa: number): number => tens(inUnits('perArea', k
 export const rateWords = (kgPerHa: number): string => `${few(inUnits('perArea', kgPerHa))} ${unitOf('perArea')}`
 export const weightWords = (kg: number): string => `${few(inUnits('weight', kg))} ${unitOf('weight')}`
 export const heightWords = (cm: number): string => `${few(inUnits('height', cm))} ${unitOf('height')}`
-export const aHectare = (): string => (now() === 'us' ? 'an acre' : 'a hectare')
+export const aHectare = (): string => (now() === 'us' ? say('an acre') : say('a hectare'))
 /** So many on a square metre, as so many on what is spoken of. */
 export const onSmall = (perM2: number): string =>
   now() === 'us'
-    ? `${few(perM2 / shownIn('length', 1, 'us') ** 2)} live seeds on a square foot`
-    : `${few(perM2)} live seeds on a square metre`
+    ? say('{{few}} live seeds on a square foot', { few: few(perM2 / shownIn('length', 1, 'us') ** 2) })
+    : say('{{few}} live seeds on a square metre', { few: few(perM2) })
 /** So many on a hectare, as so many on what is spoken of. */
 export const onEach = (perHa: number): number => (now() === 'us' ? perHa / shownIn('area', 1, 'us') : perHa)

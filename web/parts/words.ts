@@ -1,24 +1,25 @@
 import { methodInfo, type Method } from '@/core/survey/methods.ts'
 import type { Character, Effort } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
+import { say, word } from '../language/say.ts'
 
 const spoken: Record<string, string> = {
-  'm-or-w': 'M or W',
-  'pale-v': 'pale V',
-  'pale-v-and-flecks': 'pale V and flecks',
-  [CANT_TELL]: "can't tell",
-  forb: 'broad leaf',
-  legume: 'clover or kin',
-  'none-distinct': 'none stands out',
-  'rhizome-and-stolon': 'both: under and over ground',
-  rhizome: 'underground (rhizome)',
-  stolon: 'runners that root (stolon)',
-  'runner-not-rooting': 'runners, not rooting',
-  'single-crown': 'single crown',
+  'm-or-w': say('M or W'),
+  'pale-v': say('pale V'),
+  'pale-v-and-flecks': say('pale V and flecks'),
+  [CANT_TELL]: say("can't tell"),
+  forb: say('broad leaf'),
+  legume: say('clover or kin'),
+  'none-distinct': say('none stands out'),
+  'rhizome-and-stolon': say('both: under and over ground'),
+  rhizome: say('underground (rhizome)'),
+  stolon: say('runners that root (stolon)'),
+  'runner-not-rooting': say('runners, not rooting'),
+  'single-crown': say('single crown'),
 }
 
 /** A state as it is said. */
-export const stateWords = (state: string): string => spoken[state] ?? state.replaceAll('-', ' ')
+export const stateWords = (state: string): string => spoken[state] ?? word(state.replaceAll('-', ' '))
 
 export function answerWords(o: Observation): string {
   if ('value' in o) return `${o.value} mm`
@@ -27,14 +28,14 @@ export function answerWords(o: Observation): string {
     return Object.entries(o.counts)
       .map(([s, n]) => `${n} ${stateWords(s)}`)
       .join(', ')
-  return o.states.map(stateWords).join(' or ')
+  return o.states.map(stateWords).join(` ${say('or')} `)
 }
 
 export const effortWords: Record<Effort, string> = {
-  glance: 'a glance',
-  hand: 'one leaf in the hand',
-  lens: 'the hand lens',
-  dig: 'the spade',
+  glance: say('a glance'),
+  hand: say('one leaf in the hand'),
+  lens: say('the hand lens'),
+  dig: say('the spade'),
 }
 
 export const characterTitle = (characters: Character[], id: string): string =>
@@ -52,27 +53,32 @@ export function percent(share: number): string {
 
 export const percentRange = ([low, high]: [number, number]): string => {
   const decimals = high < 0.0995 ? 1 : 0
-  return `${(low * 100).toFixed(decimals)}${NBSP}to${NBSP}${(high * 100).toFixed(decimals)}${NBSP}%`
+  return `${say('{{low}} to {{high}}', { low: (low * 100).toFixed(decimals), high: (high * 100).toFixed(decimals) })} %`.replaceAll(
+    ' ',
+    NBSP,
+  )
 }
 
 export const monthNames = [
-  'January',
-  'February',
-  'March',
-  'April',
-  'May',
-  'June',
-  'July',
-  'August',
-  'September',
-  'October',
-  'November',
-  'December',
+  say('January'),
+  say('February'),
+  say('March'),
+  say('April'),
+  say('May'),
+  say('June'),
+  say('July'),
+  say('August'),
+  say('September'),
+  say('October'),
+  say('November'),
+  say('December'),
 ]
 
 /** What was counted, in words: points over stops, or frames. */
 export function countedWords(method: Method, made: { total: number; stops: number }): string {
-  const { entry, unit } = methodInfo[method]
-  const units = `${made.stops} ${unit}${made.stops === 1 ? '' : 's'}`
-  return entry === 'points' ? `${Math.round(made.total)} points over ${units}` : units
+  const info = methodInfo[method]
+  const units = `${made.stops} ${made.stops === 1 ? info.unitName : info.units}`
+  return info.entry === 'points'
+    ? say('{{total}} points over {{units}}', { total: Math.round(made.total), units })
+    : units
 }

@@ -4,6 +4,7 @@ import type { PaddockPart } from '@/core/records/round.ts'
 import { localPlane, type Metres } from '@/core/survey/localPlane.ts'
 import type { Position } from '@/core/survey/route.ts'
 import { roundMetres } from '../parts/roundMetres.ts'
+import { say } from '../language/say.ts'
 
 const SIZE = 500
 /** Side of the sheet where nothing is drawn yet. */
@@ -65,7 +66,10 @@ export function DrawGrid({ origin, boundary, parts, corners, drawing, onCorner, 
       viewBox={`0 0 ${SIZE} ${SIZE}`}
       className={`w-full max-w-[34rem] rounded-2xl border border-rule bg-sheet ${drawing ? 'cursor-crosshair' : ''}`}
       role="application"
-      aria-label={`Grid with lines every ${step} m, north up${drawing ? ': touch it to set a corner' : ''}`}
+      aria-label={say('Grid with lines every {{step}} m, north up{{what}}', {
+        step,
+        what: drawing ? say(': touch it to set a corner') : '',
+      })}
       onClick={touch}
     >
       {lines.map((l) => (
@@ -117,16 +121,16 @@ export function DrawGrid({ origin, boundary, parts, corners, drawing, onCorner, 
               onTakeCorner(i)
             }}
           >
-            <title>Corner {i + 1}: touch to take it away</title>
+            <title>{say('Corner {{i}}: touch to take it away', { i: i + 1 })}</title>
           </circle>
         )
       })}
       <text x="10" y={SIZE - 10} className="fill-ink-soft text-[15px]">
-        grid {step} m
+        {say('grid {{step}} m', { step })}
       </text>
       <path d={`M${SIZE - 20} 34V8M${SIZE - 26} 16L${SIZE - 20} 7L${SIZE - 14} 16`} className="ink-line" />
       <text x={SIZE - 20} y="50" textAnchor="middle" className="fill-ink text-[14px]">
-        N
+        {say('N')}
       </text>
     </svg>
   )

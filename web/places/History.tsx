@@ -3,24 +3,25 @@ import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
 import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { forField, inUnits, rateWords, typedIn, unitOf } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 const kindWords: Record<EventKind, string> = {
-  sown: 'Sown',
-  cut: 'Cut',
-  grazed: 'Grazed',
-  fertilised: 'Fertilised',
-  treated: 'Treated',
-  other: 'Other',
+  sown: say('Sown'),
+  cut: say('Cut'),
+  grazed: say('Grazed'),
+  fertilised: say('Fertilised'),
+  treated: say('Treated'),
+  other: say('Other'),
 }
 const amountWords: Record<Exclude<EventKind, 'sown'>, string> = {
-  cut: 'Cutting height, what was taken',
-  grazed: 'Animals and days',
-  fertilised: 'What and how much',
-  treated: 'Product, dose, who applied it',
-  other: 'How much',
+  cut: say('Cutting height, what was taken'),
+  grazed: say('Animals and days'),
+  fertilised: say('What and how much'),
+  treated: say('Product, dose, who applied it'),
+  other: say('How much'),
 }
 
 function SownLine({
@@ -52,17 +53,31 @@ function SownLine({
     <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
       <span className="grow">{name}</span>
       {number(
-        unitOf('perArea') === 'kg/ha' ? 'kilograms a hectare' : 'pounds an acre',
+        unitOf('perArea') === 'kg/ha' ? say('kilograms a hectare') : say('pounds an acre'),
         forField('perArea', part.kgPerHa),
         (rate) => onChange({ ...part, kgPerHa: typedIn('perArea', rate) }),
         1000,
         unitOf('perArea'),
       )}
-      {number('pure live seed', Math.round(part.pls * 100), (p) => onChange({ ...part, pls: p / 100 }), 100, '% PLS')}
+      {number(
+        say('pure live seed'),
+        Math.round(part.pls * 100),
+        (p) => onChange({ ...part, pls: p / 100 }),
+        100,
+        say('% PLS'),
+      )}
       <b className="w-24 text-right">
-        {inUnits('perArea', part.kgPerHa * part.pls).toFixed(1)} {unitOf('weight')} live
+        {say('{{inUnits}} {{unitOf}} live', {
+          inUnits: inUnits('perArea', part.kgPerHa * part.pls).toFixed(1),
+          unitOf: unitOf('weight'),
+        })}
       </b>
-      <button type="button" aria-label={`Take out ${name}`} className="min-h-11 min-w-11" onClick={onRemove}>
+      <button
+        type="button"
+        aria-label={say('Take out {{name}}', { name })}
+        className="min-h-11 min-w-11"
+        onClick={onRemove}
+      >
         ×
       </button>
     </li>
@@ -88,8 +103,8 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
     const amount = String(data.get('amount') ?? '').trim()
     const note = String(data.get('note')).trim()
     if (kind === 'sown' && (sown.length === 0 || sown.some((s) => !(s.kgPerHa > 0 && s.pls > 0))))
-      return setProblem('Choose the plants that were sown, each with kilograms and live seed above 0.')
-    if (kind !== 'sown' && amount === '' && note === '') return setProblem('Say what was done.')
+      return setProblem(say('Choose the plants that were sown, each with kilograms and live seed above 0.'))
+    if (kind !== 'sown' && amount === '' && note === '') return setProblem(say('Say what was done.'))
     setProblem('')
     onAdd({
       id: crypto.randomUUID(),
@@ -105,7 +120,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
   return (
     <section aria-labelledby="history">
       <h2 id="history" className="text-lg">
-        History
+        {say('History')}
       </h2>
       <ul>
         {events.map((e) => (
@@ -114,9 +129,12 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               <span className="text-ink-soft">{dayWords(e.onDate)}</span> <b>{kindWords[e.kind]}</b>
               <span className="block">
                 {e.detail.sown
-                  ?.map(
-                    (s) =>
-                      `${byId.get(s.plant)?.commonName ?? s.plant} ${rateWords(s.kgPerHa)} at ${Math.round(s.pls * 100)} % live`,
+                  ?.map((s) =>
+                    say('{{commonName}} {{rateWords}} at {{pls}} % live', {
+                      commonName: byId.get(s.plant)?.commonName ?? s.plant,
+                      rateWords: rateWords(s.kgPerHa),
+                      pls: Math.round(s.pls * 100),
+                    }),
                   )
                   .join(', ')}
                 {e.detail.amount}
@@ -124,13 +142,16 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               </span>
               {e.detail.sown ? (
                 <Link to={`/places/${paddockId}/sowing/${e.id}`} className="flex min-h-11 items-center underline">
-                  Count what came up
+                  {say('Count what came up')}
                 </Link>
               ) : null}
             </span>
             <button
               type="button"
-              aria-label={`Take out ${kindWords[e.kind]} of ${dayWords(e.onDate)}`}
+              aria-label={say('Take out {{kindWords}} of {{dayWords}}', {
+                kindWords: kindWords[e.kind],
+                dayWords: dayWords(e.onDate),
+              })}
               className="min-h-11 min-w-11"
               onClick={() => onRemove(e.id)}
             >
@@ -138,12 +159,12 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
             </button>
           </li>
         ))}
-        {events.length === 0 ? <li className="py-2 text-ink-soft">Nothing written down yet.</li> : null}
+        {events.length === 0 ? <li className="py-2 text-ink-soft">{say('Nothing written down yet.')}</li> : null}
       </ul>
       <details className="mt-2">
-        <summary className="min-h-11 content-center font-semibold">Write something down</summary>
+        <summary className="min-h-11 content-center font-semibold">{say('Write something down')}</summary>
         <form onSubmit={add} className="grid gap-3 sm:grid-cols-2">
-          <Labelled label="What">
+          <Labelled label={say('What')}>
             {(id) => (
               <select
                 id={id}
@@ -159,7 +180,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               </select>
             )}
           </Labelled>
-          <Labelled label="Day">
+          <Labelled label={say('Day')}>
             {(id) => (
               <input
                 id={id}
@@ -173,7 +194,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
           </Labelled>
           {kind === 'sown' ? (
             <div className="sm:col-span-2">
-              <Labelled label="Plant that was sown">
+              <Labelled label={say('Plant that was sown')}>
                 {(id) => (
                   <select
                     id={id}
@@ -187,7 +208,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
                     }
                     className={inputClass}
                   >
-                    <option value="">choose one after the other …</option>
+                    <option value="">{say('choose one after the other …')}</option>
                     {plants
                       .filter((p) => p.role !== 'toxic')
                       .map((p) => (
@@ -214,12 +235,12 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               {(id) => <input id={id} name="amount" maxLength={300} className={inputClass} />}
             </Labelled>
           )}
-          <Labelled label="Note">
+          <Labelled label={say('Note')}>
             {(id) => <input id={id} name="note" maxLength={2000} className={inputClass} />}
           </Labelled>
           <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
             <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
-              Write it down
+              {say('Write it down')}
             </button>
             <span role="alert" className="text-harm">
               {problem}

@@ -5,6 +5,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { DrawGrid } from './DrawGrid.tsx'
 import { polygonFrom, type PlaceState } from './usePlace.ts'
 import { areaWords } from '../parts/units.ts'
+import { say, word } from '../language/say.ts'
 
 const button = 'min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50'
 
@@ -13,14 +14,14 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
   const { place, drawing, draw, corners, setCorners, part, setPart, problem, origin, take, open } = state
   return (
     <>
-      <div className="mt-4 flex flex-wrap items-center gap-2" role="group" aria-label="Draw">
+      <div className="mt-4 flex flex-wrap items-center gap-2" role="group" aria-label={say('Draw')}>
         <button
           type="button"
           aria-pressed={drawing === 'boundary'}
           className={`${button} aria-pressed:border-culm aria-pressed:bg-culm/15`}
           onClick={() => draw('boundary')}
         >
-          {place.boundary ? 'Draw the boundary anew' : 'Draw the boundary'}
+          {place.boundary ? say('Draw the boundary anew') : say('Draw the boundary')}
         </button>
         <button
           type="button"
@@ -29,13 +30,17 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
           className={`${button} aria-pressed:border-culm aria-pressed:bg-culm/15`}
           onClick={() => draw('part')}
         >
-          Draw a part
+          {say('Draw a part')}
         </button>
-        <FileButton label="Open GeoJSON or GPX" accept=".geojson,.json,.gpx,application/geo+json" onFile={open} />
+        <FileButton
+          label={say('Open GeoJSON or GPX')}
+          accept=".geojson,.json,.gpx,application/geo+json"
+          onFile={open}
+        />
       </div>
       {drawing === 'part' ? (
         <div className="mt-2 flex flex-wrap gap-3">
-          <Labelled label="Kind of part">
+          <Labelled label={say('Kind of part')}>
             {(id) => (
               <select
                 id={id}
@@ -44,12 +49,14 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
                 className={inputClass}
               >
                 {partKinds.map((k) => (
-                  <option key={k}>{k}</option>
+                  <option key={k} value={k}>
+                    {word(k)}
+                  </option>
                 ))}
               </select>
             )}
           </Labelled>
-          <Labelled label="Its name">
+          <Labelled label={say('Its name')}>
             {(id) => (
               <input
                 id={id}
@@ -83,7 +90,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
             disabled={corners.length < 3}
             onClick={() => take(polygonFrom(corners))}
           >
-            Close the line
+            {say('Close the line')}
           </button>
           <button
             type="button"
@@ -91,10 +98,12 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
             disabled={corners.length === 0}
             onClick={() => setCorners((c) => c.slice(0, -1))}
           >
-            Undo a corner
+            {say('Undo a corner')}
           </button>
           <span className="text-ink-soft">
-            {corners.length > 2 ? areaWords(areaHa(polygonFrom(corners))) : `${corners.length} of at least 3 corners`}
+            {corners.length > 2
+              ? areaWords(areaHa(polygonFrom(corners)))
+              : say('{{n}} of at least 3 corners', { n: corners.length })}
           </span>
         </p>
       ) : null}

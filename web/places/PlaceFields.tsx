@@ -3,6 +3,7 @@ import { outlooks, type Outlook } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { RenameHolding } from './RenameHolding.tsx'
 import type { PlaceState } from './usePlace.ts'
+import { say, word } from '../language/say.ts'
 
 /** Name, holding, region and how the paddock is read. */
 export function PlaceFields({ state }: { state: PlaceState }) {
@@ -10,7 +11,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
   const holding = holdings.find((h) => h.id === place.holdingId)
   return (
     <div className="mt-2 grid gap-3 sm:grid-cols-2">
-      <Labelled label="Name of the paddock">
+      <Labelled label={say('Name of the paddock')}>
         {(id) => (
           <input
             id={id}
@@ -21,7 +22,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
           />
         )}
       </Labelled>
-      <Labelled label="Holding">
+      <Labelled label={say('Holding')}>
         {(id) => (
           <select
             id={id}
@@ -34,13 +35,13 @@ export function PlaceFields({ state }: { state: PlaceState }) {
                 {h.name}
               </option>
             ))}
-            <option value="new">A new holding</option>
+            <option value="new">{say('A new holding')}</option>
           </select>
         )}
       </Labelled>
       {place.holdingId === 'new' ? (
         <>
-          <Labelled label="Name of the holding">
+          <Labelled label={say('Name of the holding')}>
             {(id) => (
               <input
                 id={id}
@@ -51,7 +52,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
               />
             )}
           </Labelled>
-          <Labelled label="Client">
+          <Labelled label={say('Client')}>
             {(id) => (
               <input
                 id={id}
@@ -66,7 +67,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
       ) : holding ? (
         <RenameHolding key={holding.id} holding={holding} />
       ) : null}
-      <Labelled label="Region">
+      <Labelled label={say('Region')}>
         {(id) => (
           <select
             id={id}
@@ -82,7 +83,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
           </select>
         )}
       </Labelled>
-      <Labelled label="Read as">
+      <Labelled label={say('Read as')}>
         {(id) => (
           <select
             id={id}
@@ -91,7 +92,9 @@ export function PlaceFields({ state }: { state: PlaceState }) {
             className={inputClass}
           >
             {outlooks.map((o) => (
-              <option key={o}>{o}</option>
+              <option key={o} value={o}>
+                {word(o)}
+              </option>
             ))}
           </select>
         )}

@@ -7,6 +7,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { History } from './History.tsx'
 import type { PlaceState } from './usePlace.ts'
 import { areaWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
 /** A part of the paddock in the list: its kind, its size, whether it is walked. */
 function PartLine({
@@ -31,9 +32,14 @@ function PartLine({
           onChange={(e) => onChange({ ...part, keptOut: e.target.checked })}
           className="size-5"
         />
-        kept out of the walk
+        {say('kept out of the walk')}
       </label>
-      <button type="button" aria-label={`Take out ${part.name}`} className="min-h-11 min-w-11" onClick={onRemove}>
+      <button
+        type="button"
+        aria-label={say('Take out {{name}}', { name: part.name })}
+        className="min-h-11 min-w-11"
+        onClick={onRemove}
+      >
         ×
       </button>
     </li>
@@ -54,9 +60,9 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
   return (
     <>
       <h2 className="text-[1.65rem]" data-testid="area">
-        {place.boundary ? areaWords(areaHa(place.boundary)) : 'No boundary yet'}
+        {place.boundary ? areaWords(areaHa(place.boundary)) : say('No boundary yet')}
       </h2>
-      <h3 className="mt-2 text-lg">Parts</h3>
+      <h3 className="mt-2 text-lg">{say('Parts')}</h3>
       <ul>
         {place.strata.map((p) => (
           <PartLine
@@ -68,15 +74,18 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
         ))}
         {place.strata.length === 0 ? (
           <li className="py-1 text-ink-soft">
-            None: crest, wet hollow, gateway or camp can be drawn, so that each counts by its area or is kept out of the
-            walk.
+            {say(
+              'None: crest, wet hollow, gateway or camp can be drawn, so that each counts by its area or is kept out of the walk.',
+            )}
           </li>
         ) : null}
       </ul>
-      <h3 className="mt-4 text-lg">Sown</h3>
-      <p>{place.sown.length > 0 ? place.sown.map((id) => byId.get(id)?.commonName ?? id).join(', ') : 'Not known.'}</p>
+      <h3 className="mt-4 text-lg">{say('Sown')}</h3>
+      <p>
+        {place.sown.length > 0 ? place.sown.map((id) => byId.get(id)?.commonName ?? id).join(', ') : say('Not known.')}
+      </p>
       <div className="mt-4">
-        <Labelled label="Notes">
+        <Labelled label={say('Notes')}>
           {(id) => (
             <textarea
               id={id}
@@ -91,7 +100,7 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
       </div>
       <p className="mt-3 flex flex-wrap items-center gap-3">
         <button type="button" onClick={save} className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-          Keep the paddock
+          {say('Keep the paddock')}
         </button>
         <span role="status" className="font-semibold">
           {saved}

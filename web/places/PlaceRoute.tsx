@@ -11,6 +11,7 @@ import { PlaceFields } from './PlaceFields.tsx'
 import { PlaceKnown } from './PlaceKnown.tsx'
 import { readPlaces, type Places } from './readPlaces.ts'
 import { usePlace, type PlaceState } from './usePlace.ts'
+import { say } from '../language/say.ts'
 
 interface Loaded extends Places {
   paddock: Paddock | null
@@ -33,9 +34,9 @@ export async function loader({ params }: LoaderFunctionArgs): Promise<Loaded> {
 }
 
 function tipOf({ place, isNew, missing, save }: PlaceState): MidribTip {
-  if (!place.boundary) return { label: 'Touch the corners', detail: 'then close the line' }
-  if (!isNew) return { label: 'Plan a round here', to: `/plan?paddock=${place.id}` }
-  return { label: 'Keep the paddock', onPress: save, ...(missing ? { detail: missing } : {}) }
+  if (!place.boundary) return { label: say('Touch the corners'), detail: say('then close the line') }
+  if (!isNew) return { label: say('Plan a round here'), to: `/plan?paddock=${place.id}` }
+  return { label: say('Keep the paddock'), onPress: save, ...(missing ? { detail: missing } : {}) }
 }
 
 function Place({ holdings, paddocks, paddock, events: kept }: Loaded) {
@@ -56,10 +57,10 @@ function Place({ holdings, paddocks, paddock, events: kept }: Loaded) {
   }
   return (
     <Leaf
-      names={{ left: 'Place', right: 'What is known' }}
+      names={{ left: say('Place'), right: say('What is known') }}
       left={
         <>
-          <h1 className="text-[1.65rem]">{paddock ? paddock.name : 'A new paddock'}</h1>
+          <h1 className="text-[1.65rem]">{paddock ? paddock.name : say('A new paddock')}</h1>
           <PlaceFields state={state} />
           <PlaceDrawing state={state} />
         </>

@@ -3,6 +3,7 @@ import { useRevalidator } from 'react-router'
 import type { Holding } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useOutbox } from '../stores/outboxStore.ts'
+import { say } from '../language/say.ts'
 
 /** Another name or client for a holding, for all its paddocks. */
 export function RenameHolding({ holding }: { holding: Holding }) {
@@ -15,15 +16,15 @@ export function RenameHolding({ holding }: { holding: Holding }) {
   const keep = async () => {
     const url = `/api/holdings/${holding.id}`
     post({ key: url, method: 'PUT', url, body: { id: holding.id, name: name.trim(), client: client.trim() } })
-    setSaid(`${name.trim()} it is now, for all its paddocks.`)
+    setSaid(say('{{name}} it is now, for all its paddocks.', { name: name.trim() }))
     await useOutbox.getState().drain()
     await revalidate()
   }
   return (
     <details className="sm:col-span-2">
-      <summary className="min-h-11 content-center">Rename the holding or its client</summary>
+      <summary className="min-h-11 content-center">{say('Rename the holding or its client')}</summary>
       <div className="grid gap-3 sm:grid-cols-2">
-        <Labelled label="Name of this holding">
+        <Labelled label={say('Name of this holding')}>
           {(id) => (
             <input
               id={id}
@@ -34,7 +35,7 @@ export function RenameHolding({ holding }: { holding: Holding }) {
             />
           )}
         </Labelled>
-        <Labelled label="Its client">
+        <Labelled label={say('Its client')}>
           {(id) => (
             <input
               id={id}
@@ -52,7 +53,7 @@ export function RenameHolding({ holding }: { holding: Holding }) {
         onClick={() => void keep()}
         className="mt-2 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
       >
-        Keep the names
+        {say('Keep the names')}
       </button>
       <p role="status">{said}</p>
     </details>

@@ -5,6 +5,7 @@ import type { Holding, Paddock, PartKind } from '@/core/records/round.ts'
 import { areaHa, type Position } from '@/core/survey/route.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { readPlaceFile } from './readPlaceFile.ts'
+import { say } from '../language/say.ts'
 
 /** Where a plain grid lies when nothing says where the land is. */
 const PLAIN: Position = [0, 0]
@@ -29,9 +30,9 @@ function blank(holdingId: string): Paddock {
 }
 
 function missingIn(place: Paddock, newHolding: string): string {
-  if (place.name.trim() === '') return 'Give the paddock a name.'
-  if (!place.boundary) return 'Draw its boundary, or open a file.'
-  if (place.holdingId === 'new' && newHolding.trim() === '') return 'Give the holding a name.'
+  if (place.name.trim() === '') return say('Give the paddock a name.')
+  if (!place.boundary) return say('Draw its boundary, or open a file.')
+  if (place.holdingId === 'new' && newHolding.trim() === '') return say('Give the holding a name.')
   return ''
 }
 
@@ -61,14 +62,14 @@ export function usePlace(paddock: Paddock | null, holdings: Holding[], paddocks:
   const takePart = (polygon: Polygon): string => {
     const { kind } = part
     const name = part.name.trim() || kind
-    if (place.strata.some((p) => p.name === name)) return `There is a part called ${name} already.`
+    if (place.strata.some((p) => p.name === name)) return say('There is a part called {{name}} already.', { name })
     const keptOut = kind === 'gateway' || kind === 'camp'
     set({ strata: [...place.strata, { name, kind, polygon, keptOut }] })
     setPart({ name: '', kind })
     return ''
   }
   const take = (polygon: Polygon) => {
-    if (!(areaHa(polygon) > 0)) return setProblem('These corners hold no area: set them in order round the edge.')
+    if (!(areaHa(polygon) > 0)) return setProblem(say('These corners hold no area: set them in order round the edge.'))
     if (drawing === 'part') {
       const wrong = takePart(polygon)
       if (wrong) return setProblem(wrong)
@@ -99,7 +100,7 @@ export function usePlace(paddock: Paddock | null, holdings: Holding[], paddocks:
     setProblem('')
     if (paddock) {
       setPlace(next)
-      setSaved(`${next.name} is kept.`)
+      setSaved(say('{{name}} is kept.', { name: next.name }))
       return
     }
     const show = () => navigate(`/places/${next.id}`, { replace: true })

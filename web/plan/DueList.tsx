@@ -1,9 +1,10 @@
 import { format } from 'date-fns/format'
 import { addDays } from 'date-fns/addDays'
 import { planDates, type PlanLine } from '@/core/records/planItem.ts'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { PlanLines } from './PlanLines.tsx'
 import { usePlanLines } from './usePlanLines.ts'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 const AHEAD_DAYS = 14
 
@@ -20,14 +21,18 @@ export function DueList({ first }: { first: PlanLine[] }) {
     <section className="mt-4" aria-labelledby="due">
       <div className="flex items-baseline justify-between">
         <h2 id="due" className="text-lg text-ink-soft">
-          To do within two weeks
+          {say('To do within two weeks')}
         </h2>
         <a href="/api/plan.ics" download className="min-h-11 content-center text-culm underline">
-          calendar file
+          {say('calendar file')}
         </a>
       </div>
       {due.length === 0 ? (
-        <p>{dates[0] ? `Nothing until ${dayWords(dates[0].day)}.` : 'Nothing is left to do.'}</p>
+        <p>
+          {dates[0]
+            ? say('Nothing until {{dayWords}}.', { dayWords: dayWords(dates[0].day) })
+            : say('Nothing is left to do.')}
+        </p>
       ) : (
         <PlanLines lines={due} where onPut={put} />
       )}

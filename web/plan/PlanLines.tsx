@@ -2,7 +2,8 @@ import { format } from 'date-fns/format'
 import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
-import { dayWords } from '../rounds/RoundList.tsx'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 interface Props {
   lines: PlanLine[]
@@ -24,7 +25,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
         <input
           type="checkbox"
           checked={done}
-          aria-label={`Done: ${line.text}`}
+          aria-label={say('Done: {{text}}', { text: line.text })}
           onChange={(e) => onPut({ ...line, doneOn: e.target.checked ? today() : null, outcome: '' })}
           className="mt-2 size-7 shrink-0 accent-culm"
         />
@@ -36,17 +37,21 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
           ) : null}
           <p className={done ? 'text-ink-soft line-through' : 'font-semibold'}>{line.text}</p>
           <p className={late ? 'font-semibold text-harm' : 'text-ink-soft'}>
-            {done ? `Done ${dayWords(line.doneOn!)}` : `${late ? 'Overdue since' : 'By'} ${dayWords(line.dueOn)}`}
+            {done
+              ? say('Done {{dayWords}}', { dayWords: dayWords(line.doneOn!) })
+              : `${late ? say('Overdue since') : say('By')} ${dayWords(line.dueOn)}`}
             {line.owner ? `, ${line.owner}` : ''}
-            {line.backOn ? `; look again ${dayWords(line.backOn)}` : ''}
+            {line.backOn ? say('; look again {{dayWords}}', { dayWords: dayWords(line.backOn) }) : ''}
           </p>
-          {line.lookFor && !where ? <p className="text-ink-soft">Look for: {line.lookFor}.</p> : null}
-          {line.outcome ? <p>What came of it: {line.outcome}</p> : null}
+          {line.lookFor && !where ? (
+            <p className="text-ink-soft">{say('Look for: {{lookFor}}.', { lookFor: line.lookFor })}</p>
+          ) : null}
+          {line.outcome ? <p>{say('What came of it: {{outcome}}', { outcome: line.outcome })}</p> : null}
         </div>
         {onDrop ? (
           <button
             type="button"
-            aria-label={`Take out: ${line.text}`}
+            aria-label={say('Take out: {{text}}', { text: line.text })}
             className="min-h-11 min-w-11"
             onClick={() => onDrop(line)}
           >
@@ -55,10 +60,12 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
         ) : null}
       </div>
       <details className="pl-10">
-        <summary className="min-h-11 py-2 text-ink-soft">Who, when, what came of it</summary>
-        {line.lookFor && where ? <p className="mb-2">Look for: {line.lookFor}.</p> : null}
+        <summary className="min-h-11 py-2 text-ink-soft">{say('Who, when, what came of it')}</summary>
+        {line.lookFor && where ? (
+          <p className="mb-2">{say('Look for: {{lookFor}}.', { lookFor: line.lookFor })}</p>
+        ) : null}
         <div className="grid gap-3 sm:grid-cols-3">
-          <Labelled label="Who">
+          <Labelled label={say('Who')}>
             {(id) => (
               <input
                 id={id}
@@ -69,7 +76,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
               />
             )}
           </Labelled>
-          <Labelled label="By">
+          <Labelled label={say('By')}>
             {(id) => (
               <input
                 id={id}
@@ -83,7 +90,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
               />
             )}
           </Labelled>
-          <Labelled label="Look again">
+          <Labelled label={say('Look again')}>
             {(id) => (
               <input
                 id={id}
@@ -108,7 +115,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
             }}
           >
             <div className="grow">
-              <Labelled label="What came of it">
+              <Labelled label={say('What came of it')}>
                 {(id) => (
                   <input
                     id={id}
@@ -121,7 +128,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
               </Labelled>
             </div>
             <button type="submit" className="min-h-12 rounded-xl bg-culm px-4 font-semibold text-on-culm">
-              Write it down
+              {say('Write it down')}
             </button>
           </form>
         ) : null}

@@ -8,6 +8,8 @@ import { effortWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { namingWorker } from '../workers/namingWorker.ts'
 import { OneLook } from './Lookalikes.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const MOST = 4
 /** Bits from which a look is worth the ink. */
@@ -38,14 +40,14 @@ export function Component() {
   const same = (character: string) => new Set(chosen.map((p) => usualState(p, character, 'vegetative'))).size === 1
   return (
     <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
-      <h1 className="text-[1.65rem]">Compare</h1>
+      <h1 className="text-[1.65rem]">{say('Compare')}</h1>
       <div className="mt-2 flex flex-wrap items-center gap-2">
         {chosen.map((p) => (
           <button
             key={p.id}
             type="button"
             className="min-h-11 rounded-xl border border-rule px-3"
-            aria-label={`Take ${p.commonName} away`}
+            aria-label={say('Take {{commonName}} away', { commonName: p.commonName })}
             onClick={() => set(ids.filter((id) => id !== p.id))}
           >
             {p.commonName} <span aria-hidden>×</span>
@@ -53,12 +55,12 @@ export function Component() {
         ))}
         {ids.length < MOST ? (
           <select
-            aria-label="Add a plant"
+            aria-label={say('Add a plant')}
             className="min-h-11 max-w-full rounded-xl border-2 border-culm bg-sheet px-2"
             value=""
             onChange={(e) => set([...ids, e.target.value])}
           >
-            <option value="">Add a plant …</option>
+            <option value="">{say('Add a plant …')}</option>
             {plants
               .filter((p) => !ids.includes(p.id))
               .map((p) => (
@@ -71,11 +73,10 @@ export function Component() {
       </div>
       {ids.length < 2 ? (
         <p className="mt-4">
-          Choose two to four plants.{' '}
-          <Link to="/plants/map" className="underline">
-            The map of look-alikes
-          </Link>{' '}
-          shows which are worth it.
+          <Say
+            text="Choose two to four plants. <link>The map of look-alikes</link> shows which are worth it."
+            components={{ link: <Link to="/plants/map" className="underline" /> }}
+          />
         </p>
       ) : (
         <div className="mt-4 grid gap-x-3" style={{ gridTemplateColumns: `repeat(${chosen.length}, minmax(0, 1fr))` }}>
@@ -84,13 +85,13 @@ export function Component() {
               <PlantDrawing
                 plant={p}
                 insets={chosen.length < 3}
-                label={`${p.commonName}, drawn whole`}
+                label={say('{{commonName}}, drawn whole', { commonName: p.commonName })}
                 className="mx-auto w-full max-w-72"
               />
               <Link to={`/plants/${p.id}`} className="font-plant text-lg font-semibold hover:underline">
                 {p.commonName}
               </Link>
-              {p.role === 'toxic' ? <b className="block text-harm">harmful</b> : null}
+              {p.role === 'toxic' ? <b className="block text-harm">{say('harmful')}</b> : null}
             </div>
           ))}
           {rows.map(({ character, bits }) => {
@@ -106,8 +107,11 @@ export function Component() {
                   {c.title}
                   <span className="text-sm font-normal text-ink-soft">
                     {faint
-                      ? 'hardly tells them apart'
-                      : `tells ${bits.toFixed(1)} of ${Math.log2(chosen.length).toFixed(1)} bits`}
+                      ? say('hardly tells them apart')
+                      : say('tells {{bits}} of {{log}} bits', {
+                          bits: bits.toFixed(1),
+                          log: Math.log2(chosen.length).toFixed(1),
+                        })}
                     , {effortWords[c.effort]}
                   </span>
                 </h2>

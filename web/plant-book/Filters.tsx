@@ -5,6 +5,7 @@ import { getRound, getRounds } from '../api/client.ts'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import type { BookFilter } from './filters.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   filter: BookFilter
@@ -41,17 +42,17 @@ export function Filters({ filter, onChange }: Props) {
       <input
         value={filter.text}
         onChange={(e) => onChange({ ...filter, text: e.target.value })}
-        aria-label="Find a plant by any of its names"
-        placeholder="Any of its names"
+        aria-label={say('Find a plant by any of its names')}
+        placeholder={say('Any of its names')}
         className="min-h-12 w-full max-w-xs rounded-xl border-2 border-culm bg-sheet px-3"
       />
       <select
-        aria-label="Use or harm"
+        aria-label={say('Use or harm')}
         className={field}
         value={filter.role}
         onChange={(e) => onChange({ ...filter, role: e.target.value as Role | '' })}
       >
-        <option value="">any use</option>
+        <option value="">{say('any use')}</option>
         {uses.map(([id, name]) => (
           <option key={id} value={id}>
             {name}
@@ -59,12 +60,12 @@ export function Filters({ filter, onChange }: Props) {
         ))}
       </select>
       <select
-        aria-label="Character"
+        aria-label={say('Character')}
         className={field}
         value={filter.character}
         onChange={(e) => onChange({ ...filter, character: e.target.value, state: '' })}
       >
-        <option value="">any character</option>
+        <option value="">{say('any character')}</option>
         {characters
           .filter((c) => c.states)
           .map((c) => (
@@ -75,12 +76,12 @@ export function Filters({ filter, onChange }: Props) {
       </select>
       {filter.character ? (
         <select
-          aria-label="State"
+          aria-label={say('State')}
           className={field}
           value={filter.state}
           onChange={(e) => onChange({ ...filter, state: e.target.value })}
         >
-          <option value="">which?</option>
+          <option value="">{say('which?')}</option>
           {states.map((s) => (
             <option key={s} value={s}>
               {stateWords(s)}
@@ -89,12 +90,12 @@ export function Filters({ filter, onChange }: Props) {
         </select>
       ) : null}
       <select
-        aria-label="Found or sown in"
+        aria-label={say('Found or sown in')}
         className={field}
         value={round}
         onChange={(e) => void pickSward(e.target.value)}
       >
-        <option value="">any sward</option>
+        <option value="">{say('any sward')}</option>
         {rounds.map((r) => (
           <option key={r.id} value={r.id}>
             {r.paddock}, {r.title}

@@ -3,6 +3,7 @@ import { cellAt, type Character, type Plant } from '@/core/naming/flora.ts'
 import { usualState, usualWords } from '../bench/usualState.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 /** How many of its kind look the same there: the fewer, the more the look says. */
 function commonness(plant: Plant, character: Character, plants: Plant[]): number {
@@ -33,8 +34,8 @@ export function LookOrder({ plant }: { plant: Plant }) {
   const rest = [...coded.filter((c) => !first.some((d) => d.c.id === c.id)), ...lucky]
   return (
     <>
-      <h2 className="mt-5 text-xl">How to know it without a flower</h2>
-      <p className="text-ink-soft">What says most among its kind comes first.</p>
+      <h2 className="mt-5 text-xl">{say('How to know it without a flower')}</h2>
+      <p className="text-ink-soft">{say('What says most among its kind comes first.')}</p>
       <ol className="mt-2 grid grid-cols-[repeat(auto-fill,minmax(8.4rem,1fr))] gap-2">
         {first.map(({ c, drawing }, i) => (
           <li key={c.id} className="relative rounded-xl border border-rule bg-sheet p-2 text-center leading-tight">
@@ -46,7 +47,9 @@ export function LookOrder({ plant }: { plant: Plant }) {
         ))}
       </ol>
       <details className="mt-3">
-        <summary className="min-h-11 py-2 font-semibold">All {rest.length + first.length} characters of it</summary>
+        <summary className="min-h-11 py-2 font-semibold">
+          {say('All {{n}} characters of it', { n: rest.length + first.length })}
+        </summary>
         <dl className="grid grid-cols-[minmax(8rem,max-content)_1fr] gap-x-4">
           {rest.map((c) => (
             <div key={c.id} className="col-span-2 grid grid-cols-subgrid border-b border-rule/50 py-1">

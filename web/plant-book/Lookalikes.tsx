@@ -7,6 +7,7 @@ import { DrawingView } from '../parts/DrawingView.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { Terms } from '../parts/Terms.tsx'
+import { say } from '../language/say.ts'
 
 /** One plant at one look: its usual state drawn, or its usual size to scale. */
 export function OneLook({ plant, check, name }: { plant: Plant; check: string; name: boolean }) {
@@ -39,8 +40,8 @@ export function Lookalikes({ plant }: { plant: Plant }) {
   const all = [...own, ...theirs].flatMap((l) => (l.other ? [{ ...l, other: l.other }] : []))
   return (
     <section className="mt-5">
-      <h2 className="text-xl">Taken for it</h2>
-      {all.length === 0 ? <p>No look-alike is recorded yet.</p> : null}
+      <h2 className="text-xl">{say('Taken for it')}</h2>
+      {all.length === 0 ? <p>{say('No look-alike is recorded yet.')}</p> : null}
       <ul>
         {all.map(({ other, check, why }) => (
           <li key={other.id} className="border-b border-rule/60 py-3">
@@ -48,12 +49,16 @@ export function Lookalikes({ plant }: { plant: Plant }) {
               <Link to={`/plants/${other.id}`} className="font-plant text-lg font-semibold hover:underline">
                 {other.commonName}
               </Link>
-              {other.role === 'toxic' ? <span className="font-bold text-harm">harmful</span> : null}
+              {other.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
               <Link to={`/compare?plants=${plant.id},${other.id}`} className="flex min-h-11 items-center underline">
-                Compare the two
+                {say('Compare the two')}
               </Link>
             </div>
-            <p className="text-ink-soft">Decide by: {characterTitle(characters, check).toLowerCase()}</p>
+            <p className="text-ink-soft">
+              {say('Decide by: {{characterTitle}}', {
+                characterTitle: characterTitle(characters, check).toLowerCase(),
+              })}
+            </p>
             <div className="mt-1 grid max-w-md grid-cols-2 gap-2">
               <OneLook plant={plant} check={check} name />
               <OneLook plant={other} check={check} name />

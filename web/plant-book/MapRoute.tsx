@@ -9,6 +9,7 @@ import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { namingWorker } from '../workers/namingWorker.ts'
+import { say } from '../language/say.ts'
 
 const [WIDE, HIGH] = [1100, 760]
 const NEAREST = 5
@@ -73,10 +74,10 @@ function labelled(spots: Spot[], first: Set<string>, names: Map<string, string>)
 }
 
 const kinds: [LifeForm | 'all', string][] = [
-  ['all', 'All plants'],
-  ['grass', 'Grasses'],
-  ['legume', 'Clovers and kin'],
-  ['forb', 'Broad leaves'],
+  ['all', say('All plants')],
+  ['grass', say('Grasses')],
+  ['legume', say('Clovers and kin')],
+  ['forb', say('Broad leaves')],
 ]
 
 /** Map of look-alikes: plants stand close where a vegetative eye confuses them. */
@@ -116,12 +117,13 @@ export function Component() {
     a.lookalikes.find((l) => l.plant === b)?.check ?? byId.get(b)?.lookalikes.find((l) => l.plant === a.id)?.check
   return (
     <main className="mx-auto max-w-[90rem] px-4 pb-16 min-[901px]:px-8">
-      <h1 className="text-[1.65rem]">Map of look-alikes</h1>
+      <h1 className="text-[1.65rem]">{say('Map of look-alikes')}</h1>
       <p className="text-ink-soft">
-        Close together: an eye without a flower confuses them, by the same arithmetic that names plants. Touch one to
-        see what it is taken for.
+        {say(
+          'Close together: an eye without a flower confuses them, by the same arithmetic that names plants. Touch one to see what it is taken for.',
+        )}
       </p>
-      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label="Which plants">
+      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={say('Which plants')}>
         {kinds.map(([id, name]) => (
           <button
             key={id}
@@ -144,7 +146,7 @@ export function Component() {
               viewBox={`0 0 ${WIDE} ${HIGH}`}
               className="block w-full min-w-[46rem]"
               role="group"
-              aria-label="Plants by how easily they are confused"
+              aria-label={say('Plants by how easily they are confused')}
             >
               {shown.flatMap((p) =>
                 (near!.get(p.id) ?? []).slice(0, 2).map((n) => {
@@ -168,7 +170,7 @@ export function Component() {
                     key={p.id}
                     role="button"
                     tabIndex={0}
-                    aria-label={`${p.commonName}${toxic ? ', harmful' : ''}`}
+                    aria-label={`${p.commonName}${toxic ? say(', harmful') : ''}`}
                     aria-pressed={picked === p.id}
                     className="cursor-pointer"
                     opacity={picked && !lit.has(p.id) ? 0.5 : 1}
@@ -197,7 +199,7 @@ export function Component() {
             </svg>
           </div>
         ) : (
-          <p>Working out who is taken for whom …</p>
+          <p>{say('Working out who is taken for whom …')}</p>
         )}
         <aside aria-live="polite">
           {plant ? (
@@ -207,9 +209,9 @@ export function Component() {
                   {plant.commonName}
                 </Link>
               </h2>
-              {plant.role === 'toxic' ? <b className="text-harm">harmful</b> : null}
+              {plant.role === 'toxic' ? <b className="text-harm">{say('harmful')}</b> : null}
               <PlantDrawing plant={plant} className="w-full max-w-72" />
-              <h3 className="mt-2 text-lg">Most easily taken for</h3>
+              <h3 className="mt-2 text-lg">{say('Most easily taken for')}</h3>
               <ol>
                 {kin.map((k) => {
                   const other = byId.get(k.plant)!
@@ -221,10 +223,14 @@ export function Component() {
                         className="flex min-h-11 flex-wrap items-center gap-x-2 font-semibold underline"
                       >
                         {other.commonName}
-                        {other.role === 'toxic' ? <span className="font-bold text-harm">harmful</span> : null}
+                        {other.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
                       </Link>
                       {by ? (
-                        <span className="text-ink-soft">decide by {characterTitle(characters, by).toLowerCase()}</span>
+                        <span className="text-ink-soft">
+                          {say('decide by {{characterTitle}}', {
+                            characterTitle: characterTitle(characters, by).toLowerCase(),
+                          })}
+                        </span>
                       ) : null}
                     </li>
                   )
@@ -233,8 +239,9 @@ export function Component() {
             </>
           ) : (
             <p>
-              A diamond is a harmful plant, a circle any other. The line is thicker the more alike two plants are.
-              Nothing is chosen yet.
+              {say(
+                'A diamond is a harmful plant, a circle any other. The line is thicker the more alike two plants are. Nothing is chosen yet.',
+              )}
             </p>
           )}
         </aside>

@@ -3,6 +3,7 @@ import type { Plant } from '@/core/naming/flora.ts'
 import { send } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { reopenBook } from '../workers/namingWorker.ts'
+import { say } from '../language/say.ts'
 
 const template = `id: my-plant
 common_name: My plant
@@ -37,7 +38,7 @@ export function OwnPlant() {
       await reload()
       await reopenBook()
       setWrong('')
-      setSaid(`${plant.commonName} is in the book now.`)
+      setSaid(say('{{commonName}} is in the book now.', { commonName: plant.commonName }))
     } catch (error) {
       setSaid('')
       setWrong((error as Error).message)
@@ -45,9 +46,11 @@ export function OwnPlant() {
   }
   return (
     <details className="mt-4 border-y border-rule py-2">
-      <summary className="min-h-11 py-2 font-semibold">Add a plant of your own</summary>
+      <summary className="min-h-11 py-2 font-semibold">{say('Add a plant of your own')}</summary>
       <form onSubmit={(e) => void add(e)} className="grid gap-2">
-        <label htmlFor={id}>Its file, as text. States and words are checked as for every plant of the book.</label>
+        <label htmlFor={id}>
+          {say('Its file, as text. States and words are checked as for every plant of the book.')}
+        </label>
         <textarea
           id={id}
           value={yaml}
@@ -58,12 +61,12 @@ export function OwnPlant() {
         />
         <p className="flex flex-wrap items-center gap-3">
           <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-            Check and add
+            {say('Check and add')}
           </button>
           <input
             type="file"
             accept=".yaml,.yml,text/yaml"
-            aria-label="Choose a plant file"
+            aria-label={say('Choose a plant file')}
             onChange={(e) => void e.target.files?.[0]?.text().then(setYaml)}
           />
           <span role="status">{said}</span>

@@ -7,6 +7,7 @@ import { filtered, noFilter } from './filters.ts'
 import { Filters } from './Filters.tsx'
 import { OwnPlant } from './OwnPlant.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 /** Every plant of the book, drawn, by group; narrowed by name, use, harm, character or sward. */
 export function Component() {
@@ -17,24 +18,29 @@ export function Component() {
     <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
       <div className="flex flex-wrap items-end justify-between gap-x-4">
         <h1 className="text-[1.65rem]">
-          Plant book: {shown.length === plants.length ? plants.length : `${shown.length} of ${plants.length}`} plants
+          {say('Plant book: {{what}} plants', {
+            what:
+              shown.length === plants.length
+                ? plants.length
+                : say('{{n}} of {{n2}}', { n: shown.length, n2: plants.length }),
+          })}
         </h1>
         <p className="flex flex-wrap gap-x-4">
           <Link to="/plants/map" className="flex min-h-11 items-center underline">
-            Map of look-alikes
+            {say('Map of look-alikes')}
           </Link>
           <Link to="/compare" className="flex min-h-11 items-center underline">
-            Compare
+            {say('Compare')}
           </Link>
           <Link to="/drawings" className="flex min-h-11 items-center underline">
-            All drawings
+            {say('All drawings')}
           </Link>
         </p>
       </div>
       <Filters filter={filter} onChange={setFilter} />
       <OwnPlant />
       {shown.length === 0 ? (
-        <p className="mt-6">No plant of the book is like that. Take a filter off, or add your own.</p>
+        <p className="mt-6">{say('No plant of the book is like that. Take a filter off, or add your own.')}</p>
       ) : null}
       {groups.map((group) => {
         const here = shown.filter((p) => groupOf(p.id, byId) === group)
@@ -55,7 +61,7 @@ export function Component() {
                     <span className="leading-tight">
                       <b className="font-plant">{p.commonName}</b>
                       <i className="block font-plant text-ink-soft">{p.scientificName}</i>
-                      {p.role === 'toxic' ? <span className="font-bold text-harm">harmful</span> : null}
+                      {p.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
                     </span>
                   </Link>
                 </li>

@@ -11,6 +11,7 @@ import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../parts/Terms.tsx'
 import { heightWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
 export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
   send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
@@ -19,7 +20,7 @@ function Harm({ plant }: { plant: Plant }) {
   if (plant.harm.length === 0) return null
   return (
     <section className="rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4">
-      <h2 className="text-xl text-harm">{plant.role === 'toxic' ? 'Harmful' : 'Cautions'}</h2>
+      <h2 className="text-xl text-harm">{plant.role === 'toxic' ? say('Harmful') : say('Cautions')}</h2>
       {plant.harm.map((h) => (
         <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
@@ -39,25 +40,28 @@ function Control({ plant }: { plant: Plant }) {
   if (plant.control.length === 0) return null
   return (
     <section className="mt-5">
-      <h2 className="text-xl">What to do</h2>
+      <h2 className="text-xl">{say('What to do')}</h2>
       {(['hands', 'herbicide'] as const).map((school) => (
         <section key={school} className="mt-1">
-          <h3 className="font-semibold">{school === 'hands' ? 'Without herbicide' : 'With herbicide'}</h3>
+          <h3 className="font-semibold">{school === 'hands' ? say('Without herbicide') : say('With herbicide')}</h3>
           <ul>
             {plant.control
               .filter((c) => c.school === school)
               .map((c) => (
                 <li key={c.stage} className="border-b border-rule/60 py-1.5">
                   <b className="mr-2 first-letter:uppercase">{c.stage}</b>
-                  {c.do}.{c.upToCm ? ` Said to work up to ${heightWords(c.upToCm)}.` : ''}
-                  {c.wear ? ` Wear: ${c.wear}.` : ''}
-                  {c.waste ? ` Afterwards: ${c.waste}.` : ''}
+                  {c.do}.
+                  {c.upToCm ? say(' Said to work up to {{heightWords}}.', { heightWords: heightWords(c.upToCm) }) : ''}
+                  {c.wear ? say(' Wear: {{wear}}.', { wear: c.wear }) : ''}
+                  {c.waste ? say(' Afterwards: {{waste}}.', { waste: c.waste }) : ''}
                 </li>
               ))}
           </ul>
         </section>
       ))}
-      <p className="mt-1 text-sm text-ink-soft">Common practice, no source. {standingCautions[3]}</p>
+      <p className="mt-1 text-sm text-ink-soft">
+        {say('Common practice, no source. {{standingCautions}}', { standingCautions: standingCautions[3] })}
+      </p>
     </section>
   )
 }
@@ -67,9 +71,9 @@ export function Component() {
   const plant = useLoaderData<typeof loader>()
   return (
     <Leaf
-      names={{ left: 'How to know it', right: 'What it means' }}
-      tip={{ label: 'Name one on the bench', to: '/bench' }}
-      nodes={[{ id: 'book', label: 'Plant book', detail: plant.family }]}
+      names={{ left: say('How to know it'), right: say('What it means') }}
+      tip={{ label: say('Name one on the bench'), to: '/bench' }}
+      nodes={[{ id: 'book', label: say('Plant book'), detail: plant.family }]}
       left={
         <>
           <h1 className="text-[1.9rem]">{plant.commonName}</h1>
@@ -78,11 +82,13 @@ export function Component() {
           </p>
           <p className="text-ink-soft">
             {plant.cycle} {plant.form === 'grass' ? `${plant.season}-season grass` : stateWords(plant.form)}
-            {plant.alsoCalled.length > 0 ? `; also ${plant.alsoCalled.join(', ')}` : ''}
+            {plant.alsoCalled.length > 0
+              ? say('; also {{alsoCalled}}', { alsoCalled: plant.alsoCalled.join(', ') })
+              : ''}
           </p>
           <PlantDrawing
             plant={plant}
-            label={`${plant.commonName}, drawn without its flower`}
+            label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
             className="mx-auto mt-3 w-full max-w-[34rem]"
           />
           <LookOrder plant={plant} />
@@ -96,11 +102,11 @@ export function Component() {
           <WhenWhere plant={plant} />
           {plant.worth ? (
             <section className="mt-5">
-              <h2 className="text-xl">Worth</h2>
+              <h2 className="text-xl">{say('Worth')}</h2>
               <p>{plant.worth}</p>
             </section>
           ) : null}
-          <p className="mt-5 text-ink-soft">Sources: {plant.sources.join('; ')}.</p>
+          <p className="mt-5 text-ink-soft">{say('Sources: {{sources}}.', { sources: plant.sources.join('; ') })}</p>
         </>
       }
     />

@@ -2,6 +2,7 @@ import { stages, type Plant } from '@/core/naming/flora.ts'
 import { usualWords } from '../bench/usualState.ts'
 import { monthNames } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
 
@@ -13,12 +14,12 @@ export function WhenWhere({ plant }: { plant: Plant }) {
   const grows = plant.months.map((m) => monthNames[m - 1]).join(', ')
   return (
     <section className="mt-5">
-      <h2 className="text-xl">Where and when</h2>
-      <p>{regions.map(([r, w]) => `${w} in the ${r.replace('-', ' ')} region`).join('; ')}.</p>
-      {plant.ground.length > 0 ? <p>Ground: {plant.ground.join(', ')}.</p> : null}
+      <h2 className="text-xl">{say('Where and when')}</h2>
+      <p>{regions.map(([r, w]) => say('{{w}} in the {{r}} region', { w, r: r.replace('-', ' ') })).join('; ')}.</p>
+      {plant.ground.length > 0 ? <p>{say('Ground: {{ground}}.', { ground: plant.ground.join(', ') })}</p> : null}
       <div
         role="img"
-        aria-label={`In growth in ${grows}`}
+        aria-label={say('In growth in {{grows}}', { grows })}
         className="mt-2 grid max-w-md grid-cols-12 gap-1 text-center"
       >
         {MONTHS.map((m, i) => (
@@ -32,7 +33,7 @@ export function WhenWhere({ plant }: { plant: Plant }) {
       </div>
       {aged.length > 0 ? (
         <>
-          <h3 className="mt-3 font-semibold">What changes with its age</h3>
+          <h3 className="mt-3 font-semibold">{say('What changes with its age')}</h3>
           <ul>
             {aged.map((stage) => (
               <li key={stage}>

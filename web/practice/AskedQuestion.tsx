@@ -14,12 +14,13 @@ import { PortraitView } from '../parts/PortraitView.tsx'
 import { seedOf } from '../parts/PlantDrawing.tsx'
 import { characterOf, shortName, useFlora } from '../stores/floraStore.ts'
 import { SURE_KEYS, Sureness } from './Sureness.tsx'
+import { say } from '../language/say.ts'
 
 const condition: Record<PractiseSpecimen['condition'], string> = {
   whole: '',
-  mown: ', mown',
-  chewed: ', chewed: its tips are gone',
-  'no roots': ', pulled without its roots',
+  mown: say(', mown'),
+  chewed: say(', chewed: its tips are gone'),
+  'no roots': say(', pulled without its roots'),
 }
 
 /** A drawn specimen as it comes to hand; parts that are missing are dotted. */
@@ -43,15 +44,17 @@ export function DrawnSpecimen({
 export function heading(question: Question): string {
   switch (question.kind) {
     case 'name':
-      return 'What is it?'
+      return say('What is it?')
     case 'poison':
-      return 'Is it one of the harmful plants?'
+      return say('Is it one of the harmful plants?')
     case 'check':
-      return 'Which look tells these two apart?'
+      return say('Which look tells these two apart?')
     case 'read':
-      return `${characterOf(question.character)?.title ?? question.character}: what is drawn here?`
+      return say('{{title}}: what is drawn here?', {
+        title: characterOf(question.character)?.title ?? question.character,
+      })
     case 'seed':
-      return 'Whose seed is it?'
+      return say('Whose seed is it?')
   }
 }
 
@@ -60,11 +63,11 @@ export function Picture({ question }: { question: Question }) {
   if ('specimen' in question)
     return (
       <figure>
-        <DrawnSpecimen specimen={question.specimen} label="The specimen" className="mt-2 w-full max-w-lg" />
+        <DrawnSpecimen specimen={question.specimen} label={say('The specimen')} className="mt-2 w-full max-w-lg" />
         <figcaption className="text-ink-soft first-letter:uppercase">
           {question.specimen.stage}
           {question.specimen.stage === 'mown' ? '' : condition[question.specimen.condition]}.
-          <span className="print:hidden"> Drawn from the book, with the variation it writes of.</span>
+          <span className="print:hidden"> {say('Drawn from the book, with the variation it writes of.')}</span>
         </figcaption>
       </figure>
     )
@@ -83,7 +86,7 @@ export function Picture({ question }: { question: Question }) {
     return (
       <DrawingView
         drawing={drawState(question.character, question.state)!}
-        label="A drawn part"
+        label={say('A drawn part')}
         className="mt-3 size-64"
       />
     )
@@ -99,8 +102,10 @@ export function Picture({ question }: { question: Question }) {
         )
       })}
       <figure className="text-center">
-        <DrawingView drawing={partToScale('seed.size', question.size)} label="Its size" className="size-36" />
-        <figcaption className="text-ink-soft">about {question.size.toFixed(1)} mm</figcaption>
+        <DrawingView drawing={partToScale('seed.size', question.size)} label={say('Its size')} className="size-36" />
+        <figcaption className="text-ink-soft">
+          {say('about {{size}} mm', { size: question.size.toFixed(1) })}
+        </figcaption>
       </figure>
     </div>
   )
@@ -131,7 +136,7 @@ function AnyPlant({ onFound }: { onFound: (id: string) => void }) {
           <option key={p.id} value={shortName(p.id)} />
         ))}
       </datalist>
-      <Labelled label="Or any plant of the book">
+      <Labelled label={say('Or any plant of the book')}>
         {(id) => (
           <input
             id={id}

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { confusions } from '@/core/practice/confusions.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const MOST = 8
 const CELL = 34
@@ -14,7 +15,7 @@ const HEAD = 130
 export function ConfusionMatrix({ answers }: { answers: readonly PracticeAnswer[] }) {
   const byId = useFlora((s) => s.byId)
   const list = confusions(answers).filter((c) => byId.has(c.shown) && byId.has(c.called))
-  if (list.length === 0) return <p className="mt-1">Nothing was taken for something else yet.</p>
+  if (list.length === 0) return <p className="mt-1">{say('Nothing was taken for something else yet.')}</p>
   const top = list.slice(0, MOST)
   const rows = [...new Set(top.map((c) => c.shown))]
   const columns = [...new Set(top.map((c) => c.called))]
@@ -30,7 +31,17 @@ export function ConfusionMatrix({ answers }: { answers: readonly PracticeAnswer[
         className="mt-2 w-full"
         style={{ maxWidth: width * 1.2 }}
         role="img"
-        aria-label={`Taken for one another: ${top.map((c) => `${name(c.shown)} called ${name(c.called)} ${c.times} times`).join('; ')}`}
+        aria-label={say('Taken for one another: {{top}}', {
+          top: top
+            .map((c) =>
+              say('{{name}} called {{name2}} {{times}} times', {
+                name: name(c.shown),
+                name2: name(c.called),
+                times: c.times,
+              }),
+            )
+            .join('; '),
+        })}
       >
         {rows.map((r) => (
           <g key={r}>
@@ -61,14 +72,18 @@ export function ConfusionMatrix({ answers }: { answers: readonly PracticeAnswer[
           />
         ))}
         <text x={LABEL - 8} y={HEAD - 10} textAnchor="end" className="fill-ink-soft text-[13px]">
-          shown, against called
+          {say('shown, against called')}
         </text>
       </svg>
       <ul>
         {top.map((c) => (
           <li key={c.shown + c.called}>
             <Link to={`/compare?plants=${c.shown},${c.called}`} className="flex min-h-11 items-center underline">
-              {name(c.shown)} was called {name(c.called)}, {c.times === 1 ? 'once' : `${c.times} times`}: see the two
+              {say('{{name}} was called {{name2}}, {{count}} times: see the two', {
+                name: name(c.shown),
+                name2: name(c.called),
+                count: c.times,
+              })}
             </Link>
           </li>
         ))}

@@ -5,6 +5,8 @@ import { percent } from '../parts/words.ts'
 import { FrameLegend, SwardView } from './SwardView.tsx'
 import { Sureness } from './Sureness.tsx'
 import type { Shown } from './usePractice.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 /** Within so much of the truth a judgement by eye counts as right; common practice, no source. */
 const NEAR = 0.05
@@ -28,11 +30,11 @@ export function CoverQuestion({
   const good = text.trim() !== '' && said >= 0 && said <= 1
   return (
     <>
-      <h1 className="text-[1.65rem]">How much of the frame is {asked.words}?</h1>
-      <SwardView frame={frame} label="A frame of sward from above" />
+      <h1 className="text-[1.65rem]">{say('How much of the frame is {{words}}?', { words: asked.words })}</h1>
+      <SwardView frame={frame} label={say('A frame of sward from above')} />
       <FrameLegend names={asked.names} />
       <label className="mt-4 flex items-center gap-3 text-lg">
-        Percent of the frame
+        {say('Percent of the frame')}
         <input
           inputMode="decimal"
           value={text}
@@ -42,7 +44,7 @@ export function CoverQuestion({
         />
       </label>
       {text.trim() !== '' && !good ? (
-        <p className="font-semibold text-harm">A percentage from 0 to 100 is needed.</p>
+        <p className="font-semibold text-harm">{say('A percentage from 0 to 100 is needed.')}</p>
       ) : null}
       {good && !given ? (
         <Sureness
@@ -59,7 +61,10 @@ export function CoverQuestion({
       ) : null}
       {given ? (
         <p className="mt-3 text-lg">
-          It is <b>{percent(truth)}</b>, counted pixel by pixel. Right is within 5 of it.
+          <Say
+            text="It is <b/>, counted pixel by pixel. Right is within 5 of it."
+            components={{ b: <b>{percent(truth)}</b> }}
+          />
         </p>
       ) : null}
     </>
@@ -82,8 +87,8 @@ export function RankQuestion({
   const right = [...covers].sort((a, b) => b.cover - a.cover).map((c) => c.name)
   return (
     <>
-      <h1 className="text-[1.65rem]">Which is most, which second, which third?</h1>
-      <SwardView frame={frame} label="A frame of sward from above" />
+      <h1 className="text-[1.65rem]">{say('Which is most, which second, which third?')}</h1>
+      <SwardView frame={frame} label={say('A frame of sward from above')} />
       <FrameLegend names={asked.names} />
       <div className="mt-4 flex flex-wrap gap-2">
         {asked.names.map((n) => (
@@ -108,11 +113,12 @@ export function RankQuestion({
       ) : null}
       {given ? (
         <p className="mt-3 text-lg">
-          {covers
-            .sort((a, b) => b.cover - a.cover)
-            .map((c) => `${c.name} ${percent(c.cover)}`)
-            .join(', ')}
-          , by what is seen from above.
+          {say('{{sort}}, by what is seen from above.', {
+            sort: covers
+              .sort((a, b) => b.cover - a.cover)
+              .map((c) => `${c.name} ${percent(c.cover)}`)
+              .join(', '),
+          })}
         </p>
       ) : null}
     </>

@@ -6,6 +6,8 @@ import { answerWords } from '../parts/words.ts'
 import { characterOf, shortName, useFlora } from '../stores/floraStore.ts'
 import { Sureness } from './Sureness.tsx'
 import type { Shown } from './usePractice.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 type Part = Pick<PracticeAnswer, 'about' | 'answered' | 'right' | 'sure' | 'measured'>
 
@@ -28,8 +30,8 @@ export function KeyQuestion({
   const found = wanted === '' ? undefined : plants.find((p) => [shortName(p.id), p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase() === wanted)) // prettier-ignore
   return (
     <>
-      <h1 className="text-[1.65rem]">Key it with as few looks as you can</h1>
-      <p className="mt-1 text-ink-soft">The plant is hidden. Each look is shown when you ask for it.</p>
+      <h1 className="text-[1.65rem]">{say('Key it with as few looks as you can')}</h1>
+      <p className="mt-1 text-ink-soft">{say('The plant is hidden. Each look is shown when you ask for it.')}</p>
       <ul className="mt-3 grid gap-2 sm:grid-cols-2">
         {asked.map((id, i) => {
           const o = specimen.seen.find((s) => s.character === id)!
@@ -49,19 +51,26 @@ export function KeyQuestion({
       </ul>
       {given ? (
         <p className="mt-3 text-lg">
-          It was <b>{byId.get(specimen.plant)!.commonName}</b>. You asked for {asked.length} looks, the engine for{' '}
-          {engine.length}: {engine.map((s) => characterOf(s.character)!.title.toLowerCase()).join(', ')}.
+          <Say
+            text="It was <b/>. You asked for {{n}} looks, the engine for {{n2}}: {{engine}}."
+            values={{
+              n: asked.length,
+              n2: engine.length,
+              engine: engine.map((s) => characterOf(s.character)!.title.toLowerCase()).join(', '),
+            }}
+            components={{ b: <b>{byId.get(specimen.plant)!.commonName}</b> }}
+          />
         </p>
       ) : (
         <>
           <label className="mt-3 block">
-            <span className="block text-ink-soft">Ask for a look</span>
+            <span className="block text-ink-soft">{say('Ask for a look')}</span>
             <select
               value=""
               onChange={(e) => setAsked((a) => [...a, e.target.value])}
               className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
             >
-              <option value="">{can.length > 0 ? 'which one?' : 'nothing is left to see'}</option>
+              <option value="">{can.length > 0 ? say('which one?') : say('nothing is left to see')}</option>
               {can.map((o) => (
                 <option key={o.character} value={o.character}>
                   {characterOf(o.character)!.title}
@@ -70,12 +79,12 @@ export function KeyQuestion({
             </select>
           </label>
           <label className="mt-3 block">
-            <span className="block text-ink-soft">It is</span>
+            <span className="block text-ink-soft">{say('It is')}</span>
             <input
               list="names-of-plants"
               value={text}
               onChange={(e) => setText(e.target.value)}
-              placeholder="Name of the plant"
+              placeholder={say('Name of the plant')}
               className="min-h-12 w-full rounded-xl border border-rule bg-sheet px-3"
             />
             <datalist id="names-of-plants">
@@ -84,7 +93,9 @@ export function KeyQuestion({
               ))}
             </datalist>
           </label>
-          {wanted !== '' && !found ? <p className="text-ink-soft">No plant of exactly that name yet.</p> : null}
+          {wanted !== '' && !found ? (
+            <p className="text-ink-soft">{say('No plant of exactly that name yet.')}</p>
+          ) : null}
           {found ? (
             <Sureness
               onSure={(sure) =>

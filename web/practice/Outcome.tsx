@@ -2,6 +2,8 @@ import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import type { Shown } from './usePractice.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 /** What an answer was worth: right or not, why, and where to read on. */
 export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer }) {
@@ -13,13 +15,13 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
   return (
     <section aria-live="polite" data-testid="outcome">
       <h2 className={`text-[1.65rem] ${missed ? 'text-harm' : ''}`}>
-        {given.right ? 'Right' : missed ? 'A poison was let pass' : 'Not so'}
+        {given.right ? say('Right') : missed ? say('A poison was let pass') : say('Not so')}
       </h2>
       {shown.is === 'question' ? (
         <>
           {given.right ? null : (
             <p className="mt-1 text-lg">
-              It is <b>{right}</b>.
+              <Say text="It is <b/>." components={{ b: <b>{right}</b> }} />
             </p>
           )}
           <p className="mt-1 max-w-prose">{shown.question.why}</p>
@@ -28,17 +30,17 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (
         <p className="mt-2">
           <Link to={`/plants/${plant.id}`} className="flex min-h-11 items-center underline">
-            Read about {shortName(plant.id)}
+            {say('Read about {{shortName}}', { shortName: shortName(plant.id) })}
           </Link>
           {given.kind !== 'check' && !given.right && byId.has(given.answered) ? (
             <Link to={`/compare?plants=${plant.id},${given.answered}`} className="flex min-h-11 items-center underline">
-              See it beside {shortName(given.answered)}
+              {say('See it beside {{shortName}}', { shortName: shortName(given.answered) })}
             </Link>
           ) : null}
         </p>
       ) : null}
       {given.sure >= 0.95 && !given.right ? (
-        <p className="mt-1">You were very sure. What made you so, and would a second specimen have told?</p>
+        <p className="mt-1">{say('You were very sure. What made you so, and would a second specimen have told?')}</p>
       ) : null}
     </section>
   )

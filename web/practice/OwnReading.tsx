@@ -8,6 +8,7 @@ import { percent, percentRange } from '../parts/words.ts'
 import { characterOf, flora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
 import { reopenBook } from '../workers/namingWorker.ts'
+import { say } from '../language/say.ts'
 
 const SHOWN = 6
 const WIDTH = 220
@@ -53,26 +54,38 @@ export function OwnReading({
   return (
     <section aria-labelledby="own-reading" className="mt-6">
       <h2 id="own-reading" className="text-xl">
-        How you read the parts
+        {say('How you read the parts')}
       </h2>
       {readings.length === 0 ? (
         <p className="max-w-prose">
-          Nothing yet. Names checked in flower and drawn parts read in Practice are set against the book here; where you
-          err, the bench can trust your answer less.
+          {say(
+            'Nothing yet. Names checked in flower and drawn parts read in Practice are set against the book here; where you err, the bench can trust your answer less.',
+          )}
         </p>
       ) : (
         <>
           <p className="max-w-prose">
             {worst.length === 0
-              ? `Of ${readings.length} kinds of parts read, none was read wrongly so far.`
-              : 'Read wrongly, of all your looks at it: with its range, and the rate that the book reckons with as a stroke.'}
+              ? say('Of {{n}} kinds of parts read, none was read wrongly so far.', { n: readings.length })
+              : say(
+                  'Read wrongly, of all your looks at it: with its range, and the rate that the book reckons with as a stroke.',
+                )}
           </p>
           <ul>
             {worst.map((r) => {
               const c = characterOf(r.character)
               if (!c) return null
               const [read, wrong] = [r.field.read + r.drawn.read, r.field.wrong + r.drawn.wrong]
-              const words = `${wrong} of ${read}, ${percentRange(wilson({ x: wrong, n: read }))}; the book reckons with ${percent(c.mistake)}, with yours it is ${percent(ownMistake(c.mistake, r))}`
+              const words = say(
+                '{{wrong}} of {{read}}, {{wilson}}; the book reckons with {{mistake}}, with yours it is {{ownMistake}}',
+                {
+                  wrong,
+                  read,
+                  wilson: percentRange(wilson({ x: wrong, n: read })),
+                  mistake: percent(c.mistake),
+                  ownMistake: percent(ownMistake(c.mistake, r)),
+                },
+              )
               return (
                 <li
                   key={r.character}
@@ -93,11 +106,13 @@ export function OwnReading({
               onChange={(e) => void choose(e.target.checked)}
               className="size-6 accent-culm"
             />
-            The bench reckons with my own mistakes
+            {say('The bench reckons with my own mistakes')}
           </label>
           <p className="max-w-prose text-ink-soft">
-            Only on this device, and only upwards: it never trusts an answer more than the book does. Names of{' '}
-            {checks.length === 1 ? 'one plant' : `${checks.length} plants`} checked in flower count, and drawn parts.
+            {say(
+              'Only on this device, and only upwards: it never trusts an answer more than the book does. Names of {{what}} checked in flower count, and drawn parts.',
+              { what: checks.length === 1 ? say('one plant') : say('{{n}} plants', { n: checks.length }) },
+            )}
           </p>
         </>
       )}

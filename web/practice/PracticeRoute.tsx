@@ -18,6 +18,7 @@ import { Records } from './Records.tsx'
 import { SaveAnswers } from './SaveAnswers.tsx'
 import { TrainerSets } from './TrainerSets.tsx'
 import { usePractice } from './usePractice.ts'
+import { say } from '../language/say.ts'
 
 /** Names that turned out to be another plant in flower. */
 async function confusedInField(): Promise<string[]> {
@@ -50,14 +51,14 @@ export async function loader(): Promise<Around> {
 }
 
 const says: Record<PracticeKind, string> = {
-  name: 'A drawn specimen, four names',
-  poison: 'Harmful or not: none may be missed',
-  check: 'Two that look alike, four looks',
-  read: 'A drawn part, four words',
-  seed: 'Clover seed by shape, colour and size',
+  name: say('A drawn specimen, four names'),
+  poison: say('Harmful or not: none may be missed'),
+  check: say('Two that look alike, four looks'),
+  read: say('A drawn part, four words'),
+  seed: say('Clover seed by shape, colour and size'),
   key: 'Ask for looks, race the engine',
-  cover: 'A frame of sward: how much is it?',
-  rank: 'Dry-weight rank by eye',
+  cover: say('A frame of sward: how much is it?'),
+  rank: say('Dry-weight rank by eye'),
 }
 
 function Kinds({
@@ -69,19 +70,20 @@ function Kinds({
 }) {
   return (
     <>
-      <h1 className="text-[1.65rem]">Practice</h1>
+      <h1 className="text-[1.65rem]">{say('Practice')}</h1>
       <p className="mt-1 max-w-prose">
-        Five minutes: what is due, what you confused, and something new from your own places. The plants are drawn from
-        the book with the variation it writes of.
+        {say(
+          'Five minutes: what is due, what you confused, and something new from your own places. The plants are drawn from the book with the variation it writes of.',
+        )}
       </p>
       <button
         type="button"
         onClick={() => onBegin('mixed')}
         className="mt-3 min-h-14 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
       >
-        Five minutes
+        {say('Five minutes')}
       </button>
-      <h2 className="mt-5 text-xl">Or one thing</h2>
+      <h2 className="mt-5 text-xl">{say('Or one thing')}</h2>
       <ul className="mt-1 max-w-xl">
         {practiceKinds.map((k) => (
           <li key={k}>
@@ -98,13 +100,13 @@ function Kinds({
       </ul>
       <p className="mt-5 flex flex-wrap gap-x-5">
         <Link to="/first-round" className="flex min-h-11 items-center underline">
-          A first round, step by step
+          {say('A first round, step by step')}
         </Link>
         <Link to="/glossary" className="flex min-h-11 items-center underline">
-          Words and how to look
+          {say('Words and how to look')}
         </Link>
         <Link to="/group-key" className="flex min-h-11 items-center underline">
-          Runners of subterranean clover
+          {say('Runners of subterranean clover')}
         </Link>
       </p>
       <TrainerSets onOpen={onSet} />
@@ -132,18 +134,18 @@ export function Component() {
   const tip: MidribTip = !running
     ? done.length > 0
       ? {
-          label: 'Once more',
-          detail: `${done.filter((d) => d.right).length} of ${done.length} were right`,
+          label: say('Once more'),
+          detail: say('{{n}} of {{n2}} were right', { n: done.filter((d) => d.right).length, n2: done.length }),
           onPress: () => begin('mixed'),
         }
-      : { label: 'Five minutes', detail: 'what is due, confused and new', onPress: () => begin('mixed') }
+      : { label: say('Five minutes'), detail: say('what is due, confused and new'), onPress: () => begin('mixed') }
     : given
-      ? { label: at + 1 < asks.length ? 'Next one' : 'See how it went', hotkey: '↵', onPress: next }
-      : { label: 'Answer, and say how sure', detail: `${at + 1} of ${asks.length}` }
+      ? { label: at + 1 < asks.length ? say('Next one') : say('See how it went'), hotkey: '↵', onPress: next }
+      : { label: say('Answer, and say how sure'), detail: say('{{at}} of {{n}}', { at: at + 1, n: asks.length }) }
   const left = !running ? (
     <Kinds onBegin={begin} onSet={beginSet} />
   ) : !shown ? (
-    <p className="text-ink-soft">{problem || 'Drawing …'}</p>
+    <p className="text-ink-soft">{problem || say('Drawing …')}</p>
   ) : shown.is === 'question' ? (
     <AskedQuestion
       key={at}
@@ -164,12 +166,12 @@ export function Component() {
   )
   return (
     <Leaf
-      names={{ left: 'The specimen', right: 'Your record' }}
+      names={{ left: say('The specimen'), right: say('Your record') }}
       tip={tip}
       nodes={done.map((d, i) => ({
         id: d.id,
         label: `${i + 1}. ${kindNames[d.kind]}`,
-        detail: d.right ? 'right' : 'not so',
+        detail: d.right ? 'right' : say('not so'),
       }))}
       left={left}
       right={
@@ -181,14 +183,14 @@ export function Component() {
               onClick={next}
               className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
-              {at + 1 < asks.length ? 'Next one' : 'See how it went'}
+              {at + 1 < asks.length ? say('Next one') : say('See how it went')}
             </button>
           ) : null}
           {running ? (
             <p className="mt-4">
-              {given ? null : 'What it is stands here once you have answered. '}
+              {given ? null : say('What it is stands here once you have answered. ')}
               <button type="button" onClick={stop} className="min-h-11 underline">
-                Stop here
+                {say('Stop here')}
               </button>
             </p>
           ) : (

@@ -7,11 +7,13 @@ import { Word } from '../parts/Word.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { ConfusionMatrix } from './ConfusionMatrix.tsx'
 import { Reliability } from './Reliability.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const bearingWords = {
-  'too sure': 'You are surer than you are right.',
-  'not sure enough': 'You are right more often than you say.',
-  'well judged': 'You are about as sure as you are right.',
+  'too sure': say('You are surer than you are right.'),
+  'not sure enough': say('You are right more often than you say.'),
+  'well judged': say('You are about as sure as you are right.'),
 } as const
 
 /** What these eyes make of cover, and what a said cover most likely was. */
@@ -21,22 +23,32 @@ function EyesOnCover({ answers }: { answers: readonly PracticeAnswer[] }) {
   if (!bias)
     return (
       <p>
-        {judged.length} of {FEWEST_JUDGED} frames judged: then your own error is drawn, and can be taken off your
-        counts.
+        {say(
+          '{{n}} of {{FEWESTJUDGED}} frames judged: then your own error is drawn, and can be taken off your counts.',
+          { n: judged.length, FEWESTJUDGED: FEWEST_JUDGED },
+        )}
       </p>
     )
   return (
     <>
       <p>
-        Over {bias.judged} frames you said {percent(Math.abs(bias.mean))} {bias.mean < 0 ? 'less' : 'more'} than there
-        was ({percentRange(bias.meanInterval)}).
+        {say('Over {{judged}} frames you said {{abs}} {{what}} than there was ({{meanInterval}}).', {
+          judged: bias.judged,
+          abs: percent(Math.abs(bias.mean)),
+          what: bias.mean < 0 ? 'less' : 'more',
+          meanInterval: percentRange(bias.meanInterval),
+        })}
       </p>
       <ul className="mt-1">
         {[0.1, 0.3, 0.6].map((said) => {
           const { share, interval } = corrected(bias, said)
           return (
             <li key={said}>
-              Where you say {percent(said)} it was most likely <b>{percent(share)}</b> ({percentRange(interval)})
+              <Say
+                text="Where you say {{said}} it was most likely <b/> ({{interval}})"
+                values={{ said: percent(said), interval: percentRange(interval) }}
+                components={{ b: <b>{percent(share)}</b> }}
+              />
             </li>
           )
         })}
@@ -51,10 +63,11 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
   if (answers.length === 0)
     return (
       <>
-        <h2 className="text-[1.65rem]">Your record</h2>
+        <h2 className="text-[1.65rem]">{say('Your record')}</h2>
         <p className="mt-2 max-w-prose">
-          Nothing was answered yet. Every answer asks how sure you are as well: both are scored, so that you learn when
-          to look again before you write a name down.
+          {say(
+            'Nothing was answered yet. Every answer asks how sure you are as well: both are scored, so that you learn when to look again before you write a name down.',
+          )}
         </p>
       </>
     )
@@ -66,39 +79,51 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
   const missed = answers.filter((a) => a.kind === 'poison' && !a.right && a.answered === 'other').length
   return (
     <>
-      <h2 className="text-[1.65rem]">Your record</h2>
+      <h2 className="text-[1.65rem]">{say('Your record')}</h2>
       <p className="mt-1 text-lg">
-        <b>
-          {right} of {judged.length}
-        </b>{' '}
-        right{lean ? `. ${bearingWords[lean]}` : ''}
+        <Say
+          text="<b>{{right}} of {{n}}</b> right{{what}}"
+          values={{ right, n: judged.length, what: lean ? `. ${bearingWords[lean]}` : '' }}
+          components={{ b: <b /> }}
+        />
       </p>
       <p className="text-ink-soft">
-        Log score {logScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.69 is a coin),{' '}
-        <Word id="brier">Brier score</Word> {brierScore(judged)?.toFixed(2) ?? 'none yet'} (0 is best, 0.25 is a coin).{' '}
-        {learned.size} things in learning, {due} due now
-        {next ? `, the next ${formatDistanceToNow(next, { addSuffix: true })}` : ''}.
+        <Say
+          text="Log score {{logScore}} (0 is best, 0.69 is a coin), <word>Brier score</word> {{brierScore}} (0 is best, 0.25 is a coin). {{size}} things in learning, {{due}} due now{{what}}."
+          values={{
+            logScore: logScore(judged)?.toFixed(2) ?? say('none yet'),
+            brierScore: brierScore(judged)?.toFixed(2) ?? say('none yet'),
+            size: learned.size,
+            due,
+            what: next
+              ? say(', the next {{formatDistanceToNow}}', {
+                  formatDistanceToNow: formatDistanceToNow(next, { addSuffix: true }),
+                })
+              : '',
+          }}
+          components={{ word: <Word id="brier" /> }}
+        />
       </p>
       {missed > 0 ? (
         <p className="mt-1 font-semibold text-harm">
-          {missed === 1 ? 'One poison was' : `${missed} poisons were`} let pass. That is the mistake that counts.
+          {say('{{count}} poisons were let pass. That is the mistake that counts.', { count: missed })}
         </p>
       ) : null}
       <section aria-labelledby="reliability" className="mt-4">
         <h3 id="reliability" className="text-lg">
-          How sure against how right
+          {say('How sure against how right')}
         </h3>
         <Reliability answers={judged} />
       </section>
       <section aria-labelledby="confused" className="mt-4">
         <h3 id="confused" className="text-lg">
-          Taken for one another
+          {say('Taken for one another')}
         </h3>
         <ConfusionMatrix answers={answers} />
       </section>
       <section aria-labelledby="eyes" className="mt-4">
         <h3 id="eyes" className="text-lg">
-          Your eye for cover
+          {say('Your eye for cover')}
         </h3>
         <EyesOnCover answers={answers} />
       </section>

@@ -1,5 +1,6 @@
 import { scaleLinear } from 'd3-scale'
 import { reliability, type Judged } from '@/core/practice/scoring.ts'
+import { say } from '../language/say.ts'
 
 const SIZE = 300
 const PAD = 44
@@ -9,13 +10,21 @@ export function Reliability({ answers }: { answers: readonly Judged[] }) {
   const points = reliability(answers)
   const x = scaleLinear([0.4, 1], [PAD, SIZE - 12])
   const y = scaleLinear([0, 1], [SIZE - PAD, 12])
-  const words = points.map((p) => `said ${Math.round(100 * p.said)}, right ${p.right} of ${p.answers}`).join('; ')
+  const words = points
+    .map((p) =>
+      say('said {{said}}, right {{right}} of {{answers}}', {
+        said: Math.round(100 * p.said),
+        right: p.right,
+        answers: p.answers,
+      }),
+    )
+    .join('; ')
   return (
     <svg
       viewBox={`0 0 ${SIZE} ${SIZE}`}
       className="mt-2 w-full max-w-sm"
       role="img"
-      aria-label={`Reliability: ${words}`}
+      aria-label={say('Reliability: {{words}}', { words })}
     >
       {[0, 0.5, 1].map((t) => (
         <g key={t}>
@@ -32,7 +41,7 @@ export function Reliability({ answers }: { answers: readonly Judged[] }) {
       ))}
       <path d={`M${x(0.4)} ${y(0.4)}L${x(1)} ${y(1)}`} className="stroke-ink-soft" strokeDasharray="5 5" />
       <text x={x(0.97)} y={y(1) - 1} textAnchor="end" className="fill-ink-soft text-[12px]">
-        as sure as right
+        {say('as sure as right')}
       </text>
       {points.map((p) => (
         <g key={p.said}>
@@ -41,10 +50,10 @@ export function Reliability({ answers }: { answers: readonly Judged[] }) {
         </g>
       ))}
       <text x={(PAD + SIZE) / 2} y={SIZE - 6} textAnchor="middle" className="fill-ink text-[13px]">
-        said, in 100
+        {say('said, in 100')}
       </text>
       <text transform={`translate(13 ${SIZE / 2}) rotate(-90)`} textAnchor="middle" className="fill-ink text-[13px]">
-        right, in 100
+        {say('right, in 100')}
       </text>
     </svg>
   )

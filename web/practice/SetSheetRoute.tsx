@@ -6,6 +6,8 @@ import { shortName } from '../stores/floraStore.ts'
 import { DrawnSpecimen, heading, Picture } from './AskedQuestion.tsx'
 import { useTrainerSet } from './setStore.ts'
 import { makeShown, type Shown } from './usePractice.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 const letters = 'ABCDEFGH'
 
@@ -13,14 +15,17 @@ function PrintedQuestion({ shown, number }: { shown: Shown; number: number }) {
   if (shown.is !== 'question' && shown.is !== 'key') return null
   const question = shown.is === 'question' ? shown.question : undefined
   return (
-    <section className="break-inside-avoid border-b border-rule pb-3" aria-label={`Question ${number}`}>
+    <section
+      className="break-inside-avoid border-b border-rule pb-3"
+      aria-label={say('Question {{number}}', { number })}
+    >
       <h2 className="text-lg">
-        {number}. {question ? heading(question) : 'Name it. Which looks led you there?'}
+        {number}. {question ? heading(question) : say('Name it. Which looks led you there?')}
       </h2>
       {question ? (
         <Picture question={question} />
       ) : shown.is === 'key' ? (
-        <DrawnSpecimen specimen={shown.specimen} label="The specimen" className="mt-2 w-full" />
+        <DrawnSpecimen specimen={shown.specimen} label={say('The specimen')} className="mt-2 w-full" />
       ) : null}
       {question ? (
         <ol className="mt-2 grid grid-cols-2 gap-x-3">
@@ -36,7 +41,7 @@ function PrintedQuestion({ shown, number }: { shown: Shown; number: number }) {
       ) : (
         <p className="mt-8 border-b border-ink" />
       )}
-      <p className="mt-2 text-ink-soft">How sure, in percent: ______</p>
+      <p className="mt-2 text-ink-soft">{say('How sure, in percent: ______')}</p>
     </section>
   )
 }
@@ -59,23 +64,29 @@ export function Component() {
     let current = true
     void Promise.all(set.questions.map((q) => makeShown({ ...q, because: 'set' }, q.seed)))
       .then((all) => current && setMade(all.filter((s) => s !== undefined)))
-      .catch((e: unknown) => current && setProblem(`The set could not be drawn: ${(e as Error).message}`))
+      .catch(
+        (e: unknown) =>
+          current && setProblem(say('The set could not be drawn: {{message}}', { message: (e as Error).message })),
+      )
     return () => void (current = false)
   }, [set])
   if (!set)
     return (
       <main className="mx-auto max-w-2xl p-6">
-        <h1 className="text-2xl">No set is open</h1>
+        <h1 className="text-2xl">{say('No set is open')}</h1>
         <p className="mt-2">
-          Make or open one under <Link to="/practice">Practice, for trainers and groups</Link>; then it can be printed.
+          <Say
+            text="Make or open one under <link>Practice, for trainers and groups</link>; then it can be printed."
+            components={{ link: <Link to="/practice" /> }}
+          />
         </p>
       </main>
     )
   return (
-    <PrintSheet name={set.title} back="/practice" backLabel="Back to Practice">
+    <PrintSheet name={set.title} back="/practice" backLabel={say('Back to Practice')}>
       <header className="flex flex-wrap items-end justify-between gap-4">
         <h1 className="text-[1.65rem]">{set.title}</h1>
-        <p>Name: ____________________</p>
+        <p>{say('Name: ____________________')}</p>
       </header>
       {problem ? <p className="font-semibold text-harm">{problem}</p> : null}
       {made ? (
@@ -85,8 +96,8 @@ export function Component() {
               <PrintedQuestion key={i} shown={shown} number={i + 1} />
             ))}
           </div>
-          <section aria-label="Answers" className="mt-8 break-before-page">
-            <h2 className="text-xl">Answers, for the trainer</h2>
+          <section aria-label={say('Answers')} className="mt-8 break-before-page">
+            <h2 className="text-xl">{say('Answers, for the trainer')}</h2>
             <ol className="mt-2 list-decimal pl-6">
               {made.map((shown, i) => (
                 <li key={i}>{answerOf(shown)}</li>
@@ -94,13 +105,15 @@ export function Component() {
             </ol>
             {made.length < set.questions.length ? (
               <p className="mt-2">
-                {set.questions.length - made.length} of the set cannot be asked on paper and are left out.
+                {say('{{n}} of the set cannot be asked on paper and are left out.', {
+                  n: set.questions.length - made.length,
+                })}
               </p>
             ) : null}
           </section>
         </>
       ) : (
-        <p className="mt-4">Drawing {set.questions.length} specimens …</p>
+        <p className="mt-4">{say('Drawing {{n}} specimens …', { n: set.questions.length })}</p>
       )}
     </PrintSheet>
   )

@@ -1,4 +1,5 @@
 import { surenessSteps } from '@/core/practice/scoring.ts'
+import { say } from '../language/say.ts'
 
 const words: Record<number, string> = {
   0.5: '1 in 2',
@@ -12,8 +13,8 @@ export const SURE_KEYS = 'asdfg'
 /** How sure one is, in natural frequency: asked with every answer. */
 export function Sureness({ onSure }: { onSure: (sure: number) => void }) {
   return (
-    <div role="group" aria-label="How sure" className="mt-4">
-      <p className="font-semibold">How sure? In how many such cases would you be right?</p>
+    <div role="group" aria-label={say('How sure')} className="mt-4">
+      <p className="font-semibold">{say('How sure? In how many such cases would you be right?')}</p>
       <div className="mt-1 flex flex-wrap gap-2">
         {surenessSteps.map((s, i) => (
           <button

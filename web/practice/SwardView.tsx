@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import type { SwardFrame } from '@/core/practice/frame.ts'
+import { say } from '../language/say.ts'
 
 /** Hue of each plant seen from above: soil first, then a blade, a clover, a rosette. They differ in light as well. */
 const TINTS: [r: number, g: number, b: number][] = [
@@ -40,7 +41,7 @@ export function SwardView({ frame, label }: { frame: SwardFrame; label: string }
 export function FrameLegend({ names }: { names: string[] }) {
   return (
     <ul className="mt-2 flex flex-wrap gap-x-5">
-      {['bare ground', ...names].map((n, i) => (
+      {[say('bare ground'), ...names].map((n, i) => (
         <li key={n} className="flex items-center gap-2">
           <span
             className="inline-block size-5 rounded-full border border-ink"

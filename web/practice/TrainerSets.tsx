@@ -16,6 +16,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { useTrainerSet } from './setStore.ts'
 import { askable } from './usePractice.ts'
+import { say } from '../language/say.ts'
 
 const LARGEST = 1_000_000
 const SETTABLE = practiceKinds.filter((k) => k !== 'cover' && k !== 'rank')
@@ -54,7 +55,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
   }
   return (
     <div className="grid max-w-xl gap-3 sm:grid-cols-2">
-      <Labelled label="Title of the set">
+      <Labelled label={say('Title of the set')}>
         {(id) => (
           <input
             id={id}
@@ -65,7 +66,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
           />
         )}
       </Labelled>
-      <Labelled label="Kind of question">
+      <Labelled label={say('Kind of question')}>
         {(id) => (
           <select id={id} value={kind} onChange={(e) => setKind(e.target.value as PracticeKind)} className={inputClass}>
             {SETTABLE.map((k) => (
@@ -76,7 +77,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
           </select>
         )}
       </Labelled>
-      <Labelled label="Questions">
+      <Labelled label={say('Questions')}>
         {(id) => (
           <input
             id={id}
@@ -87,11 +88,11 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
           />
         )}
       </Labelled>
-      <Labelled label="Only these plants (names, with commas)">
+      <Labelled label={say('Only these plants (names, with commas)')}>
         {(id) => <input id={id} value={only} onChange={(e) => setOnly(e.target.value)} className={inputClass} />}
       </Labelled>
       {pool.length === 0 ? (
-        <p className="font-semibold text-harm sm:col-span-2">No plant of the book fits these names.</p>
+        <p className="font-semibold text-harm sm:col-span-2">{say('No plant of the book fits these names.')}</p>
       ) : null}
       <button
         type="button"
@@ -99,7 +100,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
         onClick={make}
         className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50 sm:col-span-2"
       >
-        Make the set and save it
+        {say('Make the set and save it')}
       </button>
     </div>
   )
@@ -118,14 +119,33 @@ function Group({ set, group }: { set: TrainerSet; group: SetAnswers[] }) {
     <div data-testid="group">
       <p>
         <b>{set.title}</b>:{' '}
-        {group.map((g) => `${g.who} ${g.answers.filter((a) => a.right).length} of ${g.answers.length}`).join(', ')}
-        {kappa === undefined ? '' : `. Agreement among them beyond chance: kappa ${kappa.toFixed(2)} (Fleiss 1971).`}
+        {group
+          .map((g) =>
+            say('{{who}} {{n}} of {{n2}}', {
+              who: g.who,
+              n: g.answers.filter((a) => a.right).length,
+              n2: g.answers.length,
+            }),
+          )
+          .join(', ')}
+        {kappa === undefined
+          ? ''
+          : say('. Agreement among them beyond chance: kappa {{kappa}} (Fleiss 1971).', { kappa: kappa.toFixed(2) })}
       </p>
       <ol className="mt-1 list-decimal pl-6">
         {questions.map((q, i) => (
           <li key={i}>
-            {q.about.split('|').map(name).join(' and ')}: {q.right} of {q.answered} right
-            {q.wrong.length > 0 ? `; called ${q.wrong.map((w) => `${name(w.called)} (${w.times})`).join(', ')}` : ''}
+            {say('{{split}}: {{right}} of {{answered}} right{{what}}', {
+              split: q.about.split('|').map(name).join(' and '),
+              right: q.right,
+              answered: q.answered,
+              what:
+                q.wrong.length > 0
+                  ? say('; called {{wrong}}', {
+                      wrong: q.wrong.map((w) => `${name(w.called)} (${w.times})`).join(', '),
+                    })
+                  : '',
+            })}
           </li>
         ))}
       </ol>
@@ -139,7 +159,7 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
   const [group, setGroup] = useState<SetAnswers[]>([])
   const [said, setSaid] = useState('')
   const text = async (file: File) => {
-    if (file.size > LARGEST) throw new Error(`${file.name} is larger than 1 MB, which no set is.`)
+    if (file.size > LARGEST) throw new Error(say('{{name}} is larger than 1 MB, which no set is.', { name: file.name }))
     return file.text()
   }
   const attempt = (work: () => Promise<void>) => void work().catch((e: unknown) => setSaid((e as Error).message))
@@ -149,41 +169,42 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
       if ('problem' in read) throw new Error(`${file.name}: ${read.problem}`)
       setSet(read.set)
       setGroup([])
-      setSaid(`"${read.set.title}" is open: ${read.set.questions.length} questions.`)
+      setSaid(say('"{{title}}" is open: {{n}} questions.', { title: read.set.title, n: read.set.questions.length }))
     })
   const addAnswers = (file: File) =>
     attempt(async () => {
       const read = readAnswers(await text(file))
       if ('problem' in read) throw new Error(`${file.name}: ${read.problem}`)
-      if (read.answers.set !== set?.id) throw new Error(`${file.name} answers another set.`)
+      if (read.answers.set !== set?.id) throw new Error(say('{{name}} answers another set.', { name: file.name }))
       setGroup((g) => [...g.filter((x) => x.who !== read.answers.who), read.answers])
-      setSaid(`${read.answers.who} is in.`)
+      setSaid(say('{{who}} is in.', { who: read.answers.who }))
     })
   return (
     <details className="mt-6 border-t border-rule pt-2">
-      <summary className="min-h-12 py-2.5 text-xl">For trainers and groups</summary>
+      <summary className="min-h-12 py-2.5 text-xl">{say('For trainers and groups')}</summary>
       <p className="max-w-prose">
-        A set is a file: everybody who opens it sees the same specimens. Who has answered saves the answers as a file;
-        here the answers of a group are put together.
+        {say(
+          'A set is a file: everybody who opens it sees the same specimens. Who has answered saves the answers as a file; here the answers of a group are put together.',
+        )}
       </p>
       <div className="mt-3">
         <MakeSet
           onMade={(made) => {
             setSet(made)
             setGroup([])
-            setSaid(`"${made.title}" is saved: ${made.questions.length} questions.`)
+            setSaid(say('"{{title}}" is saved: {{n}} questions.', { title: made.title, n: made.questions.length }))
           }}
         />
       </div>
       <div className="mt-4 flex flex-wrap gap-2">
-        <FileButton label="Open a set" accept=".json" onFile={openSet} />
+        <FileButton label={say('Open a set')} accept=".json" onFile={openSet} />
         {set ? (
           <button
             type="button"
             onClick={() => onOpen(set)}
             className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
           >
-            Answer "{set.title}"
+            {say('Answer "{{title}}"', { title: set.title })}
           </button>
         ) : null}
         {set ? (
@@ -191,10 +212,10 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
             to="/practice/set"
             className="flex min-h-11 items-center rounded-xl border-2 border-culm px-4 font-semibold text-culm"
           >
-            Print it
+            {say('Print it')}
           </Link>
         ) : null}
-        {set ? <FileButton label="Add somebody's answers" accept=".json" onFile={addAnswers} /> : null}
+        {set ? <FileButton label={say("Add somebody's answers")} accept=".json" onFile={addAnswers} /> : null}
       </div>
       <p role="status" className="mt-1">
         {said}

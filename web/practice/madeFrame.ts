@@ -1,4 +1,5 @@
 import type { FramePlant } from '@/core/practice/frame.ts'
+import { say } from '../language/say.ts'
 
 /** What is asked of a frame: the share of one plant or of the bare ground, or the order of three. */
 export interface FrameAsked {
@@ -23,7 +24,7 @@ export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked
   }))
   const of = kind === 'rank' ? 0 : [0, 2, 2, 3, 1][Math.floor(random() * 5)]!
   return {
-    asked: { of, words: of === 0 ? 'bare ground' : NAMES[of - 1]!, names: NAMES },
+    asked: { of, words: of === 0 ? say('bare ground') : NAMES[of - 1]!, names: NAMES },
     plants,
   }
 }

@@ -13,6 +13,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { practiceWorker } from '../workers/practiceWorker.ts'
 import { madeFrame, type FrameAsked } from './madeFrame.ts'
 import { usePracticeAnswers } from './practiceStore.ts'
+import { say } from '../language/say.ts'
 
 /** What stands before the reader. */
 export type Shown =
@@ -132,7 +133,10 @@ export function usePractice(around: Around) {
         began.current = performance.now()
         setShown(made)
       })
-      .catch((e: unknown) => current && setProblem(`This could not be drawn: ${(e as Error).message}`))
+      .catch(
+        (e: unknown) =>
+          current && setProblem(say('This could not be drawn: {{message}}', { message: (e as Error).message })),
+      )
     return () => void (current = false)
   }, [ask])
   const answer = (part: Pick<PracticeAnswer, 'about' | 'answered' | 'right' | 'sure' | 'measured'>) => {

@@ -1,5 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 /** Find any plant of the book, count it, and give it a key. */
 export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onClose: () => void }) {
@@ -35,8 +36,8 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
         ref={input}
         value={text}
         onChange={(e) => setText(e.target.value)}
-        aria-label="Another plant"
-        placeholder="Name of the plant"
+        aria-label={say('Another plant')}
+        placeholder={say('Name of the plant')}
         className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
       />
       <ul className="mt-1 divide-y divide-rule">
@@ -52,7 +53,9 @@ export function AddPlant({ onAdd, onClose }: { onAdd: (id: string) => void; onCl
           </li>
         ))}
         {wanted !== '' && found.length === 0 ? (
-          <li className="py-2">No plant of that name in the book. Count it as an unknown and name it later.</li>
+          <li className="py-2">
+            {say('No plant of that name in the book. Count it as an unknown and name it later.')}
+          </li>
         ) : null}
       </ul>
     </form>

@@ -2,6 +2,7 @@ import type { Round, Stop } from '@/core/records/round.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox, type Conflict } from '../stores/outboxStore.ts'
+import { say } from '../language/say.ts'
 
 function Version({
   title,
@@ -19,7 +20,7 @@ function Version({
   return (
     <div className="rounded-xl border border-rule bg-sheet px-3 py-2">
       <h3 className="font-semibold">{title}</h3>
-      {stop.skipped ? <p>Skipped: {stop.skipped}</p> : null}
+      {stop.skipped ? <p>{say('Skipped: {{skipped}}', { skipped: stop.skipped })}</p> : null}
       <ul className="leading-snug">
         {[...sums].map(([taxon, n]) => (
           <li key={taxon}>
@@ -29,14 +30,14 @@ function Version({
         {measures.map((m) => (
           <li key={m}>{m}</li>
         ))}
-        {sums.size + measures.length === 0 ? <li className="text-ink-soft">nothing written down</li> : null}
+        {sums.size + measures.length === 0 ? <li className="text-ink-soft">{say('nothing written down')}</li> : null}
       </ul>
       <button
         type="button"
         className="mt-2 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
         onClick={onKeep}
       >
-        Keep this one
+        {say('Keep this one')}
       </button>
     </div>
   )
@@ -55,14 +56,14 @@ export function ConflictPanel({ round, onTheirs }: { round: Round; onTheirs: (st
   return (
     <section className="mb-4 rounded-2xl border-2 border-harm px-4 py-3" aria-labelledby="two-devices">
       <h2 id="two-devices" className="text-lg text-harm">
-        Counted on two devices
+        {say('Counted on two devices')}
       </h2>
       {here.map((c) => (
         <div key={c.url} className="mt-2">
-          <p>Stop {c.theirs.seq}: both versions are kept until you choose.</p>
+          <p>{say('Stop {{seq}}: both versions are kept until you choose.', { seq: c.theirs.seq })}</p>
           <div className="mt-1 grid gap-2 sm:grid-cols-2">
-            <Version title="On this device" stop={c.mine} onKeep={() => keep(c, 'mine')} />
-            <Version title="From the other device" stop={c.theirs} onKeep={() => keep(c, 'theirs')} />
+            <Version title={say('On this device')} stop={c.mine} onKeep={() => keep(c, 'mine')} />
+            <Version title={say('From the other device')} stop={c.theirs} onKeep={() => keep(c, 'theirs')} />
           </div>
         </div>
       ))}

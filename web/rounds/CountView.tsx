@@ -31,13 +31,16 @@ import { StopEntry } from './StopEntry.tsx'
 import { StopHead } from './StopHead.tsx'
 import { useCountKeys } from './useCountKeys.ts'
 import { useSaving } from './useSaving.ts'
+import { say } from '../language/say.ts'
 
 const HALF_WIDTH = 0.05
 
-function moreWords(more: number | undefined, halfWidth: number, unit: string): string | undefined {
+function moreWords(more: number | undefined, halfWidth: number, units: string): string | undefined {
   if (more === undefined) return undefined
   const wanted = `±${Math.round(halfWidth * 100)} %`
-  return more === 0 ? `enough ${unit}s for ${wanted}` : `${more} more ${unit}s for ${wanted}`
+  return more === 0
+    ? say('enough {{units}} for {{wanted}}', { units, wanted })
+    : say('{{more}} more {{units}} for {{wanted}}', { more, units, wanted })
 }
 
 function tipOf(
@@ -48,48 +51,66 @@ function tipOf(
 ): MidribTip {
   const onPress = () => act({ kind: 'next', at: new Date().toISOString() })
   const stop = stopAt(state)
-  const { unit } = methodInfo[round.method]
+  const { unitName: unit } = methodInfo[round.method]
   const toDo = state.stops.filter((s) => s.doneAt === null && s.skipped === null).length
   if (toDo === 0)
-    return { label: 'Weigh it up', detail: `every ${unit} is counted`, to: `/rounds/${round.id}/weigh-up` }
+    return {
+      label: say('Weigh it up'),
+      detail: say('every {{unit}} is counted', { unit }),
+      to: `/rounds/${round.id}/weigh-up`,
+    }
   const left = stop ? state.pointsPerStop - pointsAt(state, stop) : 0
   if (stop && entryOf(state) === 'points' && left > 0)
     return {
-      label: `${left} more ${left === 1 ? 'point' : 'points'} at ${unit} ${stop.seq}`,
+      label: say('{{count}} more points at {{unit}} {{seq}}', {
+        count: left,
+        unit,
+        seq: stop.seq,
+      }),
       ...(more === undefined ? {} : { detail: more }),
     }
   if (stop && lacking(state, stop))
-    return { label: `Write down ${unit} ${stop.seq}`, ...(more ? { detail: more } : {}) }
+    return { label: say('Write down {{unit}} {{seq}}', { unit, seq: stop.seq }), ...(more ? { detail: more } : {}) }
   if (toDo === 1 && stop?.doneAt === null)
-    return { label: `Close ${unit} ${stop.seq}`, hotkey: 'Enter', detail: 'the last one', onPress }
-  return { label: `Walk to the next ${unit}`, hotkey: 'Enter', detail: `${toDo - 1} left after this one`, onPress }
+    return {
+      label: say('Close {{unit}} {{seq}}', { unit, seq: stop.seq }),
+      hotkey: say('Enter'),
+      detail: say('the last one'),
+      onPress,
+    }
+  return {
+    label: say('Walk to the next {{unit}}', { unit }),
+    hotkey: say('Enter'),
+    detail: say('{{toDo}} left after this one', { toDo: toDo - 1 }),
+    onPress,
+  }
 }
 
 function nodesOf(state: CountState, act: (action: CountAction) => void): MidribNode[] {
   const done = state.stops.filter((s) => s.doneAt !== null)
-  const unit = methodInfo[state.method].unit
+  const unit = methodInfo[state.method].unitName
   const Unit = unit[0]!.toUpperCase() + unit.slice(1)
   const what = (s: Stop) =>
     entryOf(state) === 'points'
-      ? `${pointsAt(state, s)} points`
+      ? say('{{pointsAt}} points', { pointsAt: pointsAt(state, s) })
       : entryOf(state) === 'reading'
         ? String(s.measures.reading ?? '')
-        : `${new Set(s.hits.map((h) => h.taxon)).size} plants`
+        : say('{{size}} plants', { size: new Set(s.hits.map((h) => h.taxon)).size })
   return done.slice(-9).map((s) => ({
     id: s.id,
     label: `${Unit} ${s.seq}`,
     detail: what(s),
     onPress: () => act({ kind: 'go', seq: s.seq }),
-    pressLabel: `Go back to ${unit} ${s.seq}, ${what(s)}`,
+    pressLabel: say('Go back to {{unit}} {{seq}}, {{what}}', { unit, seq: s.seq, what: what(s) }),
   }))
 }
 
 const hints: Record<Entry, string> = {
-  points: 'Space: the same plant again. A number first: that many',
-  values: '0: take it out',
-  cells: 'Arrow keys: from cell to cell',
+  points: say('Space: the same plant again. A number first: that many'),
+  values: say('0: take it out'),
+  cells: say('Arrow keys: from cell to cell'),
   reading: '',
-  search: 'One key press: one plant found',
+  search: say('One key press: one plant found'),
 }
 
 /** What stands on a key: how often the plant was met here, its class, its rank. */
@@ -166,7 +187,7 @@ export function CountView({ round }: { round: Round }) {
         <StopEntry round={round} state={state} stop={stop} choices={choices} act={act} />
         {times ? (
           <p role="status" className="mt-2 font-semibold">
-            {times} hits of …
+            {say('{{times}} hits of …', { times })}
           </p>
         ) : null}
         {entry === 'reading' ? null : (
@@ -200,8 +221,8 @@ export function CountView({ round }: { round: Round }) {
           onGo={onGo}
         />
       }
-      names={{ left: 'Count', right: 'So far' }}
-      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].unit), act)}
+      names={{ left: say('Count'), right: say('So far') }}
+      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].units), act)}
       nodes={nodesOf(state, act)}
     />
   )

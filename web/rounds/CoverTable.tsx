@@ -2,6 +2,7 @@ import type { Round } from '@/core/records/round.ts'
 import { groupOf, taxonName } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 /** A round of cover plots as it was recorded: darker where a species covers more. */
 export function CoverTable({ round }: { round: Round }) {
@@ -13,12 +14,12 @@ export function CoverTable({ round }: { round: Round }) {
     <div>
       <h1 className="text-[1.65rem]">{round.title}</h1>
       <p className="mt-1 text-ink-soft">{round.source}</p>
-      <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label="Cover by species and plot">
+      <div className="mt-3 overflow-x-auto" tabIndex={0} role="region" aria-label={say('Cover by species and plot')}>
         <table className="text-center">
           <thead>
             <tr>
               <th scope="col" className="pr-3 text-left">
-                Species
+                {say('Species')}
               </th>
               {round.stops.map((s) => (
                 <th key={s.id} scope="col" className="w-7 text-sm font-normal">

@@ -2,6 +2,8 @@ import { groupOf, taxonName, type Taxon } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import type { CountKey } from './countKeys.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   keys: CountKey[]
@@ -21,7 +23,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
   const byId = useFlora((s) => s.byId)
   return (
     <>
-      <ul className="mt-4 grid grid-cols-2 gap-1.5 sm:grid-cols-3" aria-label="Keys">
+      <ul className="mt-4 grid grid-cols-2 gap-1.5 sm:grid-cols-3" aria-label={say('Keys')}>
         {keys.map(({ taxon, key }) => {
           const harmful = byId.get(taxon)?.role === 'toxic'
           const count = shown(taxon)
@@ -42,7 +44,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
                 </kbd>
                 <span className="min-w-0 grow [overflow-wrap:anywhere]">
                   {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
-                  {harmful ? <span className="block text-sm font-bold text-harm">harmful</span> : null}
+                  {harmful ? <span className="block text-sm font-bold text-harm">{say('harmful')}</span> : null}
                 </span>
                 <span className="grid min-w-6 shrink-0 justify-items-center">
                   <b className="text-xl leading-none">{count}</b>
@@ -55,7 +57,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
       </ul>
       <p className="mt-2 flex flex-wrap items-center gap-2">
         <button type="button" onClick={onAdd} className="min-h-11 rounded-xl border border-rule px-4">
-          Another plant <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
+          <Say text="Another plant <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">/</kbd> }} />
         </button>
         <button
           type="button"
@@ -63,7 +65,11 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
           disabled={!newLetter}
           className="min-h-11 rounded-xl border border-rule px-4"
         >
-          A new unknown{newLetter ? ` (${newLetter})` : ''} <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
+          <Say
+            text="A new unknown{{what}} <kbd/>"
+            values={{ what: newLetter ? ` (${newLetter})` : '' }}
+            components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">x</kbd> }}
+          />
         </button>
         <span className="text-ink-soft">{hint}</span>
       </p>

@@ -7,6 +7,7 @@ import { useOutbox } from '../stores/outboxStore.ts'
 import type { Letter } from '../stores/letterBox.ts'
 import { readUnsent } from '../stores/unsentFile.ts'
 import { stopUrl } from './useSaving.ts'
+import { say } from '../language/say.ts'
 
 /** Bring in a round that was handed on as a file, or the open table that ships with the app. */
 export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) {
@@ -28,7 +29,7 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
     for (const letter of letters) useOutbox.getState().post(letter)
     await useOutbox.getState().drain()
     await revalidate()
-    setSaid(`${letters.length} entries that were not sent from another device were taken in.`)
+    setSaid(say('{{n}} entries that were not sent from another device were taken in.', { n: letters.length }))
   }
   const openFile = async (file: File) => {
     const text = await file.text()
@@ -41,32 +42,45 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
       met(conflicts.map((c) => ({ url: stopUrl(roundId, c.seq), mine: c.mine, theirs: c.theirs })))
       const differ =
         conflicts.length > 0
-          ? ` ${conflicts.length} were counted here too, and differently: open the round and choose.`
+          ? say(' {{n}} were counted here too, and differently: open the round and choose.', { n: conflicts.length })
           : ''
       return {
         roundId,
-        words: isNew ? `The round is here, ${stopsTaken} stops.` : `${stopsTaken} stops were taken in.${differ}`,
+        words: isNew
+          ? say('The round is here, {{stopsTaken}} stops.', { stopsTaken })
+          : say('{{stopsTaken}} stops were taken in.{{differ}}', { stopsTaken, differ }),
       }
     })
   }
   const loadDune = () =>
     attempt(async () => {
       const { roundId, species, linked } = await importDune()
-      return { roundId, words: `20 plots of ${species} species are here, ${linked} of them linked to the book.` }
+      return {
+        roundId,
+        words: say('20 plots of {{species}} species are here, {{linked}} of them linked to the book.', {
+          species,
+          linked,
+        }),
+      }
     })
   return (
     <section className="mt-6 border-t border-rule pt-4">
       <div className="flex flex-wrap gap-2">
-        <FileButton label="Open a round from a file" accept=".json,application/json" onFile={(f) => void openFile(f)} />
+        <FileButton
+          label={say('Open a round from a file')}
+          accept=".json,application/json"
+          onFile={(f) => void openFile(f)}
+        />
         <Link to="/rounds/bring-in" className="flex min-h-11 items-center rounded-xl border border-rule px-4">
-          Read a table or archive of finds
+          {say('Read a table or archive of finds')}
         </Link>
         <button type="button" onClick={() => void loadDune()} className="min-h-11 rounded-xl border border-rule px-4">
-          Load the open dune-meadow table
+          {say('Load the open dune-meadow table')}
         </button>
       </div>
       <p role="status" className="mt-1 text-ink-soft">
-        {said || '20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.'}
+        {said ||
+          say('20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.')}
       </p>
     </section>
   )

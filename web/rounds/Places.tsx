@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import { areaHa } from '@/core/survey/route.ts'
 import { areaWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
 const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
 
@@ -11,15 +12,15 @@ export function Places({ holdings, paddocks }: { holdings: Holding[]; paddocks: 
     <section className="mt-6 border-t border-rule pt-3" aria-labelledby="places">
       <p className="flex flex-wrap gap-2">
         <Link to="/plan" className={link}>
-          Plan a round
+          {say('Plan a round')}
         </Link>
         <Link to="/places/new" className={link}>
-          A new paddock
+          {say('A new paddock')}
         </Link>
       </p>
       <details className="mt-2">
         <summary id="places" className="min-h-11 content-center text-lg font-semibold">
-          Places
+          {say('Places')}
         </summary>
         <ul>
           {holdings.map((h) => (
@@ -37,7 +38,7 @@ export function Places({ holdings, paddocks }: { holdings: Holding[]; paddocks: 
                       >
                         {p.name}
                         <span className="text-ink-soft">
-                          {p.boundary ? areaWords(areaHa(p.boundary)) : 'no boundary'}
+                          {p.boundary ? areaWords(areaHa(p.boundary)) : say('no boundary')}
                         </span>
                       </Link>
                     </li>

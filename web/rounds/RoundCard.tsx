@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { RouteKind } from '@/core/records/measures.ts'
@@ -9,15 +9,16 @@ import { RouteMap } from '../parts/RouteMap.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
 import { readRound } from './readRound.ts'
-import { dayWords } from './RoundList.tsx'
 import { aboutWayWords, areaWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 const routeWords: Record<RouteKind, string> = {
-  w: ' in a W',
-  zigzag: ' in a zigzag',
+  w: say(' in a W'),
+  zigzag: say(' in a zigzag'),
   grid: ' from point to point of a grid',
-  random: ' from place to place, drawn at random by part',
-  rows: ' along the rows',
+  random: say(' from place to place, drawn at random by part'),
+  rows: say(' along the rows'),
 }
 
 const small = 'inline-flex min-h-11 items-center underline'
@@ -43,28 +44,35 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
       <h2 className="text-[1.65rem]">{summary.paddock}</h2>
       <p className="text-ink-soft">
         {summary.holding}
-        {summary.client ? `, for ${summary.client}` : ''}
+        {summary.client ? say(', for {{client}}', { client: summary.client }) : ''}
       </p>
       <p className="mt-3 text-lg">{summary.purpose}.</p>
       <dl className="mt-3 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
-        <dt className="text-ink-soft">Method</dt>
+        <dt className="text-ink-soft">{say('Method')}</dt>
         <dd>
           {methodInfo[summary.method].name}
           {methodInfo[summary.method].entry === 'points'
-            ? `, ${summary.stops} ${methodInfo[summary.method].unit}s of ${summary.pointsPerStop} points`
-            : `, ${summary.stops} ${methodInfo[summary.method].unit}s`}
+            ? say(', {{stops}} {{units}} of {{pointsPerStop}} points', {
+                stops: summary.stops,
+                units: methodInfo[summary.method].units,
+                pointsPerStop: summary.pointsPerStop,
+              })
+            : `, ${summary.stops} ${methodInfo[summary.method].units}`}
         </dd>
         {paddock?.boundary ? (
           <>
-            <dt className="text-ink-soft">Paddock</dt>
+            <dt className="text-ink-soft">{say('Paddock')}</dt>
             <dd>
-              {areaWords(areaHa(paddock.boundary))}, read as {paddock.outlook}
+              {say('{{areaWords}}, read as {{outlook}}', {
+                areaWords: areaWords(areaHa(paddock.boundary)),
+                outlook: paddock.outlook,
+              })}
             </dd>
           </>
         ) : null}
         {round?.route ? (
           <>
-            <dt className="text-ink-soft">Walk</dt>
+            <dt className="text-ink-soft">{say('Walk')}</dt>
             <dd>
               {aboutWayWords(round.route.lengthM)}
               {routeWords[round.settings.routeKind ?? 'w']}
@@ -73,18 +81,18 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         ) : null}
         {sown.length > 0 ? (
           <>
-            <dt className="text-ink-soft">Sown</dt>
+            <dt className="text-ink-soft">{say('Sown')}</dt>
             <dd>{sown.join(', ')}</dd>
           </>
         ) : null}
         {summary.source ? (
           <>
-            <dt className="text-ink-soft">Source</dt>
+            <dt className="text-ink-soft">{say('Source')}</dt>
             <dd>{summary.source}</dd>
           </>
         ) : (
           <>
-            <dt className="text-ink-soft">Planned</dt>
+            <dt className="text-ink-soft">{say('Planned')}</dt>
             <dd>{dayWords(summary.plannedOn)}</dd>
           </>
         )}
@@ -98,15 +106,15 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
               : 'inline-flex min-h-12 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm'
           }
         >
-          {finished ? 'Look at the counts' : started ? 'Go on counting' : 'Open and count'}
+          {finished ? say('Look at the counts') : started ? say('Go on counting') : say('Open and count')}
         </Link>
         {started ? (
           <>
             <Link to={`/rounds/${summary.id}/weigh-up`} className={link}>
-              Weigh-up
+              {say('Weigh-up')}
             </Link>
             <Link to={`/rounds/${summary.id}/hand-over`} className={link}>
-              Hand-over
+              {say('Hand-over')}
             </Link>
           </>
         ) : null}
@@ -114,18 +122,18 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
       {round ? (
         <p className="mt-2 flex flex-wrap gap-x-4">
           <Link to={`/rounds/${summary.id}/pocket`} className={small}>
-            Pocket sheet
+            {say('Pocket sheet')}
           </Link>
           <Link to={`/rounds/${summary.id}/field-sheet`} className={small}>
-            Field sheet on paper
+            {say('Field sheet on paper')}
           </Link>
           {round.source ? null : (
             <>
               <button type="button" className={small} onClick={() => handOn(round)}>
-                Hand on as a file
+                {say('Hand on as a file')}
               </button>
               <Link to={`/rounds/${summary.id}/beside`} className={small}>
-                Beside another round
+                {say('Beside another round')}
               </Link>
             </>
           )}
@@ -138,7 +146,11 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
             parts={round.paddock.strata}
             line={round.route.line}
             stops={round.stops}
-            label={`Map of ${summary.paddock} with ${summary.stops} ${methodInfo[summary.method].unit}s`}
+            label={say('Map of {{paddock}} with {{stops}} {{units}}', {
+              paddock: summary.paddock,
+              stops: summary.stops,
+              units: methodInfo[summary.method].units,
+            })}
             className="w-full max-w-[30rem]"
           />
         ) : null}

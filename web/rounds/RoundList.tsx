@@ -1,15 +1,7 @@
-import { parseISO } from 'date-fns/parseISO'
 import type { RoundSummary } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
-
-let made: Intl.DateTimeFormat | undefined
-/** The texts are English: of the reader's languages the first English one says how a date is written. */
-const dayFormat = () =>
-  (made ??= new Intl.DateTimeFormat(globalThis.navigator?.languages?.find((l) => l.startsWith('en')) ?? 'en-GB', {
-    day: 'numeric',
-    month: 'long',
-    year: 'numeric',
-  }))
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 interface Props {
   title: string
@@ -17,9 +9,6 @@ interface Props {
   shown: string | undefined
   onChoose: (id: string) => void
 }
-
-/** A day as the reader's own language orders it, with the month in words. */
-export const dayWords = (iso: string): string => dayFormat().format(parseISO(iso))
 
 /** Rounds as lines: where, for whom, when, how far. */
 export function RoundList({ title, rounds, shown, onChoose }: Props) {
@@ -43,9 +32,13 @@ export function RoundList({ title, rounds, shown, onChoose }: Props) {
                 </span>
               </span>
               <span className="shrink-0 text-right leading-snug">
-                <span className="block">{r.source ? 'open data' : dayWords(r.plannedOn)}</span>
+                <span className="block">{r.source ? say('open data') : dayWords(r.plannedOn)}</span>
                 <span className="block text-ink-soft">
-                  {r.stopsDone} of {r.stops} {methodInfo[r.method].unit}s
+                  {say('{{stopsDone}} of {{stops}} {{units}}', {
+                    stopsDone: r.stopsDone,
+                    stops: r.stops,
+                    units: methodInfo[r.method].units,
+                  })}
                 </span>
               </span>
             </button>

@@ -12,6 +12,7 @@ import { Places } from './Places.tsx'
 import { readRounds } from './readRound.ts'
 import { RoundCard } from './RoundCard.tsx'
 import { RoundList } from './RoundList.tsx'
+import { say } from '../language/say.ts'
 
 interface Loaded {
   rounds: RoundSummary[]
@@ -29,10 +30,10 @@ export async function loader(): Promise<Loaded> {
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
 
 function tipOf(next: RoundSummary | undefined): MidribTip {
-  if (!next) return { label: 'Plan a round', detail: 'every planned round is counted', to: '/plan' }
+  if (!next) return { label: say('Plan a round'), detail: say('every planned round is counted'), to: '/plan' }
   return {
-    label: `${next.stopsDone > 0 ? 'Go on with' : 'Walk'} ${next.paddock}`,
-    detail: `${next.stops - next.stopsDone} stops, ${next.holding}`,
+    label: `${next.stopsDone > 0 ? say('Go on with') : say('Walk')} ${next.paddock}`,
+    detail: say('{{stops}} stops, {{holding}}', { stops: next.stops - next.stopsDone, holding: next.holding }),
     to: `/rounds/${next.id}`,
   }
 }
@@ -46,13 +47,13 @@ export function Component() {
   const shown = rounds.find((r) => r.id === chosen) ?? open[0] ?? done[0]
   return (
     <Leaf
-      names={{ left: 'Rounds', right: 'This round' }}
+      names={{ left: say('Rounds'), right: say('This round') }}
       left={
         <>
-          <h1 className="text-[1.65rem]">Rounds</h1>
-          <RoundList title="To walk" rounds={open} shown={shown?.id} onChoose={setChosen} />
+          <h1 className="text-[1.65rem]">{say('Rounds')}</h1>
+          <RoundList title={say('To walk')} rounds={open} shown={shown?.id} onChoose={setChosen} />
           <DueList first={plan} />
-          <RoundList title="Counted" rounds={done} shown={shown?.id} onChoose={setChosen} />
+          <RoundList title={say('Counted')} rounds={done} shown={shown?.id} onChoose={setChosen} />
           <Places holdings={holdings} paddocks={paddocks} />
           <OpenData onLoaded={setChosen} />
         </>
@@ -62,10 +63,11 @@ export function Component() {
           <RoundCard key={shown.id} summary={shown} paddock={paddocks.find((p) => p.id === shown.paddockId)} />
         ) : (
           <>
-            <h2 className="text-[1.65rem]">No round yet</h2>
+            <h2 className="text-[1.65rem]">{say('No round yet')}</h2>
             <p className="mt-2">
-              Draw a paddock, or open its boundary as a file, and plan the first round: the route is drawn before anyone
-              walks, so that no nice spot is picked.
+              {say(
+                'Draw a paddock, or open its boundary as a file, and plan the first round: the route is drawn before anyone walks, so that no nice spot is picked.',
+              )}
             </p>
           </>
         )
@@ -79,7 +81,7 @@ export function Component() {
           label: r.paddock,
           detail: 'counted',
           onPress: () => setChosen(r.id),
-          pressLabel: `Show ${r.paddock}`,
+          pressLabel: say('Show {{paddock}}', { paddock: r.paddock }),
         }))}
     />
   )

@@ -16,6 +16,8 @@ import { MassPanel } from './so-far/MassPanel.tsx'
 import { Resampled } from './so-far/Resampled.tsx'
 import { SearchPanel } from './so-far/SearchPanel.tsx'
 import { Terms } from '../parts/Terms.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   round: Round
@@ -38,7 +40,7 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
   return (
     <section className="mt-5" aria-labelledby="unknowns">
       <h2 id="unknowns" className="text-lg">
-        Unknowns
+        {say('Unknowns')}
       </h2>
       <ul>
         {used.map((letter) => {
@@ -46,15 +48,22 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
           return (
             <li key={letter} className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1">
               <span>
-                <b>Unknown {letter}</b>: {hits(letter)} hits
-                {named ? `, counted as ${taxonName(named, byId)}` : ''}
+                <Say
+                  text="<b>Unknown {{letter}}</b>: {{hits}} hits{{what}}"
+                  values={{
+                    letter,
+                    hits: hits(letter),
+                    what: named ? say(', counted as {{taxonName}}', { taxonName: taxonName(named, byId) }) : '',
+                  }}
+                  components={{ b: <b /> }}
+                />
               </span>
               <button
                 type="button"
                 onClick={() => onName(letter)}
                 className="ml-auto min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
               >
-                {named ? 'Name it again' : 'Name it on the bench'}
+                {named ? say('Name it again') : say('Name it on the bench')}
               </button>
             </li>
           )
@@ -70,16 +79,21 @@ function Disagreements({ figures }: { figures: Figures }) {
   if (figures.disagreements.length === 0) return null
   return (
     <div role="note" className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
-      <p className="font-semibold">Parts of the paddock disagree.</p>
+      <p className="font-semibold">{say('Parts of the paddock disagree.')}</p>
       <ul>
         {figures.disagreements.map((d) => (
           <li key={d.taxon}>
-            {taxonName(d.taxon, byId)}: {percent(d.high.estimate)} in {d.high.name || 'the rest'},{' '}
-            {percent(d.low.estimate)} in {d.low.name || 'the rest'}
+            {say('{{taxonName}}: {{estimate}} in {{name}}, {{estimate2}} in {{name2}}', {
+              taxonName: taxonName(d.taxon, byId),
+              estimate: percent(d.high.estimate),
+              name: d.high.name || say('the rest'),
+              estimate2: percent(d.low.estimate),
+              name2: d.low.name || say('the rest'),
+            })}
           </li>
         ))}
       </ul>
-      <p className="text-ink-soft">Read each part on its own; more stops in one do not mend the other.</p>
+      <p className="text-ink-soft">{say('Read each part on its own; more stops in one do not mend the other.')}</p>
     </div>
   )
 }
@@ -89,19 +103,23 @@ function Estimator({ round, made }: { round: Round; made: Composition | undefine
   const effect = made?.taxa.find((t) => t.designEffect !== undefined)?.designEffect
   return (
     <details className="mt-3">
-      <summary className="min-h-11 content-center text-ink-soft">How this is worked out</summary>
+      <summary className="min-h-11 content-center text-ink-soft">{say('How this is worked out')}</summary>
       <p>
         <Terms>{methodInfo[round.method].estimator}</Terms>
       </p>
       {stratified ? (
         <p className="mt-1">
-          The parts of the paddock count by their area, whatever the number of stops in each (combined ratio estimate).
+          {say(
+            'The parts of the paddock count by their area, whatever the number of stops in each (combined ratio estimate).',
+          )}
         </p>
       ) : null}
       {effect !== undefined ? (
         <p className="mt-1">
-          Stops differ: the variance of the first share is {effect.toFixed(1)} times that of as many points spread at
-          random (design effect).
+          {say(
+            'Stops differ: the variance of the first share is {{effect}} times that of as many points spread at random (design effect).',
+            { effect: effect.toFixed(1) },
+          )}
         </p>
       ) : null}
     </details>
@@ -132,22 +150,35 @@ function Shares({
   return (
     <>
       <p className="mt-1 text-ink-soft">
-        {info.says[0]!.toUpperCase() + info.says.slice(1)}
-        {info.entry === 'points' ? `, ${made.total} points` : ''}, with 95 % intervals that take the {info.unit} as the
-        unit. {made.stops === 1 ? `One ${info.unit} tells nothing of the error yet.` : null}
+        {say('{{says}}{{what}}, with 95 % intervals that take the {{unit}} as the unit. {{what2}}', {
+          says: info.says[0]!.toUpperCase() + info.says.slice(1),
+          what: info.entry === 'points' ? say(', {{total}} points', { total: made.total }) : '',
+          unit: info.unitName,
+          what2: made.stops === 1 ? say('One {{unit}} tells nothing of the error yet.', { unit: info.unitName }) : null,
+        })}
       </p>
       <div className="mt-3">
         <ShareChart
           rows={rows}
-          label={`Shares so far: ${rows.map((r) => `${r.name} ${Math.round(r.share.estimate * 100)} percent`).join(', ')}`}
+          label={say('Shares so far: {{rows}}', {
+            rows: rows
+              .map((r) =>
+                say('{{name}} {{estimate}} percent', { name: r.name, estimate: Math.round(r.share.estimate * 100) }),
+              )
+              .join(', '),
+          })}
         />
       </div>
       <p className="mt-2 font-semibold" data-testid="enough">
         {more === undefined
           ? null
           : more === 0
-            ? `Enough ${info.unit}s for ${wanted} on the main species.`
-            : `About ${more} more ${info.unit}s for ${wanted} on the main species.`}
+            ? say('Enough {{units}} for {{wanted}} on the main species.', { units: info.units, wanted })
+            : say('About {{more}} more {{units}} for {{wanted}} on the main species.', {
+                more,
+                units: info.units,
+                wanted,
+              })}
       </p>
     </>
   )
@@ -165,30 +196,32 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
       {something ? (
         <>
           <h2 className="text-[1.65rem]">
-            So far, over {made?.stops ?? done} {info.unit}s
+            {say('So far, over {{stops}} {{units}}', { stops: made?.stops ?? done, units: info.units })}
           </h2>
           {made ? <Shares round={round} made={made} more={more} halfWidth={halfWidth} /> : null}
           {cover.length > 0 ? (
             <p className="mt-2">
-              Cover, any layer:{' '}
-              {cover
-                .slice(0, 5)
-                .map(
-                  (c) =>
-                    `${taxonName(c.taxon, byId)} ${percent(c.estimate)}${c.interval ? ` (${percentRange(c.interval)})` : ''}`,
-                )
-                .join('; ')}
-              .
+              {say('Cover, any layer: {{cover}}.', {
+                cover: cover
+                  .slice(0, 5)
+                  .map(
+                    (c) =>
+                      `${taxonName(c.taxon, byId)} ${percent(c.estimate)}${c.interval ? ` (${percentRange(c.interval)})` : ''}`,
+                  )
+                  .join('; '),
+              })}
             </p>
           ) : null}
           {uniformity ? (
             <p className="mt-2" data-testid="uniformity">
-              Uniformity: the share of {uniformity.of.map((t) => taxonName(t, byId)).join(' and ')} varies by{' '}
-              <b>{percent(uniformity.cv)}</b> of its mean from grid to grid (coefficient of variation; 0 is the same
-              everywhere).
+              <Say
+                text="Uniformity: the share of {{it}} varies by <b/> of its mean from grid to grid (coefficient of variation; 0 is the same everywhere)."
+                values={{ it: uniformity.of.map((t) => taxonName(t, byId)).join(' and ') }}
+                components={{ b: <b>{percent(uniformity.cv)}</b> }}
+              />
             </p>
           ) : null}
-          <FrequencyPanel frequency={frequency} unit={info.unit} />
+          <FrequencyPanel frequency={frequency} unit={info.unitName} />
           {search.length > 0 ? <SearchPanel search={search} /> : null}
           <Disagreements figures={figures} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
@@ -203,17 +236,23 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
                 to={`/rounds/${round.id}/weigh-up`}
                 className="inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm"
               >
-                Weigh it up
+                {say('Weigh it up')}
               </Link>
             </p>
           ) : null}
         </>
       ) : (
         <>
-          <h2 className="text-[1.65rem]">Nothing counted yet</h2>
+          <h2 className="text-[1.65rem]">{say('Nothing counted yet')}</h2>
           <p className="mt-1 text-ink-soft">
-            {round.purpose ? `${round.purpose}. ` : ''}Walk to {info.unit} 1
-            {info.entry === 'points' ? ', put the pin down, and press the key of the first plant it touches.' : '.'}
+            {say('{{what}}Walk to {{unit}} 1{{what2}}', {
+              what: round.purpose ? `${round.purpose}. ` : '',
+              unit: info.unitName,
+              what2:
+                info.entry === 'points'
+                  ? say(', put the pin down, and press the key of the first plant it touches.')
+                  : '.',
+            })}
           </p>
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
         </>
@@ -226,7 +265,14 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           line={round.route.line}
           stops={round.stops}
           current={current}
-          label={`Map of ${round.paddock.name}: a walk of ${Math.round(round.route.lengthM)} m with ${round.stops.length} ${info.unit}s; now at ${info.unit} ${current}`}
+          label={say('Map of {{name}}: a walk of {{lengthM}} m with {{n}} {{units}}; now at {{unit}} {{current}}', {
+            name: round.paddock.name,
+            lengthM: Math.round(round.route.lengthM),
+            n: round.stops.length,
+            units: info.units,
+            unit: info.unitName,
+            current,
+          })}
           className="mt-5 w-full max-w-[26rem]"
           onPick={onGo}
         />

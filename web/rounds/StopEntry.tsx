@@ -9,6 +9,7 @@ import { ReadingEntry } from './entry/ReadingEntry.tsx'
 import { SearchEntry } from './entry/SearchEntry.tsx'
 import type { ValueChoice } from './entry/valueChoices.ts'
 import { ValuesEntry } from './entry/ValuesEntry.tsx'
+import { say } from '../language/say.ts'
 
 interface Props {
   round: Round
@@ -38,7 +39,7 @@ export function StopEntry({ round, state, stop, choices, act }: Props) {
             {...(clips
               ? {
                   onRead: () => simulatedScale.read({ heightCm: 2, frameM2: (settings.frameM2 ?? 0.25) / 4 }),
-                  readLabel: 'Read the scale (simulated)',
+                  readLabel: say('Read the scale (simulated)'),
                 }
               : {})}
           />
@@ -46,7 +47,7 @@ export function StopEntry({ round, state, stop, choices, act }: Props) {
             <div className="mt-3">
               <NumberField
                 key={stop.id}
-                label="Yield of the frame, where it is taken (any unit, the same in all)"
+                label={say('Yield of the frame, where it is taken (any unit, the same in all)')}
                 unit=""
                 max={100_000}
                 value={stop.measures.frameYield}

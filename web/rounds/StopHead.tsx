@@ -5,6 +5,8 @@ import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
 import { WalkStrip } from './WalkStrip.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   round: Round
@@ -25,7 +27,7 @@ function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
     <div
       className="mt-2 flex min-h-11 flex-wrap content-start gap-1"
       role="img"
-      aria-label={`${taken} of ${state.pointsPerStop} points taken`}
+      aria-label={say('{{taken}} of {{pointsPerStop}} points taken', { taken, pointsPerStop: state.pointsPerStop })}
     >
       {Array.from({ length: state.pointsPerStop }, (_, i) => {
         const hit = layered ? firstOfPin(i + 1) : stop.hits[i]
@@ -43,15 +45,20 @@ function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
 }
 
 function progress(state: CountState, stop: Stop): string {
-  if (entryOf(state) === 'points') return `${pointsAt(state, stop)} of ${state.pointsPerStop} points`
-  if (entryOf(state) === 'reading') return stop.measures.reading === undefined ? 'no reading yet' : 'reading taken'
+  if (entryOf(state) === 'points')
+    return say('{{pointsAt}} of {{pointsPerStop}} points', {
+      pointsAt: pointsAt(state, stop),
+      pointsPerStop: state.pointsPerStop,
+    })
+  if (entryOf(state) === 'reading')
+    return stop.measures.reading === undefined ? say('no reading yet') : say('reading taken')
   const plants = new Set(stop.hits.map((h) => h.taxon)).size
-  return `${plants} ${plants === 1 ? 'plant' : 'plants'}`
+  return say('{{count}} plants', { count: plants })
 }
 
 /** Where one stands: the stop, what was taken there, and the way to it. */
 export function StopHead({ round, state, stop, onAct }: Props) {
-  const { unit } = methodInfo[round.method]
+  const { unitName: unit } = methodInfo[round.method]
   const before = stopAt(state, stop.seq - 1)
   const lacks = lacking(state, stop)
   const ready = lacks === undefined
@@ -63,15 +70,22 @@ export function StopHead({ round, state, stop, onAct }: Props) {
       </p>
       <div className="flex items-start justify-between gap-2">
         <h1 className="text-[1.65rem]">
-          {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} of {state.stops.length}
-          <span className="ml-3 text-xl font-normal" data-testid="points">
-            {progress(state, stop)}
-          </span>
+          <Say
+            text="{{unit}} {{seq}} of {{n}}<span/>"
+            values={{ unit: unit[0]!.toUpperCase() + unit.slice(1), seq: stop.seq, n: state.stops.length }}
+            components={{
+              span: (
+                <span className="ml-3 text-xl font-normal" data-testid="points">
+                  {progress(state, stop)}
+                </span>
+              ),
+            }}
+          />
         </h1>
         <span className="flex shrink-0 gap-1.5">
           <button
             type="button"
-            aria-label={`The ${unit} before`}
+            aria-label={say('The {{unit}} before', { unit })}
             disabled={!before}
             onClick={() => onAct({ kind: 'step', by: -1 })}
             className={step}
@@ -80,7 +94,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           </button>
           <button
             type="button"
-            aria-label={`The ${unit} after`}
+            aria-label={say('The {{unit}} after', { unit })}
             disabled={!stopAt(state, stop.seq + 1)}
             onClick={() => onAct({ kind: 'step', by: 1 })}
             className={step}
@@ -96,14 +110,18 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           onClick={() => onAct({ kind: 'next', at: new Date().toISOString() })}
           className={`min-h-12 rounded-xl px-5 font-semibold ${ready ? 'bg-culm text-on-culm' : 'border border-rule'}`}
         >
-          Next {unit} <kbd className="ml-1 text-sm">Enter</kbd>
+          <Say
+            text="Next {{unit}} <kbd>Enter</kbd>"
+            values={{ unit }}
+            components={{ kbd: <kbd className="ml-1 text-sm" /> }}
+          />
         </button>
         <button
           type="button"
           onClick={() => onAct({ kind: 'undo' })}
           className="min-h-12 rounded-xl border border-rule px-5"
         >
-          Undo <kbd className="ml-1 text-sm">z</kbd>
+          <Say text="Undo <kbd>z</kbd>" components={{ kbd: <kbd className="ml-1 text-sm" /> }} />
         </button>
         {state.method === 'layer-points' ? (
           <button
@@ -111,18 +129,23 @@ export function StopHead({ round, state, stop, onAct }: Props) {
             onClick={() => onAct({ kind: 'same' })}
             className="min-h-12 rounded-xl border border-rule px-5"
           >
-            Next pin <kbd className="ml-1 text-sm">space</kbd>
+            <Say text="Next pin <kbd>space</kbd>" components={{ kbd: <kbd className="ml-1 text-sm" /> }} />
           </button>
         ) : null}
       </div>
       <WalkStrip key={round.id} stop={stop} before={before} parts={round.paddock.strata} onAct={onAct} />
       {state.shortWarned && lacks ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
-          {unit[0]!.toUpperCase() + unit.slice(1)} {stop.seq} {lacks}. Press Next {unit} again to{' '}
-          {entryOf(state) === 'values' || entryOf(state) === 'cells'
-            ? 'write it down as empty'
-            : `leave it ${stop.hits.length === 0 ? 'uncounted' : 'short'}`}
-          .
+          {say('{{unit}} {{seq}} {{lacks}}. Press Next {{unit2}} again to {{what}}.', {
+            unit: unit[0]!.toUpperCase() + unit.slice(1),
+            seq: stop.seq,
+            lacks,
+            unit2: unit,
+            what:
+              entryOf(state) === 'values' || entryOf(state) === 'cells'
+                ? say('write it down as empty')
+                : say('leave it {{what}}', { what: stop.hits.length === 0 ? 'uncounted' : 'short' }),
+          })}
         </p>
       ) : null}
     </div>

@@ -6,6 +6,7 @@ import { metresBetween, type Position } from '@/core/survey/route.ts'
 import { browserPosition, simulatedPosition, type Fix, type PositionSource } from '../instruments/position.ts'
 import type { CountAction } from './countReducer.ts'
 import { wayWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   stop: Stop
@@ -17,7 +18,7 @@ interface Props {
 
 const winds = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
 const windOf = (degrees: number) => winds[Math.round(((degrees + 360) % 360) / 45) % 8]!
-const REASONS = ['stock on it', 'under water', 'cannot be reached', 'treated, keep off']
+const REASONS = [say('stock on it'), say('under water'), say('cannot be reached'), say('treated, keep off')]
 const button = 'min-h-11 rounded-xl border border-rule px-3'
 
 /** Follows a position source; the target may change while it walks. */
@@ -61,32 +62,43 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
   return (
     <details className="mt-2 border-t border-rule/70 pt-1">
       <summary className="min-h-11 content-center">
-        <b>The way</b>
+        <b>{say('The way')}</b>
         {metres !== undefined && degrees !== undefined ? (
           <span className="ml-2" data-testid="way">
-            {wayWords(metres)} {windOf(degrees)} ({Math.round(degrees)}°) from{' '}
-            {fix ? 'where you stand' : `stop ${before!.seq}`}
+            {say('{{wayWords}} {{windOf}} ({{degrees}}°) from {{what}}', {
+              wayWords: wayWords(metres),
+              windOf: windOf(degrees),
+              degrees: Math.round(degrees),
+              what: fix ? say('where you stand') : say('stop {{seq}}', { seq: before!.seq }),
+            })}
           </span>
         ) : null}
-        {stop.skipped !== null ? <span className="ml-2 font-semibold">skipped: {stop.skipped}</span> : null}
+        {stop.skipped !== null ? (
+          <span className="ml-2 font-semibold">{say('skipped: {{skipped}}', { skipped: stop.skipped })}</span>
+        ) : null}
       </summary>
       <div className="grid gap-2 pb-2">
         {degrees !== undefined ? (
-          <svg viewBox="-50 -50 100 100" className="size-24" role="img" aria-label={`Go ${windOf(degrees)}`}>
+          <svg
+            viewBox="-50 -50 100 100"
+            className="size-24"
+            role="img"
+            aria-label={say('Go {{windOf}}', { windOf: windOf(degrees) })}
+          >
             <circle r="46" className="fill-sheet stroke-rule" strokeWidth="2" />
             <text y="-33" textAnchor="middle" className="fill-ink-soft text-[13px]">
-              N
+              {say('N')}
             </text>
             <path d="M0 -30L11 20L0 12L-11 20Z" className="fill-culm" transform={`rotate(${degrees})`} />
           </svg>
         ) : null}
-        <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label="Position from">
-          <span className="text-ink-soft">Position from</span>
+        <div className="flex flex-wrap items-center gap-1.5" role="group" aria-label={say('Position from')}>
+          <span className="text-ink-soft">{say('Position from')}</span>
           {(
             [
-              ['off', 'the map alone'],
-              ['device', 'this device'],
-              ['simulated', 'simulated GPS'],
+              ['off', say('the map alone')],
+              ['device', say('this device')],
+              ['simulated', say('simulated GPS')],
             ] as const
           ).map(([k, words]) => (
             <button
@@ -101,8 +113,10 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
           ))}
           {fix ? (
             <span className="text-ink-soft">
-              within {wayWords(fix.accuracyM)}
-              {kind === 'simulated' ? ', simulated' : ''}
+              {say('within {{wayWords}}{{what}}', {
+                wayWords: wayWords(fix.accuracyM),
+                what: kind === 'simulated' ? say(', simulated') : '',
+              })}
             </span>
           ) : null}
         </div>
@@ -114,16 +128,16 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
               className={button}
               onClick={() => onAct({ kind: 'move', position: fix.position, stratum: partAt(fix.position, parts) })}
             >
-              Count it here instead
+              {say('Count it here instead')}
             </button>
           ) : null}
           {stop.skipped === null ? (
             <button type="button" className={button} aria-expanded={skipping} onClick={() => setSkipping((s) => !s)}>
-              Skip this stop
+              {say('Skip this stop')}
             </button>
           ) : (
             <button type="button" className={button} onClick={() => skip(null)}>
-              Count it after all
+              {say('Count it after all')}
             </button>
           )}
           <button
@@ -138,11 +152,11 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
               })
             }
           >
-            Add a stop {fix ? 'here' : 'at the end'}
+            {say('Add a stop {{what}}', { what: fix ? 'here' : say('at the end') })}
           </button>
         </div>
         {skipping ? (
-          <div role="group" aria-label="Why it is skipped" className="flex flex-wrap gap-1.5">
+          <div role="group" aria-label={say('Why it is skipped')} className="flex flex-wrap gap-1.5">
             {REASONS.map((r) => (
               <button key={r} type="button" className={button} onClick={() => skip(r)}>
                 {r}

@@ -5,6 +5,7 @@ import { methodInfo, type Entry, type Method } from '@/core/survey/methods.ts'
 import type { Position } from '@/core/survey/route.ts'
 import type { Hit } from '@/core/survey/tally.ts'
 import type { Taxon } from '@/core/survey/taxon.ts'
+import { say } from '../language/say.ts'
 
 export interface CountState {
   method: Method
@@ -148,14 +149,16 @@ export function lacking(state: CountState, stop: Stop): string | undefined {
   const points = pointsAt(state, stop)
   switch (entryOf(state)) {
     case 'points':
-      return points < state.pointsPerStop ? `has ${points} of ${state.pointsPerStop} points` : undefined
+      return points < state.pointsPerStop
+        ? say('has {{points}} of {{pointsPerStop}} points', { points, pointsPerStop: state.pointsPerStop })
+        : undefined
     case 'reading':
-      return stop.measures.reading === undefined ? 'has no reading' : undefined
+      return stop.measures.reading === undefined ? say('has no reading') : undefined
     case 'search':
-      return stop.measures.legM === undefined ? 'has no length walked' : undefined
+      return stop.measures.legM === undefined ? say('has no length walked') : undefined
     case 'values':
     case 'cells':
-      return stop.hits.length === 0 ? 'has nothing written down' : undefined
+      return stop.hits.length === 0 ? say('has nothing written down') : undefined
   }
 }
 

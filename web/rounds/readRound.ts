@@ -5,6 +5,7 @@ import { ApiError, getRound, getRounds } from '../api/client.ts'
 import { readPlaces } from '../places/readPlaces.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { stopUrl } from './useSaving.ts'
+import { say } from '../language/say.ts'
 
 /** A round as it is sent to be planned. */
 export interface PlannedRound extends Pick<
@@ -71,7 +72,7 @@ export async function readRound(id: string): Promise<Round> {
     return withWaiting(await getRound(id))
   } catch (error) {
     if (error instanceof ApiError && error.status === 0)
-      throw new ApiError(0, 'The server does not answer, and this round was not opened on this device before.')
+      throw new ApiError(0, say('The server does not answer, and this round was not opened on this device before.'))
     throw error
   }
 }

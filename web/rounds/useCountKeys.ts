@@ -35,7 +35,7 @@ export function useCountKeys({ state, keys, choices, act, onTaxon, add, newUnkno
     const onKey = (e: KeyboardEvent) => {
       if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
       // A cell of the grid that has the focus takes the space bar and Enter itself.
-      const inCell = e.target instanceof HTMLElement && e.target.closest('[aria-label="Grid of 25 cells"]') !== null
+      const inCell = e.target instanceof HTMLElement && e.target.closest('[data-grid]') !== null
       const pressed = keys.find((k) => k.key === e.key.toLowerCase())
       if (valueOf(e.key)) void 0
       else if (/^\d$/.test(e.key) && entryOf(state) === 'points') setTimes((times + e.key).slice(-3))

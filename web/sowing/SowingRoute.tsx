@@ -10,7 +10,6 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import { usePlanLines } from '../plan/usePlanLines.ts'
 import { AddPlant } from '../rounds/AddPlant.tsx'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
@@ -19,6 +18,8 @@ import { useSowings } from './sowingStore.ts'
 import { figure, today } from './sowingWords.ts'
 import { WhatStands } from './WhatStands.tsx'
 import { rateWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { dayWords } from '../language/dates.ts'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [{ paddock, events }, kept] = await Promise.all([getPaddock(params.id!), getKept().catch(() => [])])
@@ -36,7 +37,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
 const KEYS = 'asdfghjklqwertyuiop'
 /** Live seed that comes up in fair ground: common practice, no source. */
 const COMES_UP = [0.3, 0.6] as const
-const nameOf = (plant: string) => (plant === ANY_SOWN ? 'Any of the sown' : shortName(plant))
+const nameOf = (plant: string) => (plant === ANY_SOWN ? say('Any of the sown') : shortName(plant))
 
 /** After a touch or a click, Enter writes the frame again: a button that was only touched does not keep it. */
 const letGo = (e: MouseEvent<HTMLButtonElement>) => {
@@ -47,22 +48,35 @@ function WasSown({ event }: { event: PaddockEvent }) {
   const byId = useFlora((s) => s.byId)
   return (
     <details className="mt-1">
-      <summary className="min-h-11 content-center">What was sown, and how many seedlings would be usual</summary>
+      <summary className="min-h-11 content-center">
+        {say('What was sown, and how many seedlings would be usual')}
+      </summary>
       <ul className="text-ink-soft">
         {event.detail.sown!.map((s) => {
           const seeds = byId.get(s.plant)?.sowing?.seedsPerKg
           const live = seeds ? liveSeedsPerM2(s.kgPerHa, s.pls, seeds) : undefined
           return (
             <li key={s.plant}>
-              {shortName(s.plant)}: {rateWords(s.kgPerHa)} at {Math.round(100 * s.pls)} % live
-              {live
-                ? `, ${figure(live)} live seeds on a square metre: ${figure(live * COMES_UP[0])} to ${figure(live * COMES_UP[1])} seedlings would be usual`
-                : ', seed weight not on file'}
+              {say('{{shortName}}: {{rateWords}} at {{pls}} % live{{what}}', {
+                shortName: shortName(s.plant),
+                rateWords: rateWords(s.kgPerHa),
+                pls: Math.round(100 * s.pls),
+                what: live
+                  ? say(
+                      ', {{figure}} live seeds on a square metre: {{figure2}} to {{figure3}} seedlings would be usual',
+                      {
+                        figure: figure(live),
+                        figure2: figure(live * COMES_UP[0]),
+                        figure3: figure(live * COMES_UP[1]),
+                      },
+                    )
+                  : say(', seed weight not on file'),
+              })}
             </li>
           )
         })}
       </ul>
-      <p className="text-ink-soft">Common practice, no source.</p>
+      <p className="text-ink-soft">{say('Common practice, no source.')}</p>
     </details>
   )
 }
@@ -70,10 +84,10 @@ function WasSown({ event }: { event: PaddockEvent }) {
 /** Seedlings counted, or cells of a grid: chosen before the first frame. */
 function HowCounted({ grid, onGrid, fixed }: { grid: boolean; onGrid: (grid: boolean) => void; fixed: boolean }) {
   return (
-    <div role="radiogroup" aria-label="What is counted" className="mt-3 flex max-w-xl flex-wrap gap-2">
+    <div role="radiogroup" aria-label={say('What is counted')} className="mt-3 flex max-w-xl flex-wrap gap-2">
       {[
-        { is: false, words: 'Seedlings in frames' },
-        { is: true, words: `Cells of a grid, ${GRID_CELLS} of 15 × 15 cm` },
+        { is: false, words: say('Seedlings in frames') },
+        { is: true, words: say('Cells of a grid, {{GRIDCELLS}} of 15 × 15 cm', { GRIDCELLS: GRID_CELLS }) },
       ].map(({ is, words }) => (
         <button
           key={words}
@@ -109,7 +123,7 @@ function CountLine({
     <li className="flex items-center gap-3 border-b border-rule/60 py-1.5">
       <button
         type="button"
-        aria-label={`One ${nameOf(plant)} fewer`}
+        aria-label={say('One {{nameOf}} fewer', { nameOf: nameOf(plant) })}
         onClick={(e) => {
           onTap(-1)
           letGo(e)
@@ -120,7 +134,7 @@ function CountLine({
       </button>
       <button
         type="button"
-        aria-label={`One ${nameOf(plant)} more`}
+        aria-label={say('One {{nameOf}} more', { nameOf: nameOf(plant) })}
         onClick={(e) => {
           onTap(1)
           letGo(e)
@@ -208,25 +222,30 @@ export function Component() {
       paddockId: paddock.id,
       roundId: null,
       plant: null,
-      text: `Look at the sowing of ${dayWords(event.onDate)} again`,
+      text: say('Look at the sowing of {{dayWords}} again', { dayWords: dayWords(event.onDate) }),
       owner: '',
       dueOn: day,
       backOn: null,
-      lookFor: 'Seedlings a square metre, rows, gaps, weeds',
+      lookFor: say('Seedlings a square metre, rows, gaps, weeds'),
       doneOn: null,
       outcome: '',
       paddock: paddock.name,
       holding: '',
     })
-    setPlanned(`In the plan for ${dayWords(day)}.`)
+    setPlanned(say('In the plan for {{dayWords}}.', { dayWords: dayWords(day) }))
   }
   const thing = grid ? 'grid' : 'frame'
   return (
     <Leaf
-      names={{ left: 'Frames', right: 'What stands' }}
-      tip={{ label: `Write the ${thing}`, detail: `${thing} ${frames + 1}`, hotkey: '↵', onPress: next }}
+      names={{ left: say('Frames'), right: say('What stands') }}
+      tip={{
+        label: say('Write the {{thing}}', { thing }),
+        detail: `${thing} ${frames + 1}`,
+        hotkey: '↵',
+        onPress: next,
+      }}
       nodes={[
-        { id: 'sown', label: 'Sown', detail: dayWords(event.onDate) },
+        { id: 'sown', label: say('Sown'), detail: dayWords(event.onDate) },
         ...checks.map((c) => ({
           id: c.on,
           label: dayWords(c.on),
@@ -236,17 +255,18 @@ export function Component() {
       left={
         <>
           <p className="text-ink-soft">{paddock.name}</p>
-          <h1 className="text-[1.65rem]">The sowing of {dayWords(event.onDate)}</h1>
+          <h1 className="text-[1.65rem]">{say('The sowing of {{dayWords}}', { dayWords: dayWords(event.onDate) })}</h1>
           <WasSown event={event} />
           <HowCounted grid={grid} onGrid={setWantsGrid} fixed={frames > 0} />
           {grid ? (
             <p className="mt-2 max-w-xl text-ink-soft">
-              Lay the grid down and count the cells that hold the plant at all, first those that hold any sown plant.
-              Four grids or more.
+              {say(
+                'Lay the grid down and count the cells that hold the plant at all, first those that hold any sown plant. Four grids or more.',
+              )}
             </p>
           ) : (
             <div className="mt-3 max-w-xs">
-              <Labelled label="Frame, square metres">
+              <Labelled label={say('Frame, square metres')}>
                 {(id) => (
                   <input
                     id={id}
@@ -261,7 +281,7 @@ export function Component() {
             </div>
           )}
           {good ? null : (
-            <p className="font-semibold text-harm">A frame is larger than 0 and at most 100 square metres.</p>
+            <p className="font-semibold text-harm">{say('A frame is larger than 0 and at most 100 square metres.')}</p>
           )}
           <h2 className="mt-4 text-xl first-letter:uppercase">
             {thing} {frames + 1}
@@ -294,7 +314,7 @@ export function Component() {
               disabled={!good}
               className="min-h-13 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm disabled:opacity-50"
             >
-              Write the {thing}
+              {say('Write the {{thing}}', { thing })}
             </button>
             <button
               type="button"
@@ -302,14 +322,14 @@ export function Component() {
               disabled={frames === 0}
               className="min-h-13 rounded-xl border border-rule px-4 disabled:opacity-50"
             >
-              undo
+              {say('undo')}
             </button>
             <button
               type="button"
               onClick={() => setAdding(true)}
               className="min-h-13 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
             >
-              Add a weed seedling
+              {say('Add a weed seedling')}
             </button>
           </div>
           <StandNotes check={check} onWrite={write} />

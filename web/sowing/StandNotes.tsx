@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { sowingFlags, type SowingCheck } from '@/core/records/sowingCheck.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { flagWords } from './sowingWords.ts'
+import { say } from '../language/say.ts'
 
 /** Rows, tug test, weather and what else was noted of the stand. */
 export function StandNotes({
@@ -25,8 +26,8 @@ export function StandNotes({
   }
   return (
     <details className="mt-4 max-w-xl">
-      <summary className="min-h-12 content-center font-semibold">Rows, tug test, weather</summary>
-      <ul className="flex flex-wrap gap-2" aria-label="What is seen">
+      <summary className="min-h-12 content-center font-semibold">{say('Rows, tug test, weather')}</summary>
+      <ul className="flex flex-wrap gap-2" aria-label={say('What is seen')}>
         {sowingFlags.map((f) => (
           <li key={f}>
             <button
@@ -41,7 +42,7 @@ export function StandNotes({
         ))}
       </ul>
       <div className="mt-3 grid gap-3 sm:grid-cols-2">
-        <Labelled label="Row looked along, metres">
+        <Labelled label={say('Row looked along, metres')}>
           {(id) => (
             <input
               id={id}
@@ -55,7 +56,7 @@ export function StandNotes({
             />
           )}
         </Labelled>
-        <Labelled label="Of it bare, metres">
+        <Labelled label={say('Of it bare, metres')}>
           {(id) => (
             <input
               id={id}
@@ -71,10 +72,12 @@ export function StandNotes({
         </Labelled>
       </div>
       {typed && !good ? (
-        <p className="font-semibold text-harm">The bare metres are at most those looked along, and both are numbers.</p>
+        <p className="font-semibold text-harm">
+          {say('The bare metres are at most those looked along, and both are numbers.')}
+        </p>
       ) : null}
       <label className="mt-3 block">
-        <span className="block text-ink-soft">In your own words</span>
+        <span className="block text-ink-soft">{say('In your own words')}</span>
         <textarea
           value={check?.note ?? ''}
           maxLength={2000}

@@ -9,14 +9,16 @@ import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { Word } from '../parts/Word.tsx'
 import { percent, percentRange } from '../parts/words.ts'
-import { dayWords } from '../rounds/RoundList.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { figure, flagWords, today } from './sowingWords.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
+import { dayWords } from '../language/dates.ts'
 
 const standWords = {
-  full: 'a full stand',
-  adequate: 'a thin stand that is usually kept',
-  'partial failure': 'a partial failure',
+  full: say('a full stand'),
+  adequate: say('a thin stand that is usually kept'),
+  'partial failure': say('a partial failure'),
   undecided: 'not decided yet: more grids narrow it',
 } as const
 
@@ -26,11 +28,23 @@ function Line({ s }: { s: Stocking }) {
   return (
     <li className="border-b border-rule/60 py-1.5">
       {harmful ? <GroupMark group="harm" className="mr-1 inline size-4" /> : null}
-      <b>{shortName(s.plant)}</b>: {s.seedlings} seedlings, <b>{figure(s.perM2)}</b> on a square metre (
-      {figure(s.interval[0])} to {figure(s.interval[1])})
-      {s.emerged && s.sownPerM2
-        ? `; of ${figure(s.sownPerM2)} live seeds sown ${percent(s.emerged.share)} stand (${percentRange(s.emerged.interval)})`
-        : '; not in the sown list'}
+      <Say
+        text="<b/>: {{seedlings}} seedlings, <b2/> on a square metre ({{figure}} to {{figure2}}){{what}}"
+        values={{
+          seedlings: s.seedlings,
+          figure: figure(s.interval[0]),
+          figure2: figure(s.interval[1]),
+          what:
+            s.emerged && s.sownPerM2
+              ? say('; of {{figure}} live seeds sown {{share}} stand ({{interval}})', {
+                  figure: figure(s.sownPerM2),
+                  share: percent(s.emerged.share),
+                  interval: percentRange(s.emerged.interval),
+                })
+              : say('; not in the sown list'),
+        }}
+        components={{ b: <b>{shortName(s.plant)}</b>, b2: <b>{figure(s.perM2)}</b> }}
+      />
     </li>
   )
 }
@@ -54,11 +68,19 @@ function Grid({ check, event }: { check: SowingCheck; event: PaddockEvent }) {
   return (
     <>
       <p className="mt-2" data-testid="grid-stand">
-        A sown plant stands in <b>{percent(any.frequency)}</b> of {check.frames.length * check.cells!} cells (
-        {percentRange(any.interval)}): {standWords[standWord(any.interval)]}
-        {any.perM2 === undefined ? '' : `, at the least ${figure(any.perM2)} plants on a square metre`}.{' '}
-        <Word id="frequency">Half of the cells</Word> is a full stand, under a quarter a partial failure (Vogel and
-        Masters 2001, from memory).
+        <Say
+          text="A sown plant stands in <b/> of {{n}} cells ({{interval}}): {{standWords}}{{what}}. <word>Half of the cells</word> is a full stand, under a quarter a partial failure (Vogel and Masters 2001, from memory)."
+          values={{
+            n: check.frames.length * check.cells!,
+            interval: percentRange(any.interval),
+            standWords: standWords[standWord(any.interval)],
+            what:
+              any.perM2 === undefined
+                ? ''
+                : say(', at the least {{figure}} plants on a square metre', { figure: figure(any.perM2) }),
+          }}
+          components={{ b: <b>{percent(any.frequency)}</b>, word: <Word id="frequency" /> }}
+        />
       </p>
       <div className="mt-2">
         <ShareChart
@@ -77,7 +99,11 @@ function Grid({ check, event }: { check: SowingCheck; event: PaddockEvent }) {
                 method: 'exact' as const,
               },
             }))}
-          label={`Cells that hold each plant: ${list.map((g) => `${g.plant === ANY_SOWN ? 'any sown' : shortName(g.plant)} ${percent(g.frequency)}`).join(', ')}`}
+          label={say('Cells that hold each plant: {{list}}', {
+            list: list
+              .map((g) => `${g.plant === ANY_SOWN ? say('any sown') : shortName(g.plant)} ${percent(g.frequency)}`)
+              .join(', '),
+          })}
         />
       </div>
     </>
@@ -90,8 +116,11 @@ function Rows({ rows }: { rows: NonNullable<SowingCheck['rows']> }) {
   const range = wilson({ x: share * Math.max(1, Math.round(rows.metres)), n: Math.max(1, Math.round(rows.metres)) })
   return (
     <p className="mt-2">
-      Of {figure(rows.metres)} m of row <b>{percent(share)}</b> is bare ({percentRange(range)}, roughly: gaps come in
-      runs).
+      <Say
+        text="Of {{figure}} m of row <b/> is bare ({{range}}, roughly: gaps come in runs)."
+        values={{ figure: figure(rows.metres), range: percentRange(range) }}
+        components={{ b: <b>{percent(share)}</b> }}
+      />
     </p>
   )
 }
@@ -113,14 +142,17 @@ export function WhatStands({
   const flags = check?.flags ?? []
   return (
     <>
-      <h2 className="text-[1.65rem]">What stands</h2>
+      <h2 className="text-[1.65rem]">{say('What stands')}</h2>
       <p className={`mt-1 text-lg ${early ? 'font-semibold' : ''}`} data-testid="verdict-sowing">
         {early
-          ? `Too early to judge until ${dayWords(from)}: what is missing now may still be seed in the ground.`
-          : 'Old enough to be judged.'}{' '}
+          ? say('Too early to judge until {{dayWords}}: what is missing now may still be seed in the ground.', {
+              dayWords: dayWords(from),
+            })
+          : say('Old enough to be judged.')}{' '}
         <span className="font-normal text-ink-soft">
-          {ageInWeeks(event.onDate, check?.on ?? today())} weeks after sowing. Northern seasons; common practice, no
-          source.
+          {say('{{ageInWeeks}} weeks after sowing. Northern seasons; common practice, no source.', {
+            ageInWeeks: ageInWeeks(event.onDate, check?.on ?? today()),
+          })}
         </span>
       </p>
       {counted ? (
@@ -130,16 +162,18 @@ export function WhatStands({
           <Seedlings check={check} event={event} />
         )
       ) : (
-        <p className="mt-2">Figures appear with the first frame.</p>
+        <p className="mt-2">{say('Figures appear with the first frame.')}</p>
       )}
       {counted && check.frames.length < 10 && !check.cells ? (
         <p className="mt-1 text-ink-soft">
-          {check.frames.length} frames: the ranges shrink with more. Ten or more over the whole field are usual.
+          {say('{{n}} frames: the ranges shrink with more. Ten or more over the whole field are usual.', {
+            n: check.frames.length,
+          })}
         </p>
       ) : null}
       {check?.rows ? <Rows rows={check.rows} /> : null}
       {flags.length > 0 ? (
-        <ul className="mt-2 list-disc pl-5" aria-label="What was noted">
+        <ul className="mt-2 list-disc pl-5" aria-label={say('What was noted')}>
           {flags.map((f) => (
             <li key={f}>{flagWords[f].means}</li>
           ))}
@@ -150,9 +184,9 @@ export function WhatStands({
         onClick={() => onPlan(early ? from : today())}
         className="mt-3 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
       >
-        Put the next look in the plan{early ? `, ${dayWords(from)}` : ''}
+        {say('Put the next look in the plan{{what}}', { what: early ? `, ${dayWords(from)}` : '' })}
       </button>
-      <h3 className="mt-5 text-lg">The seedlings, to be told from weeds</h3>
+      <h3 className="mt-5 text-lg">{say('The seedlings, to be told from weeds')}</h3>
       <ul className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-3">
         {[...event.detail.sown!.map((s) => s.plant), ...(check?.others ?? [])].flatMap((plant) => {
           const p = byId.get(plant)

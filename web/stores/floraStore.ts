@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { shortNames } from '@/core/naming/shortName.ts'
 import type { Character, Flora, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import { word } from '../language/say.ts'
 import { getCharacters, getGroups, getHazards, getPlants } from '../api/client.ts'
 
 interface FloraState {
@@ -16,6 +17,31 @@ interface FloraState {
 
 /** One reading for all who ask while it is under way. */
 let loading: Promise<void> | undefined
+
+/** A plant under its name in the reader's language; the English one is still found. */
+function spoken(p: Plant): Plant {
+  const name = word(p.commonName)
+  return name === p.commonName ? p : { ...p, commonName: name, alsoCalled: [p.commonName, ...p.alsoCalled] }
+}
+
+const spokenCharacter = (c: Character): Character => ({
+  ...c,
+  title: word(c.title),
+  asks: word(c.asks),
+  how: c.how.map(word),
+  ...(c.needs ? { needs: word(c.needs) } : {}),
+  ...(c.caution ? { caution: word(c.caution) } : {}),
+})
+
+const spokenHazard = (h: Hazard): Hazard => ({
+  ...h,
+  name: word(h.name),
+  shows: word(h.shows),
+  hidden: word(h.hidden),
+  // "none" is asked for by name.
+  test: h.test === 'none' ? h.test : word(h.test),
+  do: word(h.do),
+})
 
 /** The plant book, read once and kept for the visit. */
 export const useFlora = create<FloraState>()((set, get) => ({
@@ -34,13 +60,20 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    const [characters, plants, groups, hazards] = await Promise.all([
+    const [characters, english, groups, hazards] = await Promise.all([
       getCharacters(),
       getPlants(),
       getGroups(),
       getHazards(),
     ])
-    set({ characters, plants, groups, hazards, byId: new Map(plants.map((p) => [p.id, p])) })
+    const plants = english.map(spoken)
+    set({
+      characters: characters.map(spokenCharacter),
+      plants,
+      groups: groups.map((g) => ({ ...g, name: word(g.name), why: word(g.why) })),
+      hazards: hazards.map(spokenHazard),
+      byId: new Map(plants.map((p) => [p.id, p])),
+    })
   },
 }))
 

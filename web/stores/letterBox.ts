@@ -1,4 +1,5 @@
 import { openDB, type IDBPDatabase } from 'idb'
+import { say } from '../language/say.ts'
 
 /** Something to be sent. */
 export interface Letter {
@@ -69,7 +70,7 @@ export interface LetterBox {
 /** Where the browser has no such store, what stands in the journal is all there is. */
 const onlyJournal: LetterBox = {
   read: async () => journalled().sort(inOrder),
-  write: () => Promise.reject(new Error('there is no store')),
+  write: () => Promise.reject(new Error(say('there is no store'))),
 }
 
 export const inOrder = (a: { n: number; id: string }, b: { n: number; id: string }): number =>

@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { getMe, signIn, signOut, type Me } from '../api/client.ts'
 import { forgetRecords } from './fieldCache.ts'
 import { useOutbox } from './outboxStore.ts'
+import { say } from '../language/say.ts'
 
 interface MeState extends Me {
   load: () => Promise<void>
@@ -30,7 +31,10 @@ export const useMe = create<MeState>()((set, get) => ({
     const open = letters.length + refused.length + conflicts.length
     if (open > 0)
       throw new Error(
-        `${open} entries are not sent or settled yet. Sign out when they are: they would go out under another name.`,
+        say(
+          '{{open}} entries are not sent or settled yet. Sign out when they are: they would go out under another name.',
+          { open },
+        ),
       )
     set(await signOut())
     await forgetRecords()

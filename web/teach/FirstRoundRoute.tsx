@@ -4,6 +4,7 @@ import { Leaf } from '../parts/Leaf.tsx'
 import { readPlan } from '../plan/usePlanLines.ts'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
 import { readRounds } from '../rounds/readRound.ts'
+import { say } from '../language/say.ts'
 
 /** The round of the demo valley that a newcomer walks: planned, and not counted yet. */
 export async function loader() {
@@ -29,44 +30,44 @@ function stepsOf({ round, namings, plan }: Awaited<ReturnType<typeof loader>>, p
   const at = (rest: string) => `/rounds/${round.id}${rest}`
   return [
     {
-      title: 'Warm the eye up',
-      says: 'Five minutes of practice: say what it is, and how sure you are.',
+      title: say('Warm the eye up'),
+      says: say('Five minutes of practice: say what it is, and how sure you are.'),
       to: '/practice',
       done: practised > 0,
     },
     {
-      title: 'Put the pocket sheet in the pocket',
-      says: `What is likely in ${round.paddock}, and what must not be missed, drawn.`,
+      title: say('Put the pocket sheet in the pocket'),
+      says: say('What is likely in {{paddock}}, and what must not be missed, drawn.', { paddock: round.paddock }),
       to: at('/pocket'),
       done: round.stopsDone > 0,
     },
     {
-      title: 'Count the first stop',
-      says: 'A key for each plant, Space for a point, Enter for the next stop, z to undo.',
+      title: say('Count the first stop'),
+      says: say('A key for each plant, Space for a point, Enter for the next stop, z to undo.'),
       to: at(''),
       done: round.stopsDone > 0,
     },
     {
-      title: 'Name a stranger',
-      says: 'At the bench: answer what you can see in any order, and watch what is still open.',
+      title: say('Name a stranger'),
+      says: say('At the bench: answer what you can see in any order, and watch what is still open.'),
       to: '/bench',
       done: namings > 0,
     },
     {
-      title: 'Count until it is enough',
-      says: 'The interval shrinks as you go; the screen says how many stops are still worth walking.',
+      title: say('Count until it is enough'),
+      says: say('The interval shrinks as you go; the screen says how many stops are still worth walking.'),
       to: at(''),
       done: round.stopsDone === round.stops,
     },
     {
-      title: 'Weigh it up',
-      says: 'What it is made of, what it is worth, what could harm, what could be done.',
+      title: say('Weigh it up'),
+      says: say('What it is made of, what it is worth, what could harm, what could be done.'),
       to: at('/weigh-up'),
       done: plan > 0,
     },
     {
-      title: 'Hand it over',
-      says: 'Two pages for the client, before you leave the gate.',
+      title: say('Hand it over'),
+      says: say('Two pages for the client, before you leave the gate.'),
       to: at('/hand-over'),
       done: false,
     },
@@ -81,15 +82,16 @@ export function Component() {
   const next = steps.find((s) => !s.done)
   return (
     <Leaf
-      names={{ left: 'First round', right: 'This step' }}
+      names={{ left: say('First round'), right: say('This step') }}
       tip={next ? { label: next.title, to: next.to } : undefined}
       nodes={steps.filter((s) => s.done).map((s) => ({ id: s.title, label: s.title, detail: 'done' }))}
       left={
         <>
-          <h1 className="text-[1.65rem]">A first round</h1>
+          <h1 className="text-[1.65rem]">{say('A first round')}</h1>
           <p className="mt-1 max-w-prose">
-            From a warm eye to the page in the client's hand, in the Tarrow valley, which is invented: nothing can go
-            wrong there.
+            {say(
+              "From a warm eye to the page in the client's hand, in the Tarrow valley, which is invented: nothing can go wrong there.",
+            )}
           </p>
           <ol className="mt-4 max-w-xl">
             {steps.map((s, i) => (
@@ -119,16 +121,16 @@ export function Component() {
               to={next.to}
               className="mt-4 inline-flex min-h-13 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
-              Go there
+              {say('Go there')}
             </Link>
             <p className="mt-4">
               <Link to="/glossary" className="flex min-h-11 items-center underline">
-                Words of the trade, drawn and plain
+                {say('Words of the trade, drawn and plain')}
               </Link>
             </p>
           </>
         ) : (
-          <p>All done. The daybook keeps what you found; come back and check the names when they flower.</p>
+          <p>{say('All done. The daybook keeps what you found; come back and check the names when they flower.')}</p>
         )
       }
     />

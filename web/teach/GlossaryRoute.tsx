@@ -10,6 +10,7 @@ import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { isDrawn, TermSketch } from './TermSketch.tsx'
 import { terms } from './terms.ts'
+import { say } from '../language/say.ts'
 
 const SHOWN_STATES = 8
 
@@ -46,14 +47,14 @@ export function Component() {
   const looks = characters.filter((c) => c.forms.includes(form) && c.part !== 'when-lucky' && has(c.title, c.asks))
   return (
     <Leaf
-      names={{ left: 'Words', right: 'How to look' }}
-      tip={{ label: 'Print the pocket card', detail: 'how to look, drawn', onPress: () => window.print() }}
+      names={{ left: say('Words'), right: say('How to look') }}
+      tip={{ label: say('Print the pocket card'), detail: say('how to look, drawn'), onPress: () => window.print() }}
       nodes={[]}
       left={
         <>
-          <h1 className="text-[1.65rem]">Words, drawn and plain</h1>
+          <h1 className="text-[1.65rem]">{say('Words, drawn and plain')}</h1>
           <div className="mt-2 max-w-md">
-            <Labelled label="Find a word">
+            <Labelled label={say('Find a word')}>
               {(id) => (
                 <input
                   id={id}
@@ -65,7 +66,9 @@ export function Component() {
               )}
             </Labelled>
           </div>
-          {found.length === 0 ? <p className="mt-3">No word of that kind; perhaps a look on the other half.</p> : null}
+          {found.length === 0 ? (
+            <p className="mt-3">{say('No word of that kind; perhaps a look on the other half.')}</p>
+          ) : null}
           <dl className="mt-3 max-w-prose">
             {found.map((t) => (
               <div
@@ -88,8 +91,8 @@ export function Component() {
       right={
         <>
           <div className="flex flex-wrap items-center justify-between gap-3">
-            <h2 className="text-[1.65rem]">How to look</h2>
-            <div className="no-print flex gap-2" role="group" aria-label="Kind of plant">
+            <h2 className="text-[1.65rem]">{say('How to look')}</h2>
+            <div className="no-print flex gap-2" role="group" aria-label={say('Kind of plant')}>
               {(['grass', 'legume', 'forb'] as const).map((f) => (
                 <button
                   key={f}

@@ -12,8 +12,9 @@ import { unwanted } from './unwanted.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { heightWords, typedIn, unitOf } from '../parts/units.ts'
+import { say, word } from '../language/say.ts'
 
-const schoolWords: Record<School, string> = { hands: 'Without herbicide', herbicide: 'With herbicide' }
+const schoolWords: Record<School, string> = { hands: say('Without herbicide'), herbicide: say('With herbicide') }
 const today = () => format(new Date(), 'yyyy-MM-dd')
 
 function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken: boolean }) {
@@ -22,14 +23,16 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
       <p>
         {act.do}.
         {act.upToCm
-          ? ` Said to work up to ${heightWords(act.upToCm)}; the label and a licensed applicator decide.`
+          ? say(' Said to work up to {{heightWords}}; the label and a licensed applicator decide.', {
+              heightWords: heightWords(act.upToCm),
+            })
           : ''}
       </p>
       <p className="text-ink-soft">
         {[
-          act.tools ? `Tools: ${act.tools}` : '',
-          act.wear ? `Wear: ${act.wear}` : '',
-          act.waste ? `Afterwards: ${act.waste}` : '',
+          act.tools ? say('Tools: {{tools}}', { tools: act.tools }) : '',
+          act.wear ? say('Wear: {{wear}}', { wear: act.wear }) : '',
+          act.waste ? say('Afterwards: {{waste}}', { waste: act.waste }) : '',
         ]
           .filter(Boolean)
           .join('. ')}
@@ -40,7 +43,7 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
         disabled={taken}
         className="mt-1 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
       >
-        {taken ? 'In the plan' : 'Put it in the plan'}
+        {taken ? say('In the plan') : say('Put it in the plan')}
       </button>
     </li>
   )
@@ -82,19 +85,21 @@ function ForPlant({
     <details className="border-b border-rule/60">
       <summary className="min-h-12 py-2.5 text-lg">
         <span className="font-plant font-semibold">{plant.commonName}</span>
-        {plant.role === 'toxic' ? <b className="ml-2 text-harm">harmful</b> : null}
+        {plant.role === 'toxic' ? <b className="ml-2 text-harm">{say('harmful')}</b> : null}
       </summary>
       <div className="grid grid-cols-2 gap-3">
-        <Labelled label="Stage it stands in">
+        <Labelled label={say('Stage it stands in')}>
           {(id) => (
             <select id={id} value={stage} onChange={(e) => setStage(e.target.value as Stage)} className={inputClass}>
               {stages.map((s) => (
-                <option key={s}>{s}</option>
+                <option key={s} value={s}>
+                  {word(s)}
+                </option>
               ))}
             </select>
           )}
         </Labelled>
-        <Labelled label={`Height, ${unitOf('height')}`}>
+        <Labelled label={say('Height, {{unitOf}}', { unitOf: unitOf('height') })}>
           {(id) => (
             <input
               id={id}
@@ -124,8 +129,12 @@ function ForPlant({
               ))}
               {gone.map((act) => (
                 <li key={act.do} className="py-2 text-harm">
-                  No longer: {act.tooTall ? `taller than ${heightWords(act.upToCm!)}, too tall for it. ` : ''}
-                  {act.do}.
+                  {say('No longer: {{what}}{{it}}.', {
+                    what: act.tooTall
+                      ? say('taller than {{heightWords}}, too tall for it. ', { heightWords: heightWords(act.upToCm!) })
+                      : '',
+                    it: act.do,
+                  })}
                 </li>
               ))}
             </ul>
@@ -133,7 +142,10 @@ function ForPlant({
         )
       })}
       <p className="py-2 text-ink-soft">
-        {before ? `Before ${before}. ` : ''}Common practice, no source. {standingCautions[3]}
+        {say('{{what}}Common practice, no source. {{standingCautions}}', {
+          what: before ? say('Before {{before}}. ', { before }) : '',
+          standingCautions: standingCautions[3],
+        })}
       </p>
     </details>
   )
@@ -147,18 +159,20 @@ export function ActPanel({ round, weighed }: { round: Round; weighed: WeighUp })
   return (
     <section className="mt-6" aria-labelledby="act">
       <h2 id="act" className="text-xl">
-        What to do
+        {say('What to do')}
       </h2>
       {plants.length === 0 ? (
-        <p className="mt-1">No harmful plant and no weed of this book was met; the plan can still hold other work.</p>
+        <p className="mt-1">
+          {say('No harmful plant and no weed of this book was met; the plan can still hold other work.')}
+        </p>
       ) : (
         plants.map((p) => <ForPlant key={p.id} plant={p} round={round} lines={lines} onPut={put} />)
       )}
       <section aria-labelledby="plan" className="mt-4">
         <h3 id="plan" className="text-lg font-semibold">
-          The plan for {round.paddock.name}
+          {say('The plan for {{name}}', { name: round.paddock.name })}
         </h3>
-        {lines.length === 0 ? <p className="text-ink-soft">Nothing is planned yet.</p> : null}
+        {lines.length === 0 ? <p className="text-ink-soft">{say('Nothing is planned yet.')}</p> : null}
         <PlanLines lines={lines} onPut={put} onDrop={drop} />
         <OwnLine
           onAdd={(text, dueOn) =>
@@ -197,7 +211,7 @@ function OwnLine({ onAdd }: { onAdd: (text: string, dueOn: string) => void }) {
         setText('')
       }}
     >
-      <Labelled label="Something else to do">
+      <Labelled label={say('Something else to do')}>
         {(id) => (
           <input
             id={id}
@@ -208,13 +222,13 @@ function OwnLine({ onAdd }: { onAdd: (text: string, dueOn: string) => void }) {
           />
         )}
       </Labelled>
-      <Labelled label="By">
+      <Labelled label={say('By')}>
         {(id) => (
           <input id={id} type="date" value={dueOn} onChange={(e) => setDueOn(e.target.value)} className={inputClass} />
         )}
       </Labelled>
       <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm">
-        Add it
+        {say('Add it')}
       </button>
     </form>
   )

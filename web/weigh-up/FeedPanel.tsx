@@ -9,12 +9,16 @@ import { Word } from '../parts/Word.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { LabPanel } from './LabPanel.tsx'
 import { estimateIn, unitOf } from '../parts/units.ts'
+import { say } from '../language/say.ts'
 
-const range = (e: Estimate, decimals: number) => `${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)}`
+const range = (e: Estimate, decimals: number) =>
+  say('{{low}} to {{high}}', { low: e.low.toFixed(decimals), high: e.high.toFixed(decimals) })
 
 function gradeWords(rfv: Estimate): string {
   const [worst, best] = [hayGrade(rfv.low), hayGrade(rfv.high)]
-  return worst === best ? `about ${best}` : `about ${hayGrade(rfv.middle)}, between ${worst} and ${best}`
+  return worst === best
+    ? say('about {{best}}', { best })
+    : say('about {{hayGrade}}, between {{worst}} and {{best}}', { hayGrade: hayGrade(rfv.middle), worst, best })
 }
 
 const energy = (e: Estimate): Estimate => estimateIn('energy', e)
@@ -54,13 +58,13 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
     <section className="mt-6" aria-labelledby="feed">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 id="feed" className="text-xl">
-          What it is worth as feed
+          {say('What it is worth as feed')}
         </h2>
         <ToggleGroup.Root
           type="single"
           value={growth}
           onValueChange={(v) => v && setGrowth(v as Growth)}
-          aria-label="How far the sward has gone"
+          aria-label={say('How far the sward has gone')}
           className="flex overflow-hidden rounded-xl border border-rule"
         >
           {(['leafy', 'stemmy'] as const).map((g) => (
@@ -69,7 +73,7 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
               value={g}
               className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {g === 'leafy' ? 'Leafy' : 'Gone to stem'}
+              {g === 'leafy' ? say('Leafy') : say('Gone to stem')}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
@@ -80,23 +84,23 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
             <thead className="text-ink-soft">
               <tr>
                 <th scope="col" className="text-left font-normal">
-                  of dry matter
+                  {say('of dry matter')}
                 </th>
                 <th scope="col" className="text-right font-normal">
-                  middle
+                  {say('middle')}
                 </th>
                 <th scope="col" className="text-right font-normal">
-                  95 % range
+                  {say('95 % range')}
                 </th>
               </tr>
             </thead>
             <tbody>
               <Line name="Crude protein" estimate={made.cpPct} unit="%" />
-              <Line name={<Word id="adf">ADF</Word>} estimate={made.adfPct} unit="%" />
-              <Line name={<Word id="ndf">NDF</Word>} estimate={made.ndfPct} unit="%" />
-              <Line name={<Word id="rfv">Relative feed value</Word>} estimate={made.rfv} unit="" />
+              <Line name={<Word id="adf">{say('ADF')}</Word>} estimate={made.adfPct} unit="%" />
+              <Line name={<Word id="ndf">{say('NDF')}</Word>} estimate={made.ndfPct} unit="%" />
+              <Line name={<Word id="rfv">{say('Relative feed value')}</Word>} estimate={made.rfv} unit="" />
               <Line name="Digestible" estimate={made.ddmPct} unit="%" />
-              <Line name={<Word id="tdn">TDN</Word>} estimate={made.tdnPct} unit="%" />
+              <Line name={<Word id="tdn">{say('TDN')}</Word>} estimate={made.tdnPct} unit="%" />
               <Line name="Energy (ME)" estimate={energy(made.meMcalPerKg)} unit={unitOf('energy')} decimals={2} />
               <Line
                 name="For maintenance (NEm)"
@@ -107,20 +111,28 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
               <Line name="For gain (NEg)" estimate={energy(made.negMcalPerKg)} unit={unitOf('energy')} decimals={2} />
             </tbody>
           </table>
-          <p className="mt-2">Cut for hay at this stage it would make {gradeWords(made.rfv)}.</p>
+          <p className="mt-2">
+            {say('Cut for hay at this stage it would make {{gradeWords}}.', { gradeWords: gradeWords(made.rfv) })}
+          </p>
           <p className="mt-1 text-ink-soft">
-            Estimated from the plants met, for {percent(made.known)} of the plants counted
-            {made.leftOut.length > 0
-              ? `; no value on file for ${made.leftOut.map((t) => taxonName(t, byId)).join(', ')}`
-              : ''}
-            . Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes &
-            Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME, NEm and NEg: NRC 1996. Ranges
-            by plant after: {made.sources.join('; ')}. Only a laboratory can tell this cut.
+            {say(
+              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME, NEm and NEg: NRC 1996. Ranges by plant after: {{sources}}. Only a laboratory can tell this cut.',
+              {
+                known: percent(made.known),
+                what:
+                  made.leftOut.length > 0
+                    ? say('; no value on file for {{leftOut}}', {
+                        leftOut: made.leftOut.map((t) => taxonName(t, byId)).join(', '),
+                      })
+                    : '',
+                sources: made.sources.join('; '),
+              },
+            )}
           </p>
           <LabPanel roundId={roundId} estimate={made} />
         </>
       ) : (
-        <p className="mt-2">No plant with a feed value on file was met.</p>
+        <p className="mt-2">{say('No plant with a feed value on file was met.')}</p>
       )}
     </section>
   )

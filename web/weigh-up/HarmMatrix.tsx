@@ -1,11 +1,12 @@
 import { harmMatrix, type MatrixWord } from '@/core/harm/exposures.ts'
 import { feedForms, type Plant } from '@/core/naming/flora.ts'
+import { say } from '../language/say.ts'
 
 const signs: Record<MatrixWord, { mark: string; says: string }> = {
-  harmful: { mark: '●', says: 'reported harmful' },
-  lessened: { mark: '◐', says: 'lessened, not gone' },
-  unknown: { mark: '?', says: 'not known' },
-  'not-reported': { mark: '–', says: 'no report known here' },
+  harmful: { mark: '●', says: say('reported harmful') },
+  lessened: { mark: '◐', says: say('lessened, not gone') },
+  unknown: { mark: '?', says: say('not known') },
+  'not-reported': { mark: '–', says: say('no report known here') },
 }
 
 /** Plants met that carry a caution, by the client's animals and by what they may meet the plant as. */
@@ -14,15 +15,15 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
   if (rows.length === 0) return null
   const name = new Map(plants.map((p) => [p.id, p.commonName]))
   return (
-    <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label="Plants by animal and form">
+    <div className="mt-3 overflow-x-auto" tabIndex={0} role="group" aria-label={say('Plants by animal and form')}>
       <table className="w-full border-collapse">
         <thead>
           <tr className="text-left text-ink-soft">
             <th scope="col" className="font-normal">
-              Plant
+              {say('Plant')}
             </th>
             <th scope="col" className="font-normal">
-              For
+              {say('For')}
             </th>
             {feedForms.map((f) => (
               <th key={f} scope="col" className="px-1 text-center font-normal">
@@ -53,10 +54,11 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
         </tbody>
       </table>
       <p className="mt-1 text-sm">
-        {Object.values(signs)
-          .map((s) => `${s.mark} ${s.says}`)
-          .join('; ')}
-        . None of these marks says that a plant does no harm.
+        {say('{{values}}. None of these marks says that a plant does no harm.', {
+          values: Object.values(signs)
+            .map((s) => `${s.mark} ${s.says}`)
+            .join('; '),
+        })}
       </p>
     </div>
   )

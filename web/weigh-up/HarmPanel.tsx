@@ -1,7 +1,7 @@
 import { Link } from 'react-router'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
 import { dosesHere, keptAnimals } from '@/core/harm/exposures.ts'
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { looksToBound } from '@/core/survey/proportionIntervals.ts'
@@ -12,6 +12,8 @@ import { HazardList } from './HazardList.tsx'
 import { SearchedHere } from './SearchedHere.tsx'
 import { HarmMatrix } from './HarmMatrix.tsx'
 import { useGrazing } from './useGrazing.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   round: Round
@@ -31,29 +33,53 @@ export function HarmPanel({ round, weighed }: Props) {
     <>
       {harm.bound.ofPoints !== undefined ? (
         <>
-          up to <b>{percent(harm.bound.ofPoints)}</b> of the sward could be such a plant (none in {points} points, if it
-          does not grow in clumps), and{' '}
+          <Say
+            text="up to <b/> of the sward could be such a plant (none in {{points}} points, if it does not grow in clumps), and"
+            values={{ points }}
+            components={{ b: <b>{percent(harm.bound.ofPoints)}</b> }}
+          />{' '}
         </>
       ) : null}
-      up to <b>{percent(harm.bound.ofStops)}</b> of places like a stop could hold one (none at {stops} stops)
+      <Say
+        text="up to <b/> of places like a stop could hold one (none at {{stops}} stops)"
+        values={{ stops }}
+        components={{ b: <b>{percent(harm.bound.ofStops)}</b> }}
+      />
     </>
   )
   return (
     <section className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4" aria-labelledby="harm">
       <h2 id="harm" className="text-xl text-harm">
-        What could harm
+        {say('What could harm')}
       </h2>
       {harm.found.map((f) => (
         <div key={f.plant} className="mt-2 border-b border-harm/40 pb-2">
           <p className="text-lg">
-            <b>
-              Found:{' '}
-              <Link to={`/plants/${f.plant}`} className="underline">
-                {name(f.plant)}
-              </Link>
-            </b>
-            , {percent(f.share.estimate)} of the sward
-            {f.share.interval ? ` (${percentRange(f.share.interval)})` : ''}, at {f.stopsWith} of {stops} stops.
+            <Say
+              text="<b/>, {{estimate}} of the sward{{what}}, at {{stopsWith}} of {{stops}} stops."
+              values={{
+                estimate: percent(f.share.estimate),
+                what: f.share.interval ? ` (${percentRange(f.share.interval)})` : '',
+                stopsWith: f.stopsWith,
+                stops,
+              }}
+              components={{
+                b: (
+                  <b>
+                    <Say
+                      text="Found: <link/>"
+                      components={{
+                        link: (
+                          <Link to={`/plants/${f.plant}`} className="underline">
+                            {name(f.plant)}
+                          </Link>
+                        ),
+                      }}
+                    />
+                  </b>
+                ),
+              }}
+            />
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5 first-letter:uppercase">
@@ -68,23 +94,35 @@ export function HarmPanel({ round, weighed }: Props) {
         </div>
       ))}
       <p className="mt-2">
-        <b>Not found</b>, though at home in this region: {harm.notFound.map((id) => inSentence(name(id))).join(', ')};
-        nor any of the {harm.rarerHere.length} other harmful plants of the book. Not found is not the same as not there:
-        of each, {bound}.
+        <Say
+          text="<b>Not found</b>, though at home in this region: {{notFound}}; nor any of the {{n}} other harmful plants of the book. Not found is not the same as not there: of each,"
+          values={{ notFound: harm.notFound.map((id) => inSentence(name(id))).join(', '), n: harm.rarerHere.length }}
+          components={{ b: <b /> }}
+        />{' '}
+        {bound}.
       </p>
       <p className="mt-2">
-        {looksToBound(0.05)} stops with nothing would leave up to 5 % of places, {looksToBound(0.02)} stops up to 2 %.
+        {say(
+          '{{looksToBound}} stops with nothing would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',
+          { looksToBound: looksToBound(0.05), looksToBound2: looksToBound(0.02) },
+        )}
       </p>
       <SearchedHere paddockId={round.paddockId} />
       {harm.unnamed.length > 0 ? (
         <p className="mt-2">
-          <b>Not named yet</b>: unknown {harm.unnamed.join(', ')}. Until named, it could be any of these.
+          <Say
+            text="<b>Not named yet</b>: unknown {{unnamed}}. Until named, it could be any of these."
+            values={{ unnamed: harm.unnamed.join(', ') }}
+            components={{ b: <b /> }}
+          />
         </p>
       ) : null}
       {harm.cautions.length > 0 ? (
         <details className="mt-2">
           <summary className="min-h-11 py-2 font-semibold">
-            Cautions with the feed plants, some of which only a test can tell ({harm.cautions.length})
+            {say('Cautions with the feed plants, some of which only a test can tell ({{n}})', {
+              n: harm.cautions.length,
+            })}
           </summary>
           <ul className="space-y-1.5">
             {harm.cautions.map((c) => (
@@ -99,7 +137,9 @@ export function HarmPanel({ round, weighed }: Props) {
       {carrying.length > 0 ? (
         <details className="mt-2">
           <summary className="min-h-11 py-2 font-semibold">
-            By animal, standing, wilted, as hay or silage{said ? '' : ' (say below what is kept, to see only that)'}
+            {say('By animal, standing, wilted, as hay or silage{{what}}', {
+              what: said ? '' : say(' (say below what is kept, to see only that)'),
+            })}
           </summary>
           <HarmMatrix plants={carrying} animals={animals} />
         </details>

@@ -1,10 +1,11 @@
 import { useMemo } from 'react'
 import { hazardsHere } from '@/core/harm/hazardsHere.ts'
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { Terms } from '../parts/Terms.tsx'
+import { say } from '../language/say.ts'
 
 /** Dangers that the plants of this sward can carry: what shows, what only a test tells, and which test. */
 export function HazardList({ round, animal }: { round: Round; animal?: string | undefined }) {
@@ -14,27 +15,27 @@ export function HazardList({ round, animal }: { round: Round; animal?: string | 
   return (
     <section aria-labelledby="hidden-dangers">
       <h3 id="hidden-dangers" className="mt-3 text-lg">
-        What looking does not tell
+        {say('What looking does not tell')}
       </h3>
       {here.map(({ hazard: h, plants, share, concerns }) => (
         <details key={h.id} className={`border-b border-harm/40 ${concerns ? '' : 'text-ink-soft'}`}>
           <summary className="min-h-11 py-2">
             <b>{h.name}</b>: {h.who.join(', ')}. {plants.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},{' '}
             {percent(share.estimate)}
-            {share.interval ? ` (${percentRange(share.interval)})` : ', no interval from one stop'}
+            {share.interval ? ` (${percentRange(share.interval)})` : say(', no interval from one stop')}
           </summary>
           <dl className="grid gap-x-3 pb-2 sm:grid-cols-[8rem_1fr]">
-            <dt className="font-semibold">What shows</dt>
+            <dt className="font-semibold">{say('What shows')}</dt>
             <dd>
               <Terms>{h.shows}</Terms>
             </dd>
-            <dt className="font-semibold">What does not</dt>
+            <dt className="font-semibold">{say('What does not')}</dt>
             <dd>
               <Terms>{h.hidden}</Terms>
             </dd>
-            <dt className="font-semibold">The test</dt>
-            <dd>{h.test === 'none' ? 'There is none for the field.' : h.test}</dd>
-            <dt className="font-semibold">Usually done</dt>
+            <dt className="font-semibold">{say('The test')}</dt>
+            <dd>{h.test === 'none' ? say('There is none for the field.') : h.test}</dd>
+            <dt className="font-semibold">{say('Usually done')}</dt>
             <dd>
               <Terms>{h.do}</Terms>
             </dd>

@@ -9,6 +9,8 @@ import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useGrazing } from './useGrazing.ts'
 import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 function NumberInput({
   label,
@@ -44,7 +46,12 @@ function NumberInput({
 }
 
 /** Animal unit months with the range of the standing mass. */
-export const aumWords = (a: Estimate) => `${a.middle.toFixed(1)} (${a.low.toFixed(1)} to ${a.high.toFixed(1)})`
+export const aumWords = (a: Estimate) =>
+  say('{{middle}} ({{low}} to {{high}})', {
+    middle: a.middle.toFixed(1),
+    low: a.low.toFixed(1),
+    high: a.high.toFixed(1),
+  })
 
 /** From here on a need is called met without more words. */
 const SURE = 0.975
@@ -57,26 +64,51 @@ function lacking(met: Met, animal: AnimalClass, count: number, stay: number | un
   const kg = shortOver(met, animal, count, stay)
   if (kg.high < 1) return ''
   const what = met.what === 'energy' ? 'TDN' : 'protein'
-  return `; over ${days(stay)} days ${count} would lack about ${weightWords(kg.middle)} of ${what} (${weightWords(kg.low)} to ${weightWords(kg.high)})`
+  return say(
+    '; over {{days}} days {{n}} would lack about {{weightWords}} of {{what}} ({{weightWords2}} to {{weightWords3}})',
+    {
+      days: days(stay),
+      n: count,
+      weightWords: weightWords(kg.middle),
+      what,
+      weightWords2: weightWords(kg.low),
+      weightWords3: weightWords(kg.high),
+    },
+  )
 }
 
 function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: number | undefined }) {
   const animal = animalClass(plan.animal)!
   return (
-    <ul className="mt-3" aria-label="Needs">
+    <ul className="mt-3" aria-label={say('Needs')}>
       {meetsNeeds(feed, animal).map((m) => (
         <li key={m.what} className="border-b border-rule/60 py-1.5">
-          <b className="inline-block w-20 first-letter:uppercase">{m.what}</b>
-          needs {m.needPct} % {m.what === 'energy' ? 'TDN' : 'of dry matter'}; leafy, the sward has{' '}
-          {m.hasPct.middle.toFixed(0)} % ({m.hasPct.low.toFixed(0)} to {m.hasPct.high.toFixed(0)}):{' '}
-          <span className="font-semibold">
-            {m.shortPct > 0
-              ? `short by about ${m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0)} points`
-              : m.chance >= SURE
-                ? 'met'
-                : 'met in the middle of the range'}
-          </span>
-          , enough in {naturalFrequency(m.chance)} draws{lacking(m, animal, plan.count, stay)}
+          <Say
+            text="<b/>needs {{needPct}} % {{what}}; leafy, the sward has {{middle}} % ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
+            values={{
+              needPct: m.needPct,
+              what: m.what === 'energy' ? 'TDN' : say('of dry matter'),
+              middle: m.hasPct.middle.toFixed(0),
+              low: m.hasPct.low.toFixed(0),
+              high: m.hasPct.high.toFixed(0),
+              naturalFrequency: naturalFrequency(m.chance),
+              lacking: lacking(m, animal, plan.count, stay),
+            }}
+            components={{
+              b: <b className="inline-block w-20 first-letter:uppercase">{m.what}</b>,
+              span: (
+                <span className="font-semibold">
+                  {m.shortPct > 0
+                    ? say('short by about {{shortPct}} points', {
+                        shortPct: m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0),
+                      })
+                    : m.chance >= SURE
+                      ? 'met'
+                      : say('met in the middle of the range')}
+                </span>
+              ),
+            }}
+          />
         </li>
       ))}
     </ul>
@@ -100,22 +132,33 @@ function OtherWay({
   return (
     <div className="mt-2 grid items-end gap-3 sm:grid-cols-[10rem_1fr]">
       <NumberInput
-        label="Days wanted"
+        label={say('Days wanted')}
         value={wanted}
         min={1}
         max={365}
         onChange={(wantedDays) => change({ wantedDays })}
       />
       <p data-testid="other-way">
-        For {wanted} days it feeds <b>{Math.floor(animals.middle)}</b> ({Math.floor(animals.low)} to{' '}
-        {Math.floor(animals.high)}); {plan.count} would need{' '}
+        <Say
+          text="For {{wanted}} days it feeds <b/> ({{floor}} to {{floor2}}); {{n}} would need"
+          values={{ wanted, floor: Math.floor(animals.low), floor2: Math.floor(animals.high), n: plan.count }}
+          components={{ b: <b>{Math.floor(animals.middle)}</b> }}
+        />{' '}
         {Number.isFinite(areaHa.middle) ? (
           <>
-            <b>{areaWords(areaHa.middle)}</b> ({inUnits('area', areaHa.low).toFixed(2)} to{' '}
-            {Number.isFinite(areaHa.high) ? inUnits('area', areaHa.high).toFixed(2) : 'more than can be said'})
+            <Say
+              text="<b/> ({{inUnits}} to {{what}})"
+              values={{
+                inUnits: inUnits('area', areaHa.low).toFixed(2),
+                what: Number.isFinite(areaHa.high)
+                  ? inUnits('area', areaHa.high).toFixed(2)
+                  : say('more than can be said'),
+              }}
+              components={{ b: <b>{areaWords(areaHa.middle)}</b> }}
+            />
           </>
         ) : (
-          'more than can be said: next to nothing stands above what is left'
+          say('more than can be said: next to nothing stands above what is left')
         )}
         .
       </p>
@@ -130,10 +173,10 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
   return (
     <section className="mt-6" aria-labelledby="herd">
       <h2 id="herd" className="text-xl">
-        How long, for how many
+        {say('How long, for how many')}
       </h2>
       <div className="mt-2 grid items-end gap-3 sm:grid-cols-3">
-        <Labelled label="Stock">
+        <Labelled label={say('Stock')}>
           {(id) => (
             <select
               id={id}
@@ -150,7 +193,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           )}
         </Labelled>
         <NumberInput
-          label="How many"
+          label={say('How many')}
           value={plan.count}
           min={1}
           max={100_000}
@@ -158,26 +201,26 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
         />
         {measured ? null : (
           <NumberInput
-            label={`Standing, ${unitOf('perArea')} (a guess)`}
+            label={say('Standing, {{unitOf}} (a guess)', { unitOf: unitOf('perArea') })}
             value={forField('perArea', plan.guessKgPerHa)}
             max={20_000}
             onChange={(guess) => change({ guessKgPerHa: typedIn('perArea', guess) })}
           />
         )}
         <NumberInput
-          label={`Left standing, ${unitOf('perArea')}`}
+          label={say('Left standing, {{unitOf}}', { unitOf: unitOf('perArea') })}
           value={forField('perArea', plan.residualKgPerHa)}
           max={20_000}
           onChange={(left) => change({ residualKgPerHa: typedIn('perArea', left) })}
         />
         <NumberInput
-          label="Eaten of the rest, %"
+          label={say('Eaten of the rest, %')}
           value={plan.usePct}
           max={100}
           onChange={(usePct) => change({ usePct })}
         />
         <NumberInput
-          label="Refused, %"
+          label={say('Refused, %')}
           value={plan.refusedPct}
           max={100}
           onChange={(refusedPct) => change({ refusedPct })}
@@ -186,31 +229,72 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       {grazing ? (
         <>
           <p className="mt-3 text-xl" data-testid="days">
-            <b>{days(grazing.days.middle)} days</b>, {days(grazing.days.low)} to {days(grazing.days.high)}, for{' '}
-            {plan.count} on {areaWords(hectares!)}
+            <Say
+              text="<b>{{days}} days</b>, {{days2}} to {{days3}}, for {{n}} on {{areaWords}}"
+              values={{
+                days: days(grazing.days.middle),
+                days2: days(grazing.days.low),
+                days3: days(grazing.days.high),
+                n: plan.count,
+                areaWords: areaWords(hectares!),
+              }}
+              components={{ b: <b /> }}
+            />
           </p>
           <p className="text-ink-soft">
-            {measured
-              ? `Standing dry matter ${massFigure(grazing.mass.middle)} ${unitOf('perArea')} (${massFigure(grazing.mass.low)} to ${massFigure(grazing.mass.high)}), measured in "${measured.title}".`
-              : 'The standing mass is a guess, taken to lie within a third of the truth 95 times in 100: measure it with a plate meter or clips.'}{' '}
-            Each eats {animal.intakePct[0]} to {animal.intakePct[1]} % of {weightWords(animal.bodyKg)} a day. What grows
-            meanwhile is not in it.
+            {say(
+              '{{what}} Each eats {{intakePct}} to {{intakePct2}} % of {{weightWords}} a day. What grows meanwhile is not in it.',
+              {
+                what: measured
+                  ? say(
+                      'Standing dry matter {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), measured in "{{title}}".',
+                      {
+                        massFigure: massFigure(grazing.mass.middle),
+                        unitOf: unitOf('perArea'),
+                        massFigure2: massFigure(grazing.mass.low),
+                        massFigure3: massFigure(grazing.mass.high),
+                        title: measured.title,
+                      },
+                    )
+                  : say(
+                      'The standing mass is a guess, taken to lie within a third of the truth 95 times in 100: measure it with a plate meter or clips.',
+                    ),
+                intakePct: animal.intakePct[0],
+                intakePct2: animal.intakePct[1],
+                weightWords: weightWords(animal.bodyKg),
+              },
+            )}
           </p>
           <OtherWay grazing={grazing} plan={plan} hectares={hectares!} change={change} />
           <p className="mt-1">
-            {aumWords(grazing.aum[0]!)} animal unit months at {animalUnitMonths.srm.says}; {aumWords(grazing.aum[1]!)}{' '}
-            at {animalUnitMonths.older.says}.
+            {say('{{aumWords}} animal unit months at {{says}}; {{aumWords2}} at {{says2}}.', {
+              aumWords: aumWords(grazing.aum[0]!),
+              says: animalUnitMonths.srm.says,
+              aumWords2: aumWords(grazing.aum[1]!),
+              says2: animalUnitMonths.older.says,
+            })}
           </p>
         </>
       ) : (
-        <p className="mt-2">The paddock has no boundary, so its area is not known.</p>
+        <p className="mt-2">{say('The paddock has no boundary, so its area is not known.')}</p>
       )}
       {feed ? <Needs feed={feed} plan={plan} stay={grazing?.days.middle} /> : null}
       <p className="mt-2 text-ink-soft">
-        {animal.source}. Needs are those of the class; yields, pregnancy and cold add to them.
-        {legume > 0.02
-          ? ` Legumes: in a sward that yields 8 t a hectare a year a share like this brings about ${inUnits('perArea', nitrogen[0]).toFixed(0)} to ${inUnits('perArea', nitrogen[1]).toFixed(0)} ${unitOf('weight')} of nitrogen ${aHectare()} (Carlsson and Huss-Danell 2003, from memory).`
-          : ''}
+        {say('{{source}}. Needs are those of the class; yields, pregnancy and cold add to them.{{what}}', {
+          source: animal.source,
+          what:
+            legume > 0.02
+              ? say(
+                  ' Legumes: in a sward that yields 8 t a hectare a year a share like this brings about {{inUnits}} to {{inUnits2}} {{unitOf}} of nitrogen {{aHectare}} (Carlsson and Huss-Danell 2003, from memory).',
+                  {
+                    inUnits: inUnits('perArea', nitrogen[0]).toFixed(0),
+                    inUnits2: inUnits('perArea', nitrogen[1]).toFixed(0),
+                    unitOf: unitOf('weight'),
+                    aHectare: aHectare(),
+                  },
+                )
+              : '',
+        })}
       </p>
     </section>
   )

@@ -7,36 +7,70 @@ import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useLabs } from './labStore.ts'
 import { estimateIn, unitOf } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
-const names = { cpPct: 'Crude protein', adfPct: 'ADF', ndfPct: 'NDF' } as const
+const names = { cpPct: say('Crude protein'), adfPct: 'ADF', ndfPct: 'NDF' } as const
 const MOST_BYTES = 1024 * 1024
 const empty = { sample: '', cpPct: '', adfPct: '', ndfPct: '', nitrateNPpm: '' }
 
 const said = (e: Estimate, decimals: number) =>
-  `${e.middle.toFixed(decimals)} (${e.low.toFixed(decimals)} to ${e.high.toFixed(decimals)})`
+  say('{{middle}} ({{low}} to {{high}})', {
+    middle: e.middle.toFixed(decimals),
+    low: e.low.toFixed(decimals),
+    high: e.high.toFixed(decimals),
+  })
 
 function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
   const figures = labFigures(lab)
   return (
     <>
       <p className="mt-1">
-        <b>{lab.simulated ? 'Simulated, no sample was sent' : `Sample ${lab.sample}`}:</b> relative feed value{' '}
-        {said(figures.rfv, 0)}, energy {said(estimateIn('energy', figures.meMcalPerKg), 2)} {unitOf('energy')}. In
-        brackets the error of laboratories; one sample is not the whole paddock.
+        <Say
+          text="<b/> relative feed value {{said}}, energy {{said2}} {{unitOf}}. In brackets the error of laboratories; one sample is not the whole paddock."
+          values={{
+            said: said(figures.rfv, 0),
+            said2: said(estimateIn('energy', figures.meMcalPerKg), 2),
+            unitOf: unitOf('energy'),
+          }}
+          components={{
+            b: (
+              <b>
+                {lab.simulated
+                  ? say('Simulated, no sample was sent')
+                  : say('Sample {{sample}}', { sample: lab.sample })}
+                :
+              </b>
+            ),
+          }}
+        />
       </p>
       <ul>
         {offBy(estimate, lab).map((o) => (
           <li key={o.what}>
-            {names[o.what]} {lab[o.what].toFixed(1)} %: {Math.abs(o.points).toFixed(1)} points{' '}
-            {o.points < 0 ? 'below' : 'above'} the middle of the estimate,{' '}
-            <b>{o.within ? 'within its range' : 'outside its range'}</b>
+            <Say
+              text="{{names}} {{lab}} %: {{abs}} points {{what}} the middle of the estimate, <b/>"
+              values={{
+                names: names[o.what],
+                lab: lab[o.what].toFixed(1),
+                abs: Math.abs(o.points).toFixed(1),
+                what: o.points < 0 ? 'below' : 'above',
+              }}
+              components={{ b: <b>{o.within ? say('within its range') : say('outside its range')}</b> }}
+            />
           </li>
         ))}
       </ul>
       {lab.nitrateNPpm !== undefined ? (
         <p>
-          Nitrate {Math.round(lab.nitrateNPpm)} ppm NO3-N ({Math.round(lab.nitrateNPpm * 4.43)} ppm as NO3) in dry
-          matter: {nitrateWords(lab.nitrateNPpm)} (extension tables, from memory). A veterinarian decides.
+          {say(
+            'Nitrate {{nitrateNPpm}} ppm NO3-N ({{nitrateNPpm2}} ppm as NO3) in dry matter: {{nitrateWords}} (extension tables, from memory). A veterinarian decides.',
+            {
+              nitrateNPpm: Math.round(lab.nitrateNPpm),
+              nitrateNPpm2: Math.round(lab.nitrateNPpm * 4.43),
+              nitrateWords: nitrateWords(lab.nitrateNPpm),
+            },
+          )}
         </p>
       ) : null}
     </>
@@ -67,11 +101,15 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
       },
     ])
     if (read.results[0]) take(read.results[0])
-    else setProblems(['Protein, ADF and NDF must be percent of dry matter, between 0 and 100, and ADF not above NDF.'])
+    else
+      setProblems([
+        say('Protein, ADF and NDF must be percent of dry matter, between 0 and 100, and ADF not above NDF.'),
+      ])
   }
   const open = async (file: File) => {
     setFound([])
-    if (file.size > MOST_BYTES) return setProblems([`${file.name} is larger than 1 MB, which no list of results is.`])
+    if (file.size > MOST_BYTES)
+      return setProblems([say('{{name}} is larger than 1 MB, which no list of results is.', { name: file.name })])
     const { data } = Papa.parse<Record<string, string>>(await file.text(), { header: true, skipEmptyLines: true })
     const read = readLabRows(data)
     setProblems(read.problems)
@@ -81,30 +119,30 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
   return (
     <section className="mt-3" aria-labelledby="lab">
       <h3 id="lab" className="text-lg">
-        Laboratory
+        {say('Laboratory')}
       </h3>
       {lab ? (
         <>
           <Result lab={lab} estimate={estimate} />
           <button type="button" className="mt-1 min-h-11 underline" onClick={() => set(roundId, undefined)}>
-            Take the result out again
+            {say('Take the result out again')}
           </button>
         </>
       ) : (
         <>
           <p className="text-ink-soft">
-            A result of a sample stands in place of the estimate, and shows how far off it was.
+            {say('A result of a sample stands in place of the estimate, and shows how far off it was.')}
           </p>
           <details>
-            <summary className="min-h-11 py-2 font-semibold">Type or open a result</summary>
+            <summary className="min-h-11 py-2 font-semibold">{say('Type or open a result')}</summary>
             <form onSubmit={write} className="grid gap-3 sm:grid-cols-3">
               {(
                 [
-                  ['sample', 'Sample'],
-                  ['cpPct', 'Crude protein, %'],
+                  ['sample', say('Sample')],
+                  ['cpPct', say('Crude protein, %')],
                   ['adfPct', 'ADF, %'],
                   ['ndfPct', 'NDF, %'],
-                  ['nitrateNPpm', 'Nitrate, ppm NO3-N'],
+                  ['nitrateNPpm', say('Nitrate, ppm NO3-N')],
                 ] as const
               ).map(([key, label]) => (
                 <Labelled key={key} label={label}>
@@ -120,11 +158,11 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
                 </Labelled>
               ))}
               <button type="submit" className="min-h-12 self-end rounded-xl bg-culm px-5 font-semibold text-on-culm">
-                Take it
+                {say('Take it')}
               </button>
             </form>
             <div className="mt-3 flex flex-wrap gap-3">
-              <FileButton label="Open a CSV file" accept=".csv,text/csv" onFile={(file) => void open(file)} />
+              <FileButton label={say('Open a CSV file')} accept=".csv,text/csv" onFile={(file) => void open(file)} />
               <button
                 type="button"
                 className="min-h-11 rounded-xl border border-dashed border-ink-soft px-3"
@@ -142,11 +180,16 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
             ))}
           </div>
           {found.length > 0 ? (
-            <ul aria-label="Samples in the file">
+            <ul aria-label={say('Samples in the file')}>
               {found.map((r, i) => (
                 <li key={i}>
                   <button type="button" className="min-h-11 underline" onClick={() => take(r)}>
-                    {r.sample}: protein {r.cpPct} %, ADF {r.adfPct} %, NDF {r.ndfPct} %
+                    {say('{{sample}}: protein {{cpPct}} %, ADF {{adfPct}} %, NDF {{ndfPct}} %', {
+                      sample: r.sample,
+                      cpPct: r.cpPct,
+                      adfPct: r.adfPct,
+                      ndfPct: r.ndfPct,
+                    })}
                   </button>
                 </li>
               ))}

@@ -6,6 +6,8 @@ import { outlookReading, type OutlookReading } from '@/core/survey/outlookReadin
 import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 /** The figures of one outlook as sentences, for the screen and the page alike. */
 export function OutlookLines({ reading }: { reading: OutlookReading }) {
@@ -18,17 +20,17 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
       {reading.lines.map((l) => (
         <li key={l.title} className="border-b border-rule/60 py-1">
           <b>{l.title}:</b> {percent(l.share.estimate)}
-          {l.share.interval ? ` (${percentRange(l.share.interval)})` : ', no interval from one stop'}
+          {l.share.interval ? ` (${percentRange(l.share.interval)})` : say(', no interval from one stop')}
           <span className="text-ink-soft">
             {' '}
             {names(l.of.slice(0, 6))}
-            {l.of.length > 6 ? ` and ${l.of.length - 6} more` : ''}. {l.says}
+            {l.of.length > 6 ? say(' and {{n}} more', { n: l.of.length - 6 }) : ''}. {l.says}
           </span>
         </li>
       ))}
       {met.length > 0 ? (
         <li className="border-b border-rule/60 py-1">
-          <b>Sown, and met:</b>{' '}
+          <b>{say('Sown, and met:')}</b>{' '}
           {met
             .map(
               (s) =>
@@ -39,16 +41,29 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
       ) : null}
       {missed.length > 0 ? (
         <li className="border-b border-rule/60 py-1">
-          <b>Sown, not met:</b> {names(missed.map((s) => s.plant))}; up to {percent(missed[0]!.couldBe!)} of places like
-          a stop could hold {missed.length === 1 ? 'it' : 'each'}
+          <Say
+            text="<b>Sown, not met:</b> {{names}}; up to {{couldBe}} of places like a stop could hold each"
+            values={{
+              names: names(missed.map((s) => s.plant)),
+              couldBe: percent(missed[0]!.couldBe!),
+              count: missed.length,
+            }}
+            components={{ b: <b /> }}
+          />
         </li>
       ) : null}
       {reading.mowMm ? (
         <li className="py-1">
           {'range' in reading.mowMm
-            ? `Mowing height that suits ${names(reading.mowMm.of)}: ${reading.mowMm.range[0]} to ${reading.mowMm.range[1]} mm.`
-            : `No one mowing height suits ${names(reading.mowMm.clash)}: the mower favours one of them.`}{' '}
-          <span className="text-ink-soft">Common practice, no source.</span>
+            ? say('Mowing height that suits {{names}}: {{range}} to {{range2}} mm.', {
+                names: names(reading.mowMm.of),
+                range: reading.mowMm.range[0],
+                range2: reading.mowMm.range[1],
+              })
+            : say('No one mowing height suits {{names}}: the mower favours one of them.', {
+                names: names(reading.mowMm.clash),
+              })}{' '}
+          <span className="text-ink-soft">{say('Common practice, no source.')}</span>
         </li>
       ) : null}
     </ul>
@@ -62,7 +77,7 @@ export function HayOrGraze({ round }: { round: Round }) {
   if (reasons.length === 0) return null
   return (
     <>
-      <h3 className="mt-3 text-lg">Hay or graze</h3>
+      <h3 className="mt-3 text-lg">{say('Hay or graze')}</h3>
       <ul>
         {reasons.map((r) => (
           <li key={r.title} className="border-b border-rule/60 py-1">
@@ -70,12 +85,12 @@ export function HayOrGraze({ round }: { round: Round }) {
               {r.speaks} {r.use}:
             </b>{' '}
             {r.title.charAt(0).toLowerCase() + r.title.slice(1)}, {percent(r.share.estimate)}
-            {r.share.interval ? ` (${percentRange(r.share.interval)})` : ', no interval from one stop'}.{' '}
+            {r.share.interval ? ` (${percentRange(r.share.interval)})` : say(', no interval from one stop')}.{' '}
             <span className="text-ink-soft">{r.says}</span>
           </li>
         ))}
       </ul>
-      <p className="text-ink-soft">Common practice, no source. Weather, stock and stores decide.</p>
+      <p className="text-ink-soft">{say('Common practice, no source. Weather, stock and stores decide.')}</p>
     </>
   )
 }
@@ -90,13 +105,13 @@ export function OutlookPanel({ round }: { round: Round }) {
     <section className="mt-6" aria-labelledby="outlook">
       <div className="flex flex-wrap items-center justify-between gap-2">
         <h2 id="outlook" className="text-xl">
-          Read as
+          {say('Read as')}
         </h2>
         <ToggleGroup.Root
           type="single"
           value={outlook}
           onValueChange={(v) => v && setOutlook(v as Outlook)}
-          aria-label="Outlook"
+          aria-label={say('Outlook')}
           className="flex overflow-hidden rounded-xl border border-rule"
         >
           {outlooks.map((o) => (

@@ -6,6 +6,7 @@ import { methodInfo } from '@/core/survey/methods.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const SHOWN = 5
 
@@ -14,23 +15,22 @@ export function PartsPanel({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const parts = useMemo(() => byPart(round, byId), [round, byId])
   if (parts.length === 0) return null
-  const { unit } = methodInfo[round.method]
+  const { unitName: unit, units } = methodInfo[round.method]
   return (
     <section className="mt-6" aria-labelledby="parts">
       <h2 id="parts" className="text-xl">
-        Part by part
+        {say('Part by part')}
       </h2>
       <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
         {parts.map(({ name, made }) => {
           const harmful = made.taxa.filter((t) => byId.get(t.taxon)?.role === 'toxic')
           const shown = [...made.taxa.slice(0, SHOWN), ...harmful.filter((t) => !made.taxa.slice(0, SHOWN).includes(t))]
           return (
-            <section key={name} aria-label={name || 'The rest'}>
+            <section key={name} aria-label={name || say('The rest')}>
               <h3 className="text-lg">
-                {name || 'The rest'}{' '}
+                {name || say('The rest')}{' '}
                 <span className="font-sans text-base font-normal text-ink-soft">
-                  {made.stops} {unit}
-                  {made.stops === 1 ? '' : 's'}
+                  {made.stops} {made.stops === 1 ? unit : units}
                 </span>
               </h3>
               <ul>
@@ -41,7 +41,7 @@ export function PartsPanel({ round }: { round: Round }) {
                     <span className="text-right whitespace-nowrap">
                       <b>{percent(t.estimate)}</b>
                       <span className="block text-sm leading-tight text-ink-soft">
-                        {t.interval ? percentRange(t.interval) : 'no interval from one stop'}
+                        {t.interval ? percentRange(t.interval) : say('no interval from one stop')}
                       </span>
                     </span>
                   </li>

@@ -3,6 +3,7 @@ import { swardSays } from '@/core/survey/swardSays.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 /** What the composition says of the ground and of past management, with the figures it stands on and what speaks against it. */
 export function SaysPanel({ round }: { round: Round }) {
@@ -11,11 +12,11 @@ export function SaysPanel({ round }: { round: Round }) {
   return (
     <section className="mt-6" aria-labelledby="says">
       <h2 id="says" className="text-xl">
-        What the sward says
+        {say('What the sward says')}
       </h2>
       {list.length === 0 ? (
         <p className="mt-1">
-          Nothing that stands out: no plant or group passes the marks at which the ground is suspected.
+          {say('Nothing that stands out: no plant or group passes the marks at which the ground is suspected.')}
         </p>
       ) : (
         <ul className="mt-1">
@@ -26,20 +27,21 @@ export function SaysPanel({ round }: { round: Round }) {
                 <span className="ml-2 rounded-lg border border-rule px-2">{s.strength}</span>
               </p>
               <p>
-                {s.of.length > 0 ? s.of.map((t) => taxonName(t, byId)).join(', ') : 'None of the sown plants'}:{' '}
+                {s.of.length > 0 ? s.of.map((t) => taxonName(t, byId)).join(', ') : say('None of the sown plants')}:{' '}
                 {percent(s.share.estimate)}
                 {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}, {s.below ? 'below' : 'above'}{' '}
                 {percent(s.mark)}
                 {s.also.length > 0 ? `; ${s.also.join('; ')}` : ''}.
               </p>
-              <p className="text-ink-soft">Against it would speak: {s.against}</p>
+              <p className="text-ink-soft">{say('Against it would speak: {{against}}', { against: s.against })}</p>
             </li>
           ))}
         </ul>
       )}
       <p className="mt-1 text-ink-soft">
-        The marks are common practice without a source. Clear: the whole interval lies beyond the mark; likely: only the
-        estimate does.
+        {say(
+          'The marks are common practice without a source. Clear: the whole interval lies beyond the mark; likely: only the estimate does.',
+        )}
       </p>
     </section>
   )

@@ -4,12 +4,13 @@ import { madeNormals, midsummerGap } from '@/core/season/madeNormals.ts'
 import { seasonCurve } from '@/core/season/growth.ts'
 import type { Region } from '@/core/naming/flora.ts'
 import type { Composition } from '@/core/survey/composition.ts'
-import { inSentence } from '@/core/naming/verdict.ts'
+import { inSentence } from '@/core/say.ts'
 import { groupColour } from '../parts/groupMarks.ts'
 import { monthNames } from '../parts/words.ts'
 import { useWidth } from '../parts/useWidth.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { seasonShares } from './seasonShares.ts'
+import { say } from '../language/say.ts'
 
 const HEIGHT = 230
 const MOST_FILLERS = 4
@@ -41,7 +42,7 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
   return (
     <section className="mt-6" aria-labelledby="season">
       <h2 id="season" className="text-xl">
-        Through the year
+        {say('Through the year')}
       </h2>
       <div ref={ref} className="mt-2 w-full">
         <svg
@@ -49,7 +50,9 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
           width="100%"
           role="img"
           className="block"
-          aria-label={`Growth by month against the best month: ${mixture.map((m, i) => `${monthNames[i]} ${Math.round(100 * m)}`).join(', ')} percent`}
+          aria-label={say('Growth by month against the best month: {{mixture}} percent', {
+            mixture: mixture.map((m, i) => `${monthNames[i]} ${Math.round(100 * m)}`).join(', '),
+          })}
         >
           {[0, 0.5, 1].map((t) => (
             <g key={t}>
@@ -87,15 +90,27 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
         </svg>
       </div>
       <p>
-        {Math.round(100 * shares.cool)} in 100 of the plants grow in the cool, {Math.round(100 * shares.warm)} in the
-        warm.{' '}
-        {months.length > 0
-          ? `Growth falls below three quarters of its best in ${months.join(' and ')}.${fillers.length > 0 ? ` Warm season plants at home here fill that: ${fillers.map((p) => inSentence(p.commonName)).join(', ')}.` : ''}`
-          : 'No gap at midsummer shows.'}
+        {say('{{cool}} in 100 of the plants grow in the cool, {{warm}} in the warm. {{what}}', {
+          cool: Math.round(100 * shares.cool),
+          warm: Math.round(100 * shares.warm),
+          what:
+            months.length > 0
+              ? say('Growth falls below three quarters of its best in {{months}}.{{what}}', {
+                  months: months.join(' and '),
+                  what:
+                    fillers.length > 0
+                      ? say(' Warm season plants at home here fill that: {{fillers}}.', {
+                          fillers: fillers.map((p) => inSentence(p.commonName)).join(', '),
+                        })
+                      : '',
+                })
+              : say('No gap at midsummer shows.'),
+        })}
       </p>
       <p className="text-ink-soft">
-        Percent of the best month, from temperature alone (Yan and Hunt 1999): rain, nitrogen and grazing are not in it.
-        Temperatures: simulated normals of the region, from no real place.
+        {say(
+          'Percent of the best month, from temperature alone (Yan and Hunt 1999): rain, nitrogen and grazing are not in it. Temperatures: simulated normals of the region, from no real place.',
+        )}
       </p>
     </section>
   )

@@ -15,9 +15,12 @@ import { useFlora } from '../stores/floraStore.ts'
 import { useGrazing } from './useGrazing.ts'
 import { seasonShares } from './seasonShares.ts'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../parts/units.ts'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
+import { wholeWords } from '../language/dates.ts'
 
 const SHOWN = 8
-const figure = (n: number) => (n < 10 ? n.toFixed(1) : Math.round(n).toLocaleString('en'))
+const figure = (n: number) => (n < 10 ? n.toFixed(1) : wholeWords(n))
 /** A number as it was typed, between limits; undefined where it is none. */
 function typed(text: string, low: number, high: number): number | undefined {
   const n = Number(text.trim().replace(',', '.'))
@@ -75,46 +78,89 @@ function Arithmetic({
   return (
     <div className="mt-2">
       <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
-        <Field label={`Live seed, ${unitOf('perArea')}`} value={form.rate} onChange={(x) => set({ rate: x })} />
-        <Field label="Purity, %" value={form.purity} onChange={(x) => set({ purity: x })} />
-        <Field label="Germination, %" value={form.germination} onChange={(x) => set({ germination: x })} />
+        <Field
+          label={say('Live seed, {{unitOf}}', { unitOf: unitOf('perArea') })}
+          value={form.rate}
+          onChange={(x) => set({ rate: x })}
+        />
+        <Field label={say('Purity, %')} value={form.purity} onChange={(x) => set({ purity: x })} />
+        <Field label={say('Germination, %')} value={form.germination} onChange={(x) => set({ germination: x })} />
       </div>
       {bulk !== undefined && pls !== undefined ? (
         <p className="mt-2 text-lg" data-testid="to-buy">
-          <b>
-            {figure(inUnits('perArea', bulk))} {unitOf('perArea')} as bought
-          </b>{' '}
-          ({Math.round(100 * pls)} in 100 of it is <Word id="pls">live seed</Word>
-          ), {onSmall(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg))}
-          {hectares ? `, ${weightWords(bulk * hectares)} for ${areaWords(hectares)}` : ''}.
+          <Say
+            text="<b>{{figure}} {{unitOf}} as bought</b> ({{pls}} in 100 of it is <word>live seed</word>), {{onSmall}}{{what}}."
+            values={{
+              figure: figure(inUnits('perArea', bulk)),
+              unitOf: unitOf('perArea'),
+              pls: Math.round(100 * pls),
+              onSmall: onSmall(liveSeedsPerM2(bulk, pls, sowing.seedsPerKg)),
+              what: hectares
+                ? say(', {{weightWords}} for {{areaWords}}', {
+                    weightWords: weightWords(bulk * hectares),
+                    areaWords: areaWords(hectares),
+                  })
+                : '',
+            }}
+            components={{ b: <b />, word: <Word id="pls" /> }}
+          />
         </p>
       ) : (
         <p className="mt-2 font-semibold">
-          Purity and germination are between 1 and 100 %, the rate above 0: see the tag of the bag.
+          {say('Purity and germination are between 1 and 100 %, the rate above 0: see the tag of the bag.')}
         </p>
       )}
       <p className="text-ink-soft">
-        {sowing.mixKgPerHa ? 'In a mixture or into a standing sward' : 'Alone'} {figure(inUnits('perArea', low))} to{' '}
-        {rateWords(high)} of live seed, {sowing.depthMm[0]} to {sowing.depthMm[1]} mm deep,{' '}
-        {sowing.when.join(' or ').replace(/-/g, ' ')}; {sowing.seedsPerKg.toLocaleString('en')} seeds a kilogram (
-        {sowing.sources.join(', ')}). These follow from what is typed, so they have no error of their own; how many come
-        up is not known before they do.
+        {say(
+          '{{what}} {{figure}} to {{rateWords}} of live seed, {{depthMm}} to {{depthMm2}} mm deep, {{when}}; {{toLocaleString}} seeds a kilogram ({{sources}}). These follow from what is typed, so they have no error of their own; how many come up is not known before they do.',
+          {
+            what: sowing.mixKgPerHa ? say('In a mixture or into a standing sward') : say('Alone'),
+            figure: figure(inUnits('perArea', low)),
+            rateWords: rateWords(high),
+            depthMm: sowing.depthMm[0],
+            depthMm2: sowing.depthMm[1],
+            when: sowing.when.join(' or ').replace(/-/g, ' '),
+            toLocaleString: wholeWords(sowing.seedsPerKg),
+            sources: sowing.sources.join(', '),
+          },
+        )}
       </p>
       <div className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
         <Field
-          label={`Drill test over, ${unitOf('length')}`}
+          label={say('Drill test over, {{unitOf}}', { unitOf: unitOf('length') })}
           value={form.length}
           onChange={(x) => set({ length: x })}
         />
-        <Field label={`Working width, ${unitOf('length')}`} value={form.width} onChange={(x) => set({ width: x })} />
-        <Field label="It dropped, g" value={form.dropped} onChange={(x) => set({ dropped: x })} />
+        <Field
+          label={say('Working width, {{unitOf}}', { unitOf: unitOf('length') })}
+          value={form.width}
+          onChange={(x) => set({ width: x })}
+        />
+        <Field label={say('It dropped, g')} value={form.dropped} onChange={(x) => set({ dropped: x })} />
       </div>
       {bulk !== undefined && stripGood ? (
         <p className="mt-1" data-testid="drill-check">
-          The drill should drop <b>{figure(drillCheckGrams(bulk, strip))} g</b> on that strip
-          {drilled === undefined
-            ? '.'
-            : `; ${form.dropped} g is ${figure(inUnits('perArea', drilled))} ${unitOf('perArea')}, ${Math.abs(drilled / bulk - 1) < 0.05 ? 'within 5 in 100 of what is wanted' : `${drilled > bulk ? 'too much' : 'too little'} by ${Math.round(100 * Math.abs(drilled / bulk - 1))} in 100`}.`}
+          <Say
+            text="The drill should drop <b/> on that strip{{what}}"
+            values={{
+              what:
+                drilled === undefined
+                  ? '.'
+                  : say('; {{dropped}} g is {{figure}} {{unitOf}}, {{what}}.', {
+                      dropped: form.dropped,
+                      figure: figure(inUnits('perArea', drilled)),
+                      unitOf: unitOf('perArea'),
+                      what:
+                        Math.abs(drilled / bulk - 1) < 0.05
+                          ? say('within 5 in 100 of what is wanted')
+                          : say('{{what}} by {{abs}} in 100', {
+                              what: drilled > bulk ? say('too much') : say('too little'),
+                              abs: Math.round(100 * Math.abs(drilled / bulk - 1)),
+                            }),
+                    }),
+            }}
+            components={{ b: <b>{figure(drillCheckGrams(bulk, strip))} g</b> }}
+          />
         </p>
       ) : null}
       {bulk !== undefined ? (
@@ -122,12 +168,22 @@ function Arithmetic({
           type="button"
           onClick={() =>
             onPlan(
-              `Sow ${plant.commonName.replace(/ \(.*\)/, '').toLowerCase()}: ${figure(bulk)} kg/ha as bought${hectares ? `, ${figure(bulk * hectares)} kg in all` : ''}, ${sowing.depthMm[0]} to ${sowing.depthMm[1]} mm deep, ${sowing.when[0]!.replace('-', ' ')}`,
+              say(
+                'Sow {{commonName}}: {{figure}} kg/ha as bought{{what}}, {{depthMm}} to {{depthMm2}} mm deep, {{when}}',
+                {
+                  commonName: plant.commonName.replace(/ \(.*\)/, '').toLowerCase(),
+                  figure: figure(bulk),
+                  what: hectares ? say(', {{figure}} kg in all', { figure: figure(bulk * hectares) }) : '',
+                  depthMm: sowing.depthMm[0],
+                  depthMm2: sowing.depthMm[1],
+                  when: sowing.when[0]!.replace('-', ' '),
+                },
+              ),
             )
           }
           className="mt-2 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
         >
-          Put it in the plan
+          {say('Put it in the plan')}
         </button>
       ) : null}
     </div>
@@ -149,7 +205,7 @@ function Fit({
         <span className="font-plant text-lg font-semibold">{fit.plant.commonName}</span>
         <span className="block text-ink-soft">
           {fit.says}
-          {fit.cautions.length > 0 ? ` Caution: ${fit.cautions.join('; ')}.` : ''}
+          {fit.cautions.length > 0 ? say(' Caution: {{cautions}}.', { cautions: fit.cautions.join('; ') }) : ''}
         </span>
       </summary>
       <Arithmetic plant={fit.plant} hectares={hectares} onPlan={onPlan} />
@@ -183,7 +239,7 @@ export function SowPanel({ round, made }: { round: Round; made: Composition }) {
       owner: '',
       dueOn: day,
       backOn: null,
-      lookFor: 'Rows, seedlings a square metre, gaps',
+      lookFor: say('Rows, seedlings a square metre, gaps'),
       doneOn: null,
       outcome: '',
       paddock: round.paddock.name,
@@ -194,27 +250,30 @@ export function SowPanel({ round, made }: { round: Round; made: Composition }) {
   return (
     <section className="mt-6" aria-labelledby="sow">
       <h2 id="sow" className="text-xl">
-        What could be sown
+        {say('What could be sown')}
       </h2>
       {fits.length === 0 ? (
-        <p className="mt-1">Nothing in the figures asks for seed, or no plant with a rate on file is at home here.</p>
+        <p className="mt-1">
+          {say('Nothing in the figures asks for seed, or no plant with a rate on file is at home here.')}
+        </p>
       ) : (
         <>
           <p className="text-ink-soft">
-            At home in this region{kind ? `, and without harm on file for ${kind} besides bloat` : ''}. Common practice,
-            no source.
+            {say('At home in this region{{what}}. Common practice, no source.', {
+              what: kind ? say(', and without harm on file for {{kind}} besides bloat', { kind }) : '',
+            })}
           </p>
           {fits.slice(0, all ? fits.length : SHOWN).map((fit) => (
             <Fit key={fit.plant.id} fit={fit} hectares={hectares} onPlan={plan} />
           ))}
           {fits.length > SHOWN && !all ? (
             <button type="button" onClick={() => setAll(true)} className="mt-1 min-h-11 px-2 underline">
-              and {fits.length - SHOWN} more
+              {say('and {{n}} more', { n: fits.length - SHOWN })}
             </button>
           ) : null}
         </>
       )}
-      <p role="status">{planned ? `In the plan: ${planned}.` : ''}</p>
+      <p role="status">{planned ? say('In the plan: {{planned}}.', { planned }) : ''}</p>
     </section>
   )
 }

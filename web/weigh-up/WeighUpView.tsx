@@ -25,6 +25,8 @@ import { SeasonPanel } from './SeasonPanel.tsx'
 import { SowPanel } from './SowPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
 import { Terms } from '../parts/Terms.tsx'
+import { say } from '../language/say.ts'
+import { Say } from '../language/Say.tsx'
 
 interface Props {
   round: Round
@@ -34,30 +36,33 @@ interface Props {
 function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const byId = useFlora((s) => s.byId)
   const { composition: made } = weighed
-  const { entry, unit, says } = methodInfo[round.method]
+  const { entry, units, says } = methodInfo[round.method]
   const points = entry === 'points'
   return (
     <>
       <p className="text-ink-soft">
         {round.holding}, {round.paddock.name}
       </p>
-      <h1 className="text-[1.65rem]">What was counted</h1>
+      <h1 className="text-[1.65rem]">{say('What was counted')}</h1>
       <p className="mt-1">
-        {countedWords(round.method, made)}, {made.diversity?.richness ?? 0} plants.
-        {points ? '' : ` Figures are a ${says}.`}
+        {say('{{countedWords}}, {{richness}} plants.{{what}}', {
+          countedWords: countedWords(round.method, made),
+          richness: made.diversity?.richness ?? 0,
+          what: points ? '' : say(' Figures are a {{says}}.', { says }),
+        })}
       </p>
       {round.source ? <p className="mt-1 text-ink-soft">{round.source}</p> : null}
       <table className="mt-3 w-full">
         <thead className="text-left text-ink-soft">
           <tr>
             <th scope="col" className="font-normal">
-              Plant
+              {say('Plant')}
             </th>
             <th scope="col" className="text-right font-normal">
-              {points ? 'Hits' : 'Amount'}
+              {points ? say('Hits') : say('Amount')}
             </th>
             <th scope="col" className="text-right font-normal">
-              {unit[0]!.toUpperCase() + unit.slice(1)}s with it
+              {say('{{units}} with it', { units: units[0]!.toUpperCase() + units.slice(1) })}
             </th>
           </tr>
         </thead>
@@ -78,7 +83,7 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
               </th>
               <td className="text-right">{t.hits}</td>
               <td className="text-right">
-                {t.stopsWith} of {made.stops}
+                {say('{{stopsWith}} of {{stops}}', { stopsWith: t.stopsWith, stops: made.stops })}
               </td>
             </tr>
           ))}
@@ -102,16 +107,20 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
   return (
     <section aria-labelledby="made-of">
       <h2 id="made-of" className="text-[1.65rem]">
-        What it is made of
+        {say('What it is made of')}
       </h2>
       <div className="mt-2">
         <ShareChart
           rows={rows}
-          label={`Shares: ${rows.map((r) => `${r.name} ${percent(r.share.estimate)}`).join(', ')}`}
+          label={say('Shares: {{rows}}', {
+            rows: rows.map((r) => `${r.name} ${percent(r.share.estimate)}`).join(', '),
+          })}
         />
       </div>
       {made.taxa.length > rows.length ? (
-        <p className="text-ink-soft">and {made.taxa.length - rows.length} more in the list on the left.</p>
+        <p className="text-ink-soft">
+          {say('and {{n}} more in the list on the left.', { n: made.taxa.length - rows.length })}
+        </p>
       ) : null}
       <ul className="mt-4 grid gap-x-6 sm:grid-cols-2">
         {made.byGroup.map((g) => (
@@ -121,7 +130,7 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
             <span className="text-right whitespace-nowrap">
               <b>{percent(g.estimate)}</b>
               <span className="block text-sm leading-tight text-ink-soft">
-                {g.interval ? percentRange(g.interval) : 'no interval from one stop'}
+                {g.interval ? percentRange(g.interval) : say('no interval from one stop')}
               </span>
             </span>
           </li>
@@ -129,17 +138,28 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
       </ul>
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
-          {made.diversity.richness} plants; Shannon {made.diversity.shannon.toFixed(3)}, Simpson{' '}
-          {made.diversity.simpson.toFixed(3)}, as varied as {made.diversity.effectiveSpecies.toFixed(1)} equally common
-          plants. These describe the plants met, without an error of their own.{' '}
-          {made.diversity.pool ? stillToFind(made.diversity.richness, made.diversity.pool) : ''}
+          {say(
+            '{{richness}} plants; Shannon {{shannon}}, Simpson {{simpson}}, as varied as {{effectiveSpecies}} equally common plants. These describe the plants met, without an error of their own. {{what}}',
+            {
+              richness: made.diversity.richness,
+              shannon: made.diversity.shannon.toFixed(3),
+              simpson: made.diversity.simpson.toFixed(3),
+              effectiveSpecies: made.diversity.effectiveSpecies.toFixed(1),
+              what: made.diversity.pool ? stillToFind(made.diversity.richness, made.diversity.pool) : '',
+            },
+          )}
         </p>
       ) : null}
       <details className="mt-2">
-        <summary className="min-h-11 text-ink-soft">How these figures are made</summary>
+        <summary className="min-h-11 text-ink-soft">{say('How these figures are made')}</summary>
         <p className="max-w-prose">
-          {estimator} The <Word id="interval">interval</Word> holds the true share 95 times in 100. Where the stops do
-          not differ at all, exact limits of independent points stand instead (Clopper & Pearson 1934).
+          <Say
+            text={
+              '{{estimator}} The <word>interval</word> holds the true share 95 times in 100. Where the stops do not differ at all, exact limits of independent points stand instead (Clopper & Pearson 1934).'
+            }
+            values={{ estimator }}
+            components={{ word: <Word id="interval" /> }}
+          />
         </p>
       </details>
     </section>
@@ -150,11 +170,11 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
 function OwnFigures({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const { frequency, mass, search } = figuresOf(round, byId)
-  if (frequency.length === 0 && !mass && search.length === 0) return <p>Figures appear with the first stop.</p>
+  if (frequency.length === 0 && !mass && search.length === 0) return <p>{say('Figures appear with the first stop.')}</p>
   return (
     <>
-      <h2 className="text-[1.65rem]">What it says</h2>
-      <FrequencyPanel frequency={frequency} unit={methodInfo[round.method].unit} />
+      <h2 className="text-[1.65rem]">{say('What it says')}</h2>
+      <FrequencyPanel frequency={frequency} unit={methodInfo[round.method].unitName} />
       {mass ? <MassPanel mass={mass} method={round.method} /> : null}
       <SearchPanel search={search} />
       <p className="mt-3 text-ink-soft">
@@ -165,38 +185,38 @@ function OwnFigures({ round }: { round: Round }) {
 }
 
 function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
-  if (!weighed && round.stops.some((s) => s.doneAt)) return { label: 'Plan the next round', to: '/rounds' }
-  if (!weighed) return { label: 'Count the first stop', to: `/rounds/${round.id}` }
+  if (!weighed && round.stops.some((s) => s.doneAt)) return { label: say('Plan the next round'), to: '/rounds' }
+  if (!weighed) return { label: say('Count the first stop'), to: `/rounds/${round.id}` }
   const letter = weighed.harm.unnamed[0]
   if (letter)
     return {
-      label: `Name unknown ${letter}`,
-      detail: 'it could be harmful',
+      label: say('Name unknown {{letter}}', { letter }),
+      detail: say('it could be harmful'),
       to: `/rounds/${round.id}/name/${letter}`,
     }
   return {
-    label: 'Hand it over',
-    detail: 'a page for the client, and files',
+    label: say('Hand it over'),
+    detail: say('a page for the client, and files'),
     to: `/rounds/${round.id}/hand-over`,
   }
 }
 
 const sections = [
-  ['made-of', 'Made of'],
-  ['outlook', 'Read as'],
-  ['harm', 'Harm'],
-  ['act', 'To do'],
-  ['says', 'What it says'],
-  ['sow', 'To sow'],
-  ['feed', 'Feed'],
-  ['season', 'The year'],
-  ['herd', 'Stock'],
+  ['made-of', say('Made of')],
+  ['outlook', say('Read as')],
+  ['harm', say('Harm')],
+  ['act', say('To do')],
+  ['says', say('What it says')],
+  ['sow', say('To sow')],
+  ['feed', say('Feed')],
+  ['season', say('The year')],
+  ['herd', say('Stock')],
 ] as const
 
 /** The sections of a long half, one tap away. */
 function Contents({ turf }: { turf: boolean }) {
   return (
-    <nav aria-label="Sections" className="-mt-1 mb-2 flex flex-wrap gap-x-1">
+    <nav aria-label={say('Sections')} className="-mt-1 mb-2 flex flex-wrap gap-x-1">
       {sections
         .filter(([id]) => !(turf && id === 'herd'))
         .map(([id, name]) => (
@@ -213,18 +233,18 @@ export function WeighUpView({ round, weighed }: Props) {
   const done = round.stops.filter((s) => s.doneAt).length
   return (
     <Leaf
-      names={{ left: 'Counts', right: 'Weigh-up' }}
+      names={{ left: say('Counts'), right: say('Weigh-up') }}
       tip={tipOf(round, weighed)}
       nodes={[
-        { id: 'planned', label: 'Planned', detail: `${round.stops.length} stops` },
-        { id: 'counted', label: 'Counted', detail: `${done} of ${round.stops.length}` },
+        { id: 'planned', label: say('Planned'), detail: say('{{n}} stops', { n: round.stops.length }) },
+        { id: 'counted', label: say('Counted'), detail: say('{{done}} of {{n}}', { done, n: round.stops.length }) },
         ...round.unknowns
           .filter((u) => u.namedAs)
-          .map((u) => ({ id: u.letter, label: `Unknown ${u.letter}`, detail: 'named' })),
+          .map((u) => ({ id: u.letter, label: say('Unknown {{letter}}', { letter: u.letter }), detail: 'named' })),
       ]}
       left={
         weighed ? (
-          <div className="stays" tabIndex={0} role="group" aria-label="What was counted">
+          <div className="stays" tabIndex={0} role="group" aria-label={say('What was counted')}>
             <Counted round={round} weighed={weighed} />
           </div>
         ) : (
@@ -232,12 +252,20 @@ export function WeighUpView({ round, weighed }: Props) {
             <p className="text-ink-soft">
               {round.holding}, {round.paddock.name}
             </p>
-            <h1 className="text-[1.65rem]">{done > 0 ? methodInfo[round.method].name : 'Nothing is counted yet'}</h1>
+            <h1 className="text-[1.65rem]">
+              {done > 0 ? methodInfo[round.method].name : say('Nothing is counted yet')}
+            </h1>
             {done > 0 ? (
               <p className="mt-1">
-                {done} of {round.stops.length} {methodInfo[round.method].unit}s. This method gives{' '}
-                {methodInfo[round.method].says}; it does not add up to a sward, so nothing is worked out from it about
-                feed.
+                {say(
+                  '{{done}} of {{n}} {{units}}. This method gives {{says}}; it does not add up to a sward, so nothing is worked out from it about feed.',
+                  {
+                    done,
+                    n: round.stops.length,
+                    units: methodInfo[round.method].units,
+                    says: methodInfo[round.method].says,
+                  },
+                )}
               </p>
             ) : null}
           </>

@@ -11,6 +11,7 @@ import type { Flora, Stage } from '@/core/naming/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { splitPair, type NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Verdict } from '@/core/naming/verdict.ts'
+import { speak, translatorFrom } from '@/core/say.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 
 export interface HistoryStep {
@@ -30,7 +31,11 @@ function book(): CompiledFlora {
 
 /** The naming engine off the page's own thread. */
 const api = {
-  open: (flora: Flora): void => void (compiled = compileFlora(flora)),
+  /** The book, and the texts to speak of it with where they are not English. */
+  open: (flora: Flora, texts: Record<string, string> | null): void => {
+    if (texts) speak(translatorFrom(texts), true)
+    compiled = compileFlora(flora)
+  },
   /** The likeliest only: the whole book would take longer to hand over than to work out. */
   identify: (context: Context, observations: Observation[]): Identification => {
     const all = identify(book(), context, observations)

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { floraAsRead } from '@/core/practice/ownErrors.ts'
+import { textsForWorker } from '../language/say.ts'
 import { flora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
 import type { NamingApi } from './naming.worker.ts'
@@ -17,7 +18,7 @@ export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   opened ??= (async () => {
     const worker = new Worker(new URL('./naming.worker.ts', import.meta.url), { type: 'module' })
     const api = Comlink.wrap<NamingApi>(worker)
-    await api.open(asRead())
+    await api.open(asRead(), textsForWorker())
     return api
   })()
   return opened
@@ -31,5 +32,5 @@ export const bookEdition = (): number => edition
 /** Open the book anew: a plant was added, or the person's own mistakes are to count. */
 export async function reopenBook(): Promise<void> {
   edition++
-  if (opened) await (await opened).open(asRead())
+  if (opened) await (await opened).open(asRead(), textsForWorker())
 }

@@ -8,6 +8,7 @@ import { practiseSpecimen, type PractiseSpecimen } from '@/core/practice/specime
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
 import type { Flora, Stage } from '@/core/naming/flora.ts'
+import { speak, translatorFrom } from '@/core/say.ts'
 
 let compiled: CompiledFlora | undefined
 let nearest: Map<string, string[]> | undefined
@@ -30,7 +31,8 @@ function nearestOnes(): Map<string, string[]> {
 
 /** Makes what practice asks, off the page's own thread. */
 const api = {
-  open: (flora: Flora): void => {
+  open: (flora: Flora, texts: Record<string, string> | null): void => {
+    if (texts) speak(translatorFrom(texts), true)
     compiled = compileFlora(flora)
     nearest = undefined
   },

@@ -1,4 +1,5 @@
 import type { Position } from '../../survey/route.ts'
+import { say } from '../../say.ts'
 
 /** One plant that a file says was met at a stop, under the name it has there. */
 export interface ReadFind {
@@ -56,7 +57,10 @@ export class FindsReader {
     const known = this.stops.get(key)
     if (known) return known
     if (this.stops.size >= MOST_READ_STOPS) {
-      this.problem(`more than ${MOST_READ_STOPS} stops: the rest is left out`, where)
+      this.problem(
+        say('more than {{MOSTREADSTOPS}} stops: the rest is left out', { MOSTREADSTOPS: MOST_READ_STOPS }),
+        where,
+      )
       return undefined
     }
     const stop: ReadStop = { key, position: null, stratum: '', finds: [] }
@@ -66,9 +70,12 @@ export class FindsReader {
 
   /** A find of a stop, unless its amount is none. */
   find(stop: ReadStop, find: ReadFind, where: string): void {
-    if (!(find.amount > 0)) return this.problem('an amount that is not above 0', where)
+    if (!(find.amount > 0)) return this.problem(say('an amount that is not above 0'), where)
     if (stop.finds.length >= MOST_AT_A_STOP)
-      return this.problem(`more than ${MOST_AT_A_STOP} finds at one stop: the rest is left out`, where)
+      return this.problem(
+        say('more than {{MOSTATASTOP}} finds at one stop: the rest is left out', { MOSTATASTOP: MOST_AT_A_STOP }),
+        where,
+      )
     stop.finds.push(find)
   }
 

@@ -1,6 +1,7 @@
 import { XMLParser } from 'fast-xml-parser'
 import Papa from 'papaparse'
 import { FindsReader, MOST_READ_ROWS, readDay, readNumber, readPosition, type ReadFinds } from './finds.ts'
+import { say } from '../../say.ts'
 
 /** Texts of an archive by their names in it. */
 export type ArchiveTexts = ReadonlyMap<string, string>
@@ -31,7 +32,7 @@ const termName = (address: unknown) => String(address).replace(/^.*[/#]/, '')
 function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reader: FindsReader): Table | string {
   const file = String((el.files as Tree | undefined)?.location ?? '')
   const text = texts.get(file)
-  if (text === undefined) return `The archive names "${file}" but does not hold it.`
+  if (text === undefined) return say('The archive names "{{file}}" but does not hold it.', { file })
   const quote = el['@fieldsEnclosedBy']
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     delimiter: unescaped(el['@fieldsTerminatedBy'], ','),
@@ -44,7 +45,10 @@ function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reade
   const link = Number((el[linkName] as Tree | undefined)?.['@index'] ?? 0)
   const body = parsed.data.slice(Number(el['@ignoreHeaderLines'] ?? 0))
   if (body.length > MOST_READ_ROWS)
-    reader.problem(`more than ${MOST_READ_ROWS} rows: the rest is left out`, `${file}, row ${MOST_READ_ROWS + 1}`)
+    reader.problem(
+      say('more than {{MOSTREADROWS}} rows: the rest is left out', { MOSTREADROWS: MOST_READ_ROWS }),
+      say('{{file}}, row {{MOSTREADROWS}}', { file, MOSTREADROWS: MOST_READ_ROWS + 1 }),
+    )
   const rows = body.slice(0, MOST_READ_ROWS).map((cells) => {
     const row = new Map(fields.map(([i, term, otherwise]) => [term, cells[i] || String(otherwise ?? '')]))
     return row.set('id', cells[link] ?? '')
@@ -54,15 +58,15 @@ function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reade
 
 function metaOf(texts: ArchiveTexts): Tree | string {
   const text = texts.get('meta.xml')
-  if (text === undefined) return 'This archive has no meta.xml, so it does not say which column holds what.'
+  if (text === undefined) return say('This archive has no meta.xml, so it does not say which column holds what.')
   // Nothing that an archive needs is declared in one; what could be declared is made to swell.
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
-    return 'The meta.xml of this archive declares entities; such files are not read.'
+    return say('The meta.xml of this archive declares entities; such files are not read.')
   try {
     const { archive } = xml.parse(text, true) as { archive?: Tree }
-    return archive?.core ? archive : 'The meta.xml of this archive names no core table.'
+    return archive?.core ? archive : say('The meta.xml of this archive names no core table.')
   } catch {
-    return 'The meta.xml of this archive could not be read as XML.'
+    return say('The meta.xml of this archive could not be read as XML.')
   }
 }
 
@@ -93,22 +97,28 @@ export function readArchive(texts: ArchiveTexts): ReadFinds | { problem: string 
   const core = tableOf(meta.core as Tree, texts, 'id', reader)
   if (typeof core === 'string') return { problem: core }
   if (core.rowType !== 'Occurrence')
-    return { problem: `The core of this archive is "${core.rowType}"; only archives of occurrences are read.` }
+    return {
+      problem: say('The core of this archive is "{{rowType}}"; only archives of occurrences are read.', {
+        rowType: core.rowType,
+      }),
+    }
   const further = list(meta.extension).map((el) => tableOf(el, texts, 'coreid', reader))
   for (const f of further) if (typeof f === 'string') reader.problem(f, 'meta.xml')
   const tables = further.filter((f): f is Table => typeof f !== 'string')
   for (const { rowType, rows } of tables)
-    if (!/MeasurementOrFact/.test(rowType)) reader.problem(`the table "${rowType}" (${rows.length} rows)`, 'meta.xml')
+    if (!/MeasurementOrFact/.test(rowType))
+      reader.problem(say('the table "{{rowType}}" ({{n}} rows)', { rowType, n: rows.length }), 'meta.xml')
   const amounts = amountsOf(tables)
 
   let [protocol, day] = ['', '']
   core.rows.forEach((row, i) => {
-    const where = `occurrence ${i + 1}`
+    const where = say('occurrence {{i}}', { i: i + 1 })
     const at = (term: string) => (row.get(term) ?? '').trim()
-    if (at('occurrenceStatus').toLowerCase() === 'absent') return reader.problem('a plant recorded as absent', where)
+    if (at('occurrenceStatus').toLowerCase() === 'absent')
+      return reader.problem(say('a plant recorded as absent'), where)
     const name = at('scientificName') || at('vernacularName')
-    if (name === '') return reader.problem('an occurrence without a name', where)
-    const stop = reader.stop(at('eventID') || at('locality') || 'one place', where)
+    if (name === '') return reader.problem(say('an occurrence without a name'), where)
+    const stop = reader.stop(at('eventID') || at('locality') || say('one place'), where)
     if (!stop) return
     protocol ||= at('samplingProtocol')
     day ||= readDay(at('eventDate'))

@@ -1,4 +1,5 @@
 import { FindsReader, readDay, type ReadFinds } from './finds.ts'
+import { say } from '../../say.ts'
 
 const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null && !Array.isArray(x)
 
@@ -10,19 +11,20 @@ const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'obj
  */
 export function readPoints(value: unknown): ReadFinds | { problem: string } {
   if (!isObject(value) || value.type !== 'FeatureCollection' || !Array.isArray(value.features))
-    return { problem: 'This is not a GeoJSON collection of features.' }
+    return { problem: say('This is not a GeoJSON collection of features.') }
   const reader = new FindsReader()
   let day = ''
   value.features.forEach((feature: unknown, i) => {
-    const where = `feature ${i + 1}`
+    const where = say('feature {{i}}', { i: i + 1 })
     const geometry = isObject(feature) && isObject(feature.geometry) ? feature.geometry : undefined
-    if (!geometry) return reader.problem('a feature without a geometry', where)
-    if (geometry.type !== 'Point') return reader.problem(`a ${String(geometry.type).slice(0, 40)}: not a stop`, where)
+    if (!geometry) return reader.problem(say('a feature without a geometry'), where)
+    if (geometry.type !== 'Point')
+      return reader.problem(say('a {{type}}: not a stop', { type: String(geometry.type).slice(0, 40) }), where)
     const at = geometry.coordinates
     if (!Array.isArray(at) || typeof at[0] !== 'number' || typeof at[1] !== 'number')
-      return reader.problem('a point without coordinates', where)
+      return reader.problem(say('a point without coordinates'), where)
     if (!(Math.abs(at[0]) <= 180 && Math.abs(at[1]) <= 90))
-      return reader.problem('a point that is not in degrees', where)
+      return reader.problem(say('a point that is not in degrees'), where)
     const said = isObject(feature) && isObject(feature.properties) ? feature.properties : {}
     const key = said.stop ?? said.name
     const stop = reader.stop(typeof key === 'string' || typeof key === 'number' ? String(key) : String(i + 1), where)
@@ -30,10 +32,11 @@ export function readPoints(value: unknown): ReadFinds | { problem: string } {
     stop.position = [at[0], at[1]]
     if (typeof said.done_at === 'string') day ||= readDay(said.done_at)
     for (const [name, amount] of isObject(said.counts) ? Object.entries(said.counts) : []) {
-      if (typeof amount !== 'number' || !Number.isFinite(amount)) reader.problem('a count that is not a number', where)
+      if (typeof amount !== 'number' || !Number.isFinite(amount))
+        reader.problem(say('a count that is not a number'), where)
       else reader.find(stop, { name: name.slice(0, 200), amount }, where)
     }
   })
   const read = reader.done('', day)
-  return read.stops.length === 0 ? { problem: 'No point that could be a stop was found in this file.' } : read
+  return read.stops.length === 0 ? { problem: say('No point that could be a stop was found in this file.') } : read
 }

@@ -4,6 +4,7 @@ import { methodInfo, methods, type Method } from '../../survey/methods.ts'
 import type { Hit } from '../../survey/tally.ts'
 import type { NotUnderstood, ReadFinds, ReadStop } from './finds.ts'
 import { nameFinder, type NameFound } from './nameFinder.ts'
+import { say } from '../../say.ts'
 
 /** Ways of counting whose stops are wholly told by names and amounts. */
 const plainMethods: Method[] = ['step-points', 'turf-grid', 'cover-classes', 'dry-weight-rank', 'clips']
@@ -86,10 +87,14 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
       const found = names.get(f.name)?.found ?? find(f.name)
       if (!found) {
         strangers.add(f.name)
-        leave(`the name "${f.name}"`, `stop ${stop.key}`)
+        leave(say('the name "{{name}}"', { name: f.name }), say('stop {{key}}', { key: stop.key }))
       } else if (points && !whole(f.amount))
-        leave(`points that are not a whole number: ${f.amount}`, `stop ${stop.key}`)
-      else if (f.amount < 0.001 || f.amount > 10_000) leave(`an amount out of bounds: ${f.amount}`, `stop ${stop.key}`)
+        leave(
+          say('points that are not a whole number: {{amount}}', { amount: f.amount }),
+          say('stop {{key}}', { key: stop.key }),
+        )
+      else if (f.amount < 0.001 || f.amount > 10_000)
+        leave(say('an amount out of bounds: {{amount}}', { amount: f.amount }), say('stop {{key}}', { key: stop.key }))
       else {
         const known = names.get(f.name)
         if (known) known.times++
@@ -102,7 +107,10 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
   const stops = readable.map((stop, i): Stop => {
     let hits = hitsOf(stop, method, (n) => names.get(n)?.found.taxon)
     if (hits.length > MOST_HITS) {
-      leave(`a stop of more than ${MOST_HITS} points`, `stop ${stop.key}`)
+      leave(
+        say('a stop of more than {{MOSTHITS}} points', { MOSTHITS: MOST_HITS }),
+        say('stop {{key}}', { key: stop.key }),
+      )
       hits = []
     }
     const doneAt = hits.length > 0 ? `${day}T12:00:00.000Z` : null
@@ -120,7 +128,7 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
     client: chosen.client,
     title: chosen.title,
     method,
-    purpose: 'Read from a file',
+    purpose: say('Read from a file'),
     plannedOn: day,
     pointsPerStop: points ? Math.min(500, Math.max(1, ...counted.map((s) => s.hits.length))) : 1,
     settings: {},

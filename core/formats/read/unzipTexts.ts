@@ -1,5 +1,6 @@
 import JSZip from 'jszip'
 import { decodeText } from './decodeText.ts'
+import { say } from '../../say.ts'
 
 const MOST_FILES = 50
 /** Bytes that all texts of an archive may come to, and how many times the archive itself they may be. */
@@ -51,11 +52,16 @@ export async function unzipTexts(bytes: Uint8Array): Promise<Map<string, string>
   try {
     zip = await JSZip.loadAsync(bytes)
   } catch {
-    return { problem: 'This file could not be opened as a zip archive: it is damaged or of another kind.' }
+    return { problem: say('This file could not be opened as a zip archive: it is damaged or of another kind.') }
   }
   const files = Object.values(zip.files).filter((f) => !f.dir)
   if (files.length > MOST_FILES)
-    return { problem: `This archive holds ${files.length} files; at most ${MOST_FILES} are read.` }
+    return {
+      problem: say('This archive holds {{n}} files; at most {{MOSTFILES}} are read.', {
+        n: files.length,
+        MOSTFILES: MOST_FILES,
+      }),
+    }
   const most = Math.min(MOST_BYTES, Math.max(FREE_BYTES, bytes.length * MOST_SWELL))
   const texts = new Map<string, string>()
   let used = 0
@@ -65,9 +71,9 @@ export async function unzipTexts(bytes: Uint8Array): Promise<Map<string, string>
     try {
       text = await unpacked(file, most - used)
     } catch {
-      return { problem: `"${file.name}" in this archive is damaged.` }
+      return { problem: say('"{{name}}" in this archive is damaged.', { name: file.name }) }
     }
-    if (!text) return { problem: 'This archive unpacks to far more than it should hold; nothing of it was read.' }
+    if (!text) return { problem: say('This archive unpacks to far more than it should hold; nothing of it was read.') }
     used += text.length
     texts.set(file.name.replace(/^.*\//, ''), decodeText(text).text)
   }

@@ -10,11 +10,12 @@ import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import { readRound, readRounds, type PlannedRound } from '../readRound.ts'
-import { dayWords } from '../RoundList.tsx'
 import { FrequencyPanel } from '../so-far/FrequencyPanel.tsx'
 import { MassPanel } from '../so-far/MassPanel.tsx'
 import { SearchPanel } from '../so-far/SearchPanel.tsx'
 import { Observers } from './Observers.tsx'
+import { say } from '../../language/say.ts'
+import { dayWords } from '../../language/dates.ts'
 
 interface Loaded {
   round: Round
@@ -50,11 +51,11 @@ function Said({ round }: { round: Round }) {
         {round.settings.observer ? `, ${round.settings.observer}` : ''}: {info.says}
       </p>
       {rows.length > 0 ? (
-        <ShareChart rows={rows} label={`Shares by ${info.name}`} />
+        <ShareChart rows={rows} label={say('Shares by {{name}}', { name: info.name })} />
       ) : frequency.length + search.length === 0 && !mass ? (
-        <p>Nothing counted yet.</p>
+        <p>{say('Nothing counted yet.')}</p>
       ) : null}
-      <FrequencyPanel frequency={frequency} unit={info.unit} />
+      <FrequencyPanel frequency={frequency} unit={info.unitName} />
       {mass ? <MassPanel mass={mass} method={round.method} /> : null}
       <SearchPanel search={search} />
     </>
@@ -66,7 +67,7 @@ function secondOf(round: Round, observer: string): PlannedRound {
   return {
     id: crypto.randomUUID(),
     paddockId: round.paddockId,
-    title: `${round.title}, second observer`,
+    title: say('{{title}}, second observer', { title: round.title }),
     purpose: round.purpose,
     plannedOn: round.plannedOn,
     pointsPerStop: round.pointsPerStop,
@@ -96,8 +97,8 @@ export function Component() {
       <p className="text-ink-soft">
         {round.paddock.name}, {round.holding}
       </p>
-      <h1 className="text-[1.65rem]">Side by side</h1>
-      <Labelled label="Beside it">
+      <h1 className="text-[1.65rem]">{say('Side by side')}</h1>
+      <Labelled label={say('Beside it')}>
         {(id) => (
           <select
             id={id}
@@ -105,7 +106,7 @@ export function Component() {
             onChange={(e) => void navigate(`/rounds/${round.id}/beside?with=${e.target.value}`)}
             className={inputClass}
           >
-            {others.length === 0 ? <option value="">no other round of this paddock yet</option> : null}
+            {others.length === 0 ? <option value="">{say('no other round of this paddock yet')}</option> : null}
             {others.map((o) => (
               <option key={o.id} value={o.id}>
                 {o.title}, {methodInfo[o.method].name.toLowerCase()}, {dayWords(o.plannedOn)}
@@ -116,8 +117,9 @@ export function Component() {
       </Labelled>
       {other ? (
         <p className="mt-3 rounded-xl border border-rule px-4 py-2">
-          {pair ? 'Two observers at the same stops.' : relationOf(round.method, other.method)} The two are never put
-          together into one figure.
+          {say('{{what}} The two are never put together into one figure.', {
+            what: pair ? say('Two observers at the same stops.') : relationOf(round.method, other.method),
+          })}
         </p>
       ) : null}
       <form
@@ -127,11 +129,13 @@ export function Component() {
           countAgain(String(new FormData(e.currentTarget).get('observer')).trim())
         }}
       >
-        <Labelled label="Another observer counts the same stops">
-          {(id) => <input id={id} name="observer" required maxLength={200} placeholder="Name" className={inputClass} />}
+        <Labelled label={say('Another observer counts the same stops')}>
+          {(id) => (
+            <input id={id} name="observer" required maxLength={200} placeholder={say('Name')} className={inputClass} />
+          )}
         </Labelled>
         <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
-          Lay the same stops again
+          {say('Lay the same stops again')}
         </button>
       </form>
       <div className="mt-5">
@@ -141,7 +145,7 @@ export function Component() {
   )
   return (
     <Leaf
-      names={{ left: 'This round', right: 'Beside it' }}
+      names={{ left: say('This round'), right: say('Beside it') }}
       left={left}
       right={
         second ? (
@@ -150,7 +154,7 @@ export function Component() {
             {pair ? (
               <section className="mt-5" aria-labelledby="observers">
                 <h2 id="observers" className="text-[1.65rem]">
-                  Two observers
+                  {say('Two observers')}
                 </h2>
                 <Observers first={first} second={second} />
               </section>
@@ -158,12 +162,13 @@ export function Component() {
           </>
         ) : (
           <p>
-            Plan a second round in this paddock, by another method or with another observer, to hold the two side by
-            side.
+            {say(
+              'Plan a second round in this paddock, by another method or with another observer, to hold the two side by side.',
+            )}
           </p>
         )
       }
-      tip={{ label: 'Plan another round here', to: `/plan?paddock=${round.paddockId}` }}
+      tip={{ label: say('Plan another round here'), to: `/plan?paddock=${round.paddockId}` }}
       nodes={[]}
     />
   )

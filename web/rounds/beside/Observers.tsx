@@ -4,33 +4,40 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import { correctedShare, twoObservers } from '@/core/survey/twoObservers.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 const signed = (x: number) => `${x >= 0 ? '+' : '−'}${percent(Math.abs(x))}`
 
 /** Landis and Koch 1977, from memory: words for a kappa. */
 const kappaWords = (k: number): string =>
-  k > 0.8 ? 'nearly as one' : k > 0.6 ? 'substantial' : k > 0.4 ? 'moderate' : k > 0.2 ? 'fair' : 'slight'
+  k > 0.8 ? say('nearly as one') : k > 0.6 ? 'substantial' : k > 0.4 ? 'moderate' : k > 0.2 ? 'fair' : 'slight'
 
 /** Two people at the same stops: where they agree, and by how much one reads higher. */
 export function Observers({ first, second }: { first: Round; second: Round }) {
   const byId = useFlora((s) => s.byId)
   const [corrected, setCorrected] = useState(false)
   const made = twoObservers(first, second)
-  if (!made) return <p>Fewer than three stops were counted by both: count more of the same stops.</p>
+  if (!made) return <p>{say('Fewer than three stops were counted by both: count more of the same stops.')}</p>
   const [a, b] = [first.settings.observer || 'first', second.settings.observer || 'second']
   return (
     <>
-      <p>
-        {made.stops} stops counted by both, {a} and {b}.
-      </p>
+      <p>{say('{{stops}} stops counted by both, {{a}} and {{b}}.', { stops: made.stops, a, b })}</p>
       {made.leading ? (
         <p className="mt-2" data-testid="kappa">
-          On the leading plant of a stop they agree at {Math.round(made.leading.observed * 100)} in 100 stops; beyond
-          chance kappa is <b>{made.leading.kappa.toFixed(2)}</b> ({made.leading.interval[0].toFixed(2)} to{' '}
-          {Math.min(1, made.leading.interval[1]).toFixed(2)}), {kappaWords(made.leading.kappa)}.
+          <Say
+            text="On the leading plant of a stop they agree at {{observed}} in 100 stops; beyond chance kappa is <b/> ({{interval}} to {{min}}), {{kappaWords}}."
+            values={{
+              observed: Math.round(made.leading.observed * 100),
+              interval: made.leading.interval[0].toFixed(2),
+              min: Math.min(1, made.leading.interval[1]).toFixed(2),
+              kappaWords: kappaWords(made.leading.kappa),
+            }}
+            components={{ b: <b>{made.leading.kappa.toFixed(2)}</b> }}
+          />
         </p>
       ) : (
-        <p className="mt-2">The same plant leads at every stop for both.</p>
+        <p className="mt-2">{say('The same plant leads at every stop for both.')}</p>
       )}
       <ul className="mt-3 grid gap-1">
         {made.lines.map((line) => {
@@ -40,21 +47,31 @@ export function Observers({ first, second }: { first: Round; second: Round }) {
             <li key={line.taxon} className="border-b border-rule/60 py-1.5">
               <b>{taxonName(line.taxon, byId)}</b>: {a} {percent(line.first)}, {b} {percent(line.second)}.{' '}
               <span className={clear ? 'font-semibold' : ''}>
-                {b} reads {signed(line.bias.mean)} ({signed(line.bias.interval[0])} to {signed(line.bias.interval[1])})
-                {clear ? ', more than chance' : ''}
+                {say('{{b}} reads {{signed}} ({{signed2}} to {{signed3}}){{what}}', {
+                  b,
+                  signed: signed(line.bias.mean),
+                  signed2: signed(line.bias.interval[0]),
+                  signed3: signed(line.bias.interval[1]),
+                  what: clear ? say(', more than chance') : '',
+                })}
               </span>
               {line.icc ? (
                 <span className="text-ink-soft">
-                  ; ICC {line.icc.icc.toFixed(2)}
-                  {line.icc.interval.every(Number.isFinite)
-                    ? ` (${line.icc.interval.map((x) => x.toFixed(2)).join(' to ')})`
-                    : ''}
+                  {say('; ICC {{icc}}{{what}}', {
+                    icc: line.icc.icc.toFixed(2),
+                    what: line.icc.interval.every(Number.isFinite)
+                      ? ` (${line.icc.interval.map((x) => x.toFixed(2)).join(' to ')})`
+                      : '',
+                  })}
                 </span>
               ) : null}
               {right ? (
                 <span className="block" data-testid="corrected">
-                  {b} over all stops, read with the eye of {a}: <b>{percent(right.estimate)}</b> (
-                  {percentRange(right.interval)})
+                  <Say
+                    text="{{b}} over all stops, read with the eye of {{a}}: <b/> ({{interval}})"
+                    values={{ b, a, interval: percentRange(right.interval) }}
+                    components={{ b: <b>{percent(right.estimate)}</b> }}
+                  />
                 </span>
               ) : null}
             </li>
@@ -68,11 +85,12 @@ export function Observers({ first, second }: { first: Round; second: Round }) {
           onChange={(e) => setCorrected(e.target.checked)}
           className="size-5"
         />
-        Correct {b} by the bias met here, with its error added
+        {say('Correct {{b}} by the bias met here, with its error added', { b })}
       </label>
       <p className="text-ink-soft">
-        Kappa: Cohen 1960, standard error of Fleiss, Cohen and Everitt 1969. ICC(2,1): Shrout and Fleiss 1979. Neither
-        observer is taken to be right.
+        {say(
+          'Kappa: Cohen 1960, standard error of Fleiss, Cohen and Everitt 1969. ICC(2,1): Shrout and Fleiss 1979. Neither observer is taken to be right.',
+        )}
       </p>
     </>
   )

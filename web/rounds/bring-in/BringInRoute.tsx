@@ -8,6 +8,7 @@ import { readPlaces } from '../../places/readPlaces.ts'
 import { ColumnTable } from './ColumnTable.tsx'
 import { ReadSays } from './ReadSays.tsx'
 import { useBringIn } from './useBringIn.ts'
+import { say } from '../../language/say.ts'
 
 export const loader = () => readPlaces()
 
@@ -18,7 +19,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
   const holding = (id: string) => holdings.find((h) => h.id === id)?.name ?? ''
   return (
     <div className="mt-4 grid max-w-2xl gap-3 sm:grid-cols-2">
-      <Labelled label="Paddock">
+      <Labelled label={say('Paddock')}>
         {(id) => (
           <select
             id={id}
@@ -34,7 +35,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
           </select>
         )}
       </Labelled>
-      <Labelled label="Counted by">
+      <Labelled label={say('Counted by')}>
         {(id) => (
           <select
             id={id}
@@ -50,7 +51,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
           </select>
         )}
       </Labelled>
-      <Labelled label="Title">
+      <Labelled label={say('Title')}>
         {(id) => (
           <input
             id={id}
@@ -61,7 +62,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
           />
         )}
       </Labelled>
-      <Labelled label="Day it was counted">
+      <Labelled label={say('Day it was counted')}>
         {(id) => (
           <input
             id={id}
@@ -80,14 +81,15 @@ function FileHalf(props: BringIn) {
   const { opened, columns, setColumns, missing, problem, open } = props
   return (
     <>
-      <h1 className="text-[1.65rem]">Read a file of finds</h1>
+      <h1 className="text-[1.65rem]">{say('Read a file of finds')}</h1>
       <p className="mt-2 max-w-prose">
-        A table (CSV) with a row for each plant at each stop, a Darwin Core archive, or stops as GeoJSON or GPX. It is
-        only looked at: nothing is changed until you take it in.
+        {say(
+          'A table (CSV) with a row for each plant at each stop, a Darwin Core archive, or stops as GeoJSON or GPX. It is only looked at: nothing is changed until you take it in.',
+        )}
       </p>
       <div className="mt-3">
         <FileButton
-          label={opened ? 'Choose another file' : 'Choose a file'}
+          label={opened ? say('Choose another file') : say('Choose a file')}
           accept=".csv,.tsv,.txt,.zip,.json,.geojson,.gpx"
           onFile={(f) => void open(f)}
         />
@@ -99,10 +101,14 @@ function FileHalf(props: BringIn) {
         <>
           <h2 className="mt-2 text-xl break-words">{opened.name}</h2>
           <p className="text-ink-soft">
-            {opened.kind === 'table' ? `${opened.rows.length} rows, ${opened.headings.length} columns` : opened.says}
-            {opened.encoding === 'UTF-8' ? '' : `, read as ${opened.encoding}: look whether the names are right`}
+            {opened.kind === 'table'
+              ? say('{{n}} rows, {{n2}} columns', { n: opened.rows.length, n2: opened.headings.length })
+              : opened.says}
+            {opened.encoding === 'UTF-8'
+              ? ''
+              : say(', read as {{encoding}}: look whether the names are right', { encoding: opened.encoding })}
             {opened.kind === 'table' && opened.broken > 0
-              ? `; ${opened.broken} rows have too many or too few cells`
+              ? say('; {{broken}} rows have too many or too few cells', { broken: opened.broken })
               : ''}
             .
           </p>
@@ -128,21 +134,21 @@ export function Component() {
     if (id) void navigate(counted ? `/rounds/${id}/weigh-up` : `/rounds/${id}`)
   }
   const tip: MidribTip = ready
-    ? { label: 'Take it in', detail: 'as a round of this paddock', onPress: () => void go() }
-    : { label: opened ? 'Say what the columns hold' : 'Choose a file' }
+    ? { label: say('Take it in'), detail: say('as a round of this paddock'), onPress: () => void go() }
+    : { label: opened ? say('Say what the columns hold') : say('Choose a file') }
   return (
     <Leaf
-      names={{ left: 'The file', right: 'What it says' }}
+      names={{ left: say('The file'), right: say('What it says') }}
       tip={tip}
-      nodes={opened ? [{ id: 'file', label: 'File', detail: 'opened' }] : []}
+      nodes={opened ? [{ id: 'file', label: say('File'), detail: 'opened' }] : []}
       left={<FileHalf {...bringIn} />}
       right={
         <>
-          <h2 className="text-[1.65rem]">What it says</h2>
+          <h2 className="text-[1.65rem]">{say('What it says')}</h2>
           {read ? (
             <ReadSays read={read} onGive={(name, plant) => set({ given: { ...form.given, [name]: plant } })} />
           ) : (
-            <p className="mt-2">Here stands what is understood of the file, and everything that is not.</p>
+            <p className="mt-2">{say('Here stands what is understood of the file, and everything that is not.')}</p>
           )}
           {ready ? (
             <button
@@ -150,7 +156,7 @@ export function Component() {
               onClick={() => void go()}
               className="mt-5 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
             >
-              Take it in
+              {say('Take it in')}
             </button>
           ) : null}
         </>

@@ -1,15 +1,16 @@
 import { columnKinds, type ColumnKind, type Columns } from '@/core/formats/read/readTable.ts'
 import type { Row } from './openFinds.ts'
+import { say } from '../../language/say.ts'
 
 const kindNames: Record<ColumnKind, string> = {
-  stop: 'Stop, plot or frame',
-  name: 'Name of the plant',
-  amount: 'Amount',
-  part: 'Pin or cell',
-  longitude: 'Longitude',
-  latitude: 'Latitude',
-  stratum: 'Part of the paddock',
-  day: 'Day',
+  stop: say('Stop, plot or frame'),
+  name: say('Name of the plant'),
+  amount: say('Amount'),
+  part: say('Pin or cell'),
+  longitude: say('Longitude'),
+  latitude: say('Latitude'),
+  stratum: say('Part of the paddock'),
+  day: say('Day'),
 }
 
 const SHOWN_ROWS = 5
@@ -34,7 +35,7 @@ export function ColumnTable({ headings, rows, columns, onChange }: Props) {
       className="mt-2 overflow-x-auto rounded-xl border border-rule"
       tabIndex={0}
       role="group"
-      aria-label="Columns of the file"
+      aria-label={say('Columns of the file')}
     >
       <table className="text-left">
         <thead>
@@ -43,12 +44,12 @@ export function ColumnTable({ headings, rows, columns, onChange }: Props) {
               <th key={h} scope="col" className="min-w-56 border-b border-rule p-2 align-top font-normal">
                 <b className="block max-w-56 truncate">{h}</b>
                 <select
-                  aria-label={`Column "${h}" holds`}
+                  aria-label={say('Column "{{h}}" holds', { h })}
                   value={heldBy(columns, h)}
                   onChange={(e) => choose(h, e.target.value)}
                   className={`mt-1 min-h-11 w-full rounded-lg border bg-sheet px-2 ${heldBy(columns, h) ? 'border-culm font-semibold' : 'border-rule text-ink-soft'}`}
                 >
-                  <option value="">is left out</option>
+                  <option value="">{say('is left out')}</option>
                   {columnKinds.map((k) => (
                     <option key={k} value={k}>
                       {kindNames[k]}

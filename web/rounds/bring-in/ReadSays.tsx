@@ -4,12 +4,14 @@ import { nearestPlant, type NameFound } from '@/core/formats/read/nameFinder.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 const headings: Record<NameFound['how'], string> = {
-  book: 'Plants of the book',
-  ground: 'Ground',
-  letter: 'Counted under a letter',
-  'outside the book': 'Kept under the scientific name, outside the book',
+  book: say('Plants of the book'),
+  ground: say('Ground'),
+  letter: say('Counted under a letter'),
+  'outside the book': say('Kept under the scientific name, outside the book'),
 }
 const SHOWN_NAMES = 60
 
@@ -34,13 +36,13 @@ function Names({ read, how }: { read: RoundRead; how: NameFound['how'] }) {
               )}{' '}
               <span className="text-ink-soft">
                 {n.name === now ? '' : `"${n.name}", `}
-                {n.times === 1 ? 'once' : `${n.times} times`}
+                {say('{{count}} times', { count: n.times })}
               </span>
             </li>
           )
         })}
       </ul>
-      {names.length > SHOWN_NAMES ? <p>and {names.length - SHOWN_NAMES} more.</p> : null}
+      {names.length > SHOWN_NAMES ? <p>{say('and {{n}} more.', { n: names.length - SHOWN_NAMES })}</p> : null}
     </>
   )
 }
@@ -57,14 +59,14 @@ function Meant({ names, onGive }: { names: string[]; onGive: (name: string, plan
       {near.map(({ name, plant }) => (
         <li key={name} className="flex flex-wrap items-center gap-2 py-1">
           <span className="grow">
-            "{name}": could it be {plant.commonName}?
+            {say('"{{name}}": could it be {{commonName}}?', { name, commonName: plant.commonName })}
           </span>
           <button
             type="button"
             onClick={() => onGive(name, plant.id)}
             className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
           >
-            Read as {plant.commonName}
+            {say('Read as {{commonName}}', { commonName: plant.commonName })}
           </button>
         </li>
       ))}
@@ -76,21 +78,33 @@ function Meant({ names, onGive }: { names: string[]; onGive: (name: string, plan
 export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: string, plant: string) => void }) {
   const { round, notUnderstood } = read
   const counted = round.stops.filter((s) => s.doneAt).length
-  const { unit, name } = methodInfo[round.method]
+  const { unitName, units, name } = methodInfo[round.method]
   return (
     <>
       <p className="mt-1 text-lg" data-testid="read-says">
-        <b>
-          {counted} {unit}
-          {counted === 1 ? '' : 's'}
-        </b>{' '}
-        with {read.names.length} names, as "{name}"
-        {round.stops.length > counted ? `; ${round.stops.length - counted} more still to count` : ''}.
+        <Say
+          text={'<b/> with {{n}} names, as "{{name}}"{{what}}.'}
+          values={{
+            n: read.names.length,
+            name,
+            what:
+              round.stops.length > counted
+                ? say('; {{n}} more still to count', { n: round.stops.length - counted })
+                : '',
+          }}
+          components={{
+            b: (
+              <b>
+                {counted} {counted === 1 ? unitName : units}
+              </b>
+            ),
+          }}
+        />
       </p>
       {notUnderstood.length > 0 ? (
         <section className="mt-3 rounded-2xl rounded-tl-sm border-2 border-straw p-4" aria-labelledby="not-understood">
           <h3 id="not-understood" className="text-lg">
-            Not understood, and left out
+            {say('Not understood, and left out')}
           </h3>
           <ul className="list-disc pl-5">
             {notUnderstood.slice(0, SHOWN_NAMES).map((n) => (
@@ -98,16 +112,22 @@ export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: str
                 {n.what}
                 <span className="text-ink-soft">
                   {' '}
-                  ({n.times === 1 ? n.first : `${n.times} times, first in ${n.first}`})
+                  (
+                  {n.times === 1
+                    ? n.first
+                    : say('{{times}} times, first in {{first}}', { times: n.times, first: n.first })}
+                  )
                 </span>
               </li>
             ))}
           </ul>
-          {notUnderstood.length > SHOWN_NAMES ? <p>and {notUnderstood.length - SHOWN_NAMES} more kinds.</p> : null}
+          {notUnderstood.length > SHOWN_NAMES ? (
+            <p>{say('and {{n}} more kinds.', { n: notUnderstood.length - SHOWN_NAMES })}</p>
+          ) : null}
           <Meant names={read.strangers} onGive={onGive} />
         </section>
       ) : (
-        <p className="mt-1 text-ink-soft">Everything in the file was understood.</p>
+        <p className="mt-1 text-ink-soft">{say('Everything in the file was understood.')}</p>
       )}
       {(['book', 'ground', 'letter', 'outside the book'] as const).map((how) => (
         <Names key={how} read={read} how={how} />

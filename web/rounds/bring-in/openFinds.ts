@@ -5,6 +5,7 @@ import { readArchive } from '@/core/formats/read/readArchive.ts'
 import { readPoints } from '@/core/formats/read/readPoints.ts'
 import { unzipTexts } from '@/core/formats/read/unzipTexts.ts'
 import { gpxFeatures, parseJson } from '../../places/readPlaceFile.ts'
+import { say } from '../../language/say.ts'
 
 const LARGEST_FILE = 10_000_000
 
@@ -22,7 +23,9 @@ function table(text: string, name: string, encoding: string): Opened {
   })
   const headings = (meta.fields ?? []).filter((f) => f !== '')
   if (data.length === 0 || headings.length < 2)
-    throw new Error(`${name} is not a table: a first line of headings and rows of at least two columns are needed.`)
+    throw new Error(
+      say('{{name}} is not a table: a first line of headings and rows of at least two columns are needed.', { name }),
+    )
   return {
     kind: 'table',
     name,
@@ -45,23 +48,29 @@ const known = (read: ReadFinds | { problem: string }): ReadFinds => {
  */
 export async function openFinds(file: File): Promise<Opened> {
   const { name } = file
-  if (file.size > LARGEST_FILE) throw new Error(`${name} is larger than 10 MB; a round needs far less.`)
-  if (file.size === 0) throw new Error(`${name} is empty.`)
+  if (file.size > LARGEST_FILE) throw new Error(say('{{name}} is larger than 10 MB; a round needs far less.', { name }))
+  if (file.size === 0) throw new Error(say('{{name}} is empty.', { name }))
   const bytes = new Uint8Array(await file.arrayBuffer())
   // By what it is, not by what it is called.
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
     const texts = await unzipTexts(bytes)
     if (!(texts instanceof Map)) throw new Error(texts.problem)
-    return { kind: 'finds', name, encoding: 'UTF-8', says: 'Darwin Core archive', finds: known(readArchive(texts)) }
+    return {
+      kind: 'finds',
+      name,
+      encoding: 'UTF-8',
+      says: say('Darwin Core archive'),
+      finds: known(readArchive(texts)),
+    }
   }
   const { text, encoding } = decodeText(bytes)
-  if (text.includes('\u0000')) throw new Error(`${name} is not text: it could not be read as a table.`)
+  if (text.includes('\u0000')) throw new Error(say('{{name}} is not text: it could not be read as a table.', { name }))
   const begins = text
     .replace(/^\uFEFF/, '')
     .trimStart()
     .slice(0, 1)
   if (begins === '{' || begins === '[')
-    return { kind: 'finds', name, encoding, says: 'GeoJSON', finds: known(readPoints(parseJson(text, name))) }
+    return { kind: 'finds', name, encoding, says: say('GeoJSON'), finds: known(readPoints(parseJson(text, name))) }
   if (begins === '<')
     return { kind: 'finds', name, encoding, says: 'GPX', finds: known(readPoints(gpxFeatures(text, name))) }
   return table(text, name, encoding)

@@ -9,6 +9,7 @@ import { openRoundFile } from '../../api/client.ts'
 import type { Places } from '../../places/readPlaces.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { openFinds, type Opened } from './openFinds.ts'
+import { say } from '../../language/say.ts'
 
 interface Form {
   paddockId: string
@@ -70,7 +71,7 @@ export function useBringIn({ holdings, paddocks }: Places) {
         title: form.title.trim() || opened.name,
         method,
         day,
-        source: `Read from the file ${opened.name}`,
+        source: say('Read from the file {{name}}', { name: opened.name }),
         given: form.given,
         newId: () => crypto.randomUUID(),
       },

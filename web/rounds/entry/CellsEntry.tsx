@@ -4,6 +4,8 @@ import { GRID_CELLS } from '@/core/survey/frequency.ts'
 import { groupOf, taxonName, type Taxon } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 const SIDE = Math.sqrt(GRID_CELLS)
 const steps: Record<string, number> = { ArrowLeft: -1, ArrowRight: 1, ArrowUp: -SIDE, ArrowDown: SIDE }
@@ -29,14 +31,21 @@ export function CellsEntry({ stop, chosen, onCell }: Props) {
       <p className="min-h-7">
         {chosen ? (
           <>
-            <b>{taxonName(chosen, byId)}</b>: touch each cell that holds it, or walk with the arrow keys and press
-            space.
+            <Say
+              text="<b/>: touch each cell that holds it, or walk with the arrow keys and press space."
+              components={{ b: <b>{taxonName(chosen, byId)}</b> }}
+            />
           </>
         ) : (
-          'Press the key of a plant, then touch the cells that hold it.'
+          say('Press the key of a plant, then touch the cells that hold it.')
         )}
       </p>
-      <div className="mt-2 grid w-full max-w-[22rem] grid-cols-5 gap-1" role="group" aria-label="Grid of 25 cells">
+      <div
+        className="mt-2 grid w-full max-w-[22rem] grid-cols-5 gap-1"
+        role="group"
+        data-grid
+        aria-label={say('Grid of 25 cells')}
+      >
         {Array.from({ length: GRID_CELLS }, (_, i) => {
           const here = stop.hits.filter((h) => h.part === i + 1)
           const on = here.some((h) => h.taxon === chosen)
@@ -46,7 +55,10 @@ export function CellsEntry({ stop, chosen, onCell }: Props) {
               ref={(el) => void (cells.current[i] = el)}
               type="button"
               aria-pressed={on}
-              aria-label={`Cell ${i + 1}: ${here.map((h) => taxonName(h.taxon, byId)).join(', ') || 'empty'}`}
+              aria-label={say('Cell {{i}}: {{here}}', {
+                i: i + 1,
+                here: here.map((h) => taxonName(h.taxon, byId)).join(', ') || 'empty',
+              })}
               disabled={!chosen}
               onKeyDown={(e) => walk(e, i)}
               onClick={() => chosen && onCell(chosen, i + 1)}

@@ -1,4 +1,5 @@
 import { useEffect, useRef, useState } from 'react'
+import { say } from '../../language/say.ts'
 
 interface FieldProps {
   label: string
@@ -36,7 +37,12 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
     <label className="block">
       <span className="block font-semibold">{label}</span>
       <span className="mt-1 flex items-center gap-1.5">
-        <button type="button" className={button} aria-label={`${label}: less`} onClick={() => by(-step)}>
+        <button
+          type="button"
+          className={button}
+          aria-label={say('{{label}}: less', { label })}
+          onClick={() => by(-step)}
+        >
           −
         </button>
         <input
@@ -48,13 +54,18 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
           aria-invalid={wrong}
           className={`min-h-12 rounded-xl border-2 border-culm bg-sheet px-3 text-center ${big ? 'w-28 text-2xl font-bold' : 'w-24 text-lg'}`}
         />
-        <button type="button" className={button} aria-label={`${label}: more`} onClick={() => by(step)}>
+        <button
+          type="button"
+          className={button}
+          aria-label={say('{{label}}: more', { label })}
+          onClick={() => by(step)}
+        >
           +
         </button>
         <span>{unit}</span>
       </span>
       <span role="alert" className="block text-harm">
-        {wrong ? `A number from 0 to ${max} is needed.` : ''}
+        {wrong ? say('A number from 0 to {{max}} is needed.', { max }) : ''}
       </span>
     </label>
   )

@@ -4,6 +4,7 @@ import type { Stop } from '@/core/records/round.ts'
 import { READING, type Method } from '@/core/survey/methods.ts'
 import { NumberField } from './NumberField.tsx'
 import { simulatedPlate, simulatedScale } from '../../instruments/weighing.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   method: Method
@@ -43,16 +44,18 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
             className="min-h-12 rounded-xl border border-rule px-4"
             onClick={() => void simulatedPlate.read().then((n) => onMeasure({ reading: n }))}
           >
-            Read the plate (simulated)
+            {say('Read the plate (simulated)')}
           </button>
         ) : null}
       </div>
       {clipped ? (
         <fieldset className="grid gap-3 rounded-2xl border border-rule px-4 py-3">
-          <legend className="px-1 font-semibold">Clipped here, frame of {frameM2} m²</legend>
+          <legend className="px-1 font-semibold">
+            {say('Clipped here, frame of {{frameM}} m²', { frameM: frameM2 })}
+          </legend>
           <div className="flex flex-wrap items-end gap-3">
             <NumberField
-              label="Fresh weight"
+              label={say('Fresh weight')}
               unit="g"
               max={100_000}
               value={stop.measures.clipFreshG}
@@ -70,11 +73,11 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
                   .then((n) => onMeasure({ clipFreshG: n }))
               }
             >
-              Read the scale (simulated)
+              {say('Read the scale (simulated)')}
             </button>
           </div>
           <NumberField
-            label="Dry weight, when it is dried"
+            label={say('Dry weight, when it is dried')}
             unit="g"
             max={100_000}
             value={stop.measures.clipDryG}
@@ -87,11 +90,11 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
           className="min-h-12 justify-self-start rounded-xl border border-rule px-4"
           onClick={() => setClipping(true)}
         >
-          Clip this one too
+          {say('Clip this one too')}
         </button>
       )}
       <button type="submit" className="sr-only">
-        Next stop
+        {say('Next stop')}
       </button>
     </form>
   )

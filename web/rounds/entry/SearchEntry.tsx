@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { MeasuresPatch, RoundSettings } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   stop: Stop
@@ -24,11 +25,14 @@ export function SearchEntry({ stop, plannedM, settings, onMeasure }: Props) {
   return (
     <div className="mt-3">
       <p className="text-ink-soft">
-        A strip {stripWidthM} m wide; of the plants in it you judged to see {Math.round(seenShare * 100)} in 100.
+        {say('A strip {{stripWidthM}} m wide; of the plants in it you judged to see {{seenShare}} in 100.', {
+          stripWidthM,
+          seenShare: Math.round(seenShare * 100),
+        })}
       </p>
       <div className="mt-2 flex flex-wrap items-end gap-3">
         <label>
-          <span className="block font-semibold">Metres walked on this leg</span>
+          <span className="block font-semibold">{say('Metres walked on this leg')}</span>
           <input
             value={text}
             inputMode="decimal"
@@ -43,12 +47,12 @@ export function SearchEntry({ stop, plannedM, settings, onMeasure }: Props) {
             className="min-h-12 rounded-xl border border-rule px-4"
             onClick={() => type(String(plannedM))}
           >
-            Walked as planned: {plannedM} m
+            {say('Walked as planned: {{plannedM}} m', { plannedM })}
           </button>
         ) : null}
       </div>
       <p role="alert" className="text-harm">
-        {wrong ? 'A length in metres above 0 is needed.' : ''}
+        {wrong ? say('A length in metres above 0 is needed.') : ''}
       </p>
     </div>
   )

@@ -1,5 +1,6 @@
 import { grazings, swardStages, type MeasuresPatch } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   stop: Stop
@@ -59,7 +60,7 @@ function Stepper({
       <button
         type="button"
         className={`${chip} min-w-11 text-lg font-bold`}
-        aria-label={`${name}: less`}
+        aria-label={say('{{name}}: less', { name })}
         onClick={() => by(-step)}
       >
         −
@@ -68,7 +69,7 @@ function Stepper({
       <button
         type="button"
         className={`${chip} min-w-11 text-lg font-bold`}
-        aria-label={`${name}: more`}
+        aria-label={say('{{name}}: more', { name })}
         onClick={() => by(step)}
       >
         +
@@ -84,7 +85,7 @@ export function StopTaps({ stop, onMeasure }: Props) {
   return (
     <details className="mt-4 border-t border-rule/70 pt-1">
       <summary className="min-h-11 content-center font-semibold">
-        About this stop{noted > 0 ? `: ${noted} noted` : ''}
+        {say('About this stop{{what}}', { what: noted > 0 ? say(': {{noted}} noted', { noted }) : '' })}
       </summary>
       <div className="grid gap-2 pb-2">
         <Stepper

@@ -2,6 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { taxonName, type Taxon } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { ValueChoice } from './valueChoices.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   chosen: Taxon | null
@@ -30,7 +31,8 @@ function TypedValue({
   useEffect(() => input.current?.focus(), [])
   const take = () => {
     const n = Number(text.replace(',', '.'))
-    if (text.trim() === '' || !Number.isFinite(n) || n <= 0) return setProblem(`A number of ${unit} above 0 is needed.`)
+    if (text.trim() === '' || !Number.isFinite(n) || n <= 0)
+      return setProblem(say('A number of {{unit}} above 0 is needed.', { unit }))
     onTake(n)
   }
   return (
@@ -46,13 +48,13 @@ function TypedValue({
         ref={input}
         value={text}
         inputMode="decimal"
-        aria-label={`Weight in ${unit}`}
+        aria-label={say('Weight in {{unit}}', { unit })}
         onChange={(e) => setText(e.target.value)}
         className="min-h-12 w-28 rounded-xl border-2 border-culm bg-sheet px-3 text-xl"
       />
       <span>{unit}</span>
       <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-        Take it
+        {say('Take it')}
       </button>
       {onRead ? (
         <button
@@ -76,21 +78,25 @@ export function ValuesEntry({ chosen, choices, unit, given, onValue, onCancel, o
   if (!chosen)
     return (
       <p className="mt-3 flex min-h-24 items-center rounded-2xl border-2 border-dashed border-rule px-4 text-ink-soft">
-        Press the key of a plant, then{' '}
-        {choices.length > 0 ? `its value (${choices.map((c) => c.key).join(' ')})` : 'type its weight'}.
+        {say('Press the key of a plant, then {{what}}.', {
+          what:
+            choices.length > 0
+              ? say('its value ({{choices}})', { choices: choices.map((c) => c.key).join(' ') })
+              : say('type its weight'),
+        })}
       </p>
     )
   return (
     <div
       className="sticky top-1 z-10 mt-3 min-h-24 rounded-2xl border-2 border-culm bg-sheet px-4 py-2"
       role="group"
-      aria-label="Value"
+      aria-label={say('Value')}
     >
       <p className="flex items-center justify-between gap-3">
         <b className="font-plant text-lg">{taxonName(chosen, byId)}</b>
         {given !== undefined ? (
           <button type="button" className="min-h-11 underline" onClick={() => onValue(chosen, null)}>
-            Take it out (0)
+            {say('Take it out (0)')}
           </button>
         ) : null}
       </p>

@@ -2,6 +2,7 @@ import type { RoundSettings } from '@/core/records/measures.ts'
 import { braunBlanquet, sixClasses } from '@/core/survey/coverClasses.ts'
 import { DEFAULT_NESTS_M } from '@/core/survey/figures.ts'
 import type { Method } from '@/core/survey/methods.ts'
+import { say } from '../../language/say.ts'
 
 export interface ValueChoice {
   /** Key that gives it. */
@@ -20,12 +21,17 @@ export function valueChoices(method: Method, { scale, nestsM = DEFAULT_NESTS_M }
     return (scale === 'braun-blanquet' ? braunBlanquet : sixClasses).map((c) => ({
       key: c.code,
       label: c.code,
-      says: `${c.fromPercent} to ${c.toPercent} %`,
+      says: say('{{fromPercent}} to {{toPercent}} %', { fromPercent: c.fromPercent, toPercent: c.toPercent }),
       amount: c.midPercent,
     }))
   if (method === 'dry-weight-rank') return [rank(1, 'heaviest'), rank(2, 'second'), rank(3, 'third')]
   if (method === 'nested-frequency')
-    return nestsM.map((m, i) => ({ key: String(i + 1), label: String(i + 1), says: `in ${m} m`, amount: i + 1 }))
+    return nestsM.map((m, i) => ({
+      key: String(i + 1),
+      label: String(i + 1),
+      says: say('in {{m}} m', { m }),
+      amount: i + 1,
+    }))
   return []
 }
 

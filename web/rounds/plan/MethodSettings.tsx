@@ -3,6 +3,7 @@ import type { Plant } from '@/core/naming/flora.ts'
 import { fewSpeciesConventions, type FewSpecies } from '@/core/survey/dryWeightRank.ts'
 import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { say } from '../../language/say.ts'
 
 interface Props {
   method: Method
@@ -12,10 +13,10 @@ interface Props {
 }
 
 const fewWords: Record<FewSpecies, string> = {
-  'first-takes-third': 'of two plants the first takes rank 3 too',
-  'first-takes-second': 'of two plants the first takes rank 2 too',
-  scaled: 'of two plants the shares are scaled to 1',
-  'left-out': 'missing ranks are left out',
+  'first-takes-third': say('of two plants the first takes rank 3 too'),
+  'first-takes-second': say('of two plants the first takes rank 2 too'),
+  scaled: say('of two plants the shares are scaled to 1'),
+  'left-out': say('missing ranks are left out'),
 }
 
 function NumberChoice({
@@ -52,7 +53,7 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
     <>
       {framed ? (
         <NumberChoice
-          label="Frame"
+          label={say('Frame')}
           value={settings.frameM2 ?? 0.25}
           options={[
             [0.0625, '25 by 25 cm'],
@@ -64,7 +65,7 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
         />
       ) : null}
       {method === 'cover-classes' ? (
-        <Labelled label="Scale">
+        <Labelled label={say('Scale')}>
           {(id) => (
             <select
               id={id}
@@ -72,14 +73,14 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
               onChange={(e) => set({ scale: e.target.value as 'six-class' | 'braun-blanquet' })}
               className={inputClass}
             >
-              <option value="six-class">Six classes (Daubenmire)</option>
-              <option value="braun-blanquet">r + 1 to 5 (Braun-Blanquet)</option>
+              <option value="six-class">{say('Six classes (Daubenmire)')}</option>
+              <option value="braun-blanquet">{say('r + 1 to 5 (Braun-Blanquet)')}</option>
             </select>
           )}
         </Labelled>
       ) : null}
       {method === 'dry-weight-rank' ? (
-        <Labelled label="Fewer than three plants in a frame">
+        <Labelled label={say('Fewer than three plants in a frame')}>
           {(id) => (
             <select
               id={id}
@@ -98,10 +99,10 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
       ) : null}
       {framed && ['clips', 'comparative-yield', 'plate-meter', 'ruler-height'].includes(method) ? (
         <NumberChoice
-          label="Dry matter in what is cut"
+          label={say('Dry matter in what is cut')}
           value={settings.dryShare ?? 0}
           options={[
-            [0, 'not known: dry a sample'],
+            [0, say('not known: dry a sample')],
             ...([15, 18, 20, 22, 25, 30, 40] as const).map((p): [number, string] => [p / 100, `${p} %`]),
           ]}
           onChange={(n) => onChange(n > 0 ? { ...settings, dryShare: n } : without(settings, 'dryShare'))}
@@ -109,7 +110,7 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
       ) : null}
       {method === 'search-walk' ? (
         <>
-          <Labelled label="Plant looked for">
+          <Labelled label={say('Plant looked for')}>
             {(id) => (
               <select
                 id={id}
@@ -117,7 +118,7 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
                 onChange={(e) => set({ targets: e.target.value ? [e.target.value] : [] })}
                 className={inputClass}
               >
-                <option value="">any harmful one</option>
+                <option value="">{say('any harmful one')}</option>
                 {harmful.map((p) => (
                   <option key={p.id} value={p.id}>
                     {p.commonName}
@@ -127,16 +128,16 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
             )}
           </Labelled>
           <NumberChoice
-            label="Width of the strip"
+            label={say('Width of the strip')}
             value={settings.stripWidthM ?? 4}
             options={[1, 2, 3, 4, 6, 8].map((m): [number, string] => [m, `${m} m`])}
             onChange={(stripWidthM) => set({ stripWidthM })}
           />
           <NumberChoice
-            label="Of the plants in it you would see"
+            label={say('Of the plants in it you would see')}
             value={settings.seenShare ?? 0.8}
             options={[
-              [1, 'every one'],
+              [1, say('every one')],
               [0.9, '9 in 10'],
               [0.8, '8 in 10'],
               [0.5, 'half'],

@@ -19,6 +19,8 @@ import { MethodSettings } from './MethodSettings.tsx'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
 import { firstForm, settingsFor, usePlan, type PlanForm } from './usePlan.ts'
 import { aboutWayWords, areaWords } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 interface Loaded {
   rounds: RoundSummary[]
@@ -33,15 +35,17 @@ export async function loader(): Promise<Loaded> {
 
 const routeWords: Record<RouteKind, string> = {
   w: 'a W',
-  zigzag: 'a zigzag',
+  zigzag: say('a zigzag'),
   grid: 'a square grid',
-  random: 'random places, spread over the parts',
-  rows: 'along the rows',
+  random: say('random places, spread over the parts'),
+  rows: say('along the rows'),
 }
 
 /** Minutes as hours and minutes. */
 const hours = (minutes: number): string =>
-  minutes < 90 ? `${Math.round(minutes / 5) * 5} minutes` : `${(minutes / 60).toFixed(1)} hours`
+  minutes < 90
+    ? say('{{minutes}} minutes', { minutes: Math.round(minutes / 5) * 5 })
+    : say('{{minutes}} hours', { minutes: (minutes / 60).toFixed(1) })
 
 /** Plan a round: purpose, method and precision on the left; stops, route, kit and what to look for on the right. */
 export function Component() {
@@ -84,8 +88,8 @@ export function Component() {
         save()
       }}
     >
-      <h1 className="text-[1.65rem] sm:col-span-2">Plan a round</h1>
-      <Labelled label="Paddock">
+      <h1 className="text-[1.65rem] sm:col-span-2">{say('Plan a round')}</h1>
+      <Labelled label={say('Paddock')}>
         {(id) => (
           <select
             id={id}
@@ -101,7 +105,7 @@ export function Component() {
           </select>
         )}
       </Labelled>
-      <Labelled label="Method">
+      <Labelled label={say('Method')}>
         {(id) => (
           <select
             id={id}
@@ -117,8 +121,8 @@ export function Component() {
           </select>
         )}
       </Labelled>
-      <p className="text-ink-soft sm:col-span-2">It says: {info.says}.</p>
-      <Labelled label="Title">
+      <p className="text-ink-soft sm:col-span-2">{say('It says: {{says}}.', { says: info.says })}</p>
+      <Labelled label={say('Title')}>
         {(id) => (
           <input
             id={id}
@@ -130,7 +134,7 @@ export function Component() {
           />
         )}
       </Labelled>
-      <Labelled label="What for">
+      <Labelled label={say('What for')}>
         {(id) => (
           <input
             id={id}
@@ -141,7 +145,7 @@ export function Component() {
           />
         )}
       </Labelled>
-      <Labelled label="Day">
+      <Labelled label={say('Day')}>
         {(id) => (
           <input
             id={id}
@@ -153,7 +157,7 @@ export function Component() {
           />
         )}
       </Labelled>
-      <Labelled label="Wanted to within">
+      <Labelled label={say('Wanted to within')}>
         {(id) => (
           <select
             id={id}
@@ -170,7 +174,7 @@ export function Component() {
         )}
       </Labelled>
       {info.entry === 'points' ? (
-        <Labelled label={`Points a ${info.unit}`}>
+        <Labelled label={say('Points a {{unit}}', { unit: info.unitName })}>
           {(id) => (
             <input
               id={id}
@@ -185,7 +189,7 @@ export function Component() {
           )}
         </Labelled>
       ) : null}
-      <Labelled label={`${info.unit[0]!.toUpperCase()}${info.unit.slice(1)}s`}>
+      <Labelled label={info.units[0]!.toUpperCase() + info.units.slice(1)}>
         {(id) => (
           <input
             id={id}
@@ -207,7 +211,7 @@ export function Component() {
         harmful={harmful}
         onChange={(settings) => set({ settings })}
       />
-      <Labelled label="Route">
+      <Labelled label={say('Route')}>
         {(id) => (
           <select
             id={id}
@@ -229,7 +233,7 @@ export function Component() {
           className="min-h-12 self-end rounded-xl border border-rule px-4"
           onClick={() => set({ seed: form.seed + 1 })}
         >
-          Draw other places
+          {say('Draw other places')}
         </button>
       ) : null}
       <p className="sm:col-span-2">
@@ -238,52 +242,65 @@ export function Component() {
           disabled={!ready}
           className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm disabled:opacity-50"
         >
-          Lay the route
+          {say('Lay the route')}
         </button>
       </p>
     </form>
   )
   const right = (
     <>
-      <h2 className="text-[1.65rem]">What it takes</h2>
+      <h2 className="text-[1.65rem]">{say('What it takes')}</h2>
       {form.method === 'search-walk' ? (
         <p className="mt-1 text-xl">
-          <b>{count} legs</b> with nothing found still leave an upper limit: see it shrink as you walk.
+          <Say
+            text="<b>{{n}} legs</b> with nothing found still leave an upper limit: see it shrink as you walk."
+            values={{ n: count }}
+            components={{ b: <b /> }}
+          />
         </p>
       ) : (
         <StopsArithmetic method={form.method} pilot={pilot} planned={planned} />
       )}
       {form.stops === undefined && planned.stops > count ? (
-        <p className="mt-1">Laid for {count}: more is a second day. Type the number to have them all.</p>
+        <p className="mt-1">
+          {say('Laid for {{n}}: more is a second day. Type the number to have them all.', { n: count })}
+        </p>
       ) : null}
       {'problem' in laid ? (
         <p role="alert" className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
-          No route: {laid.problem}
+          {say('No route: {{problem}}', { problem: laid.problem })}
         </p>
       ) : (
         <>
           <p className="mt-2">
-            A walk of {aboutWayWords(laid.lengthM)}, about{' '}
-            <b>{hours(roundMinutes(laid.lengthM, count, info.minutesEach))}</b> in all
-            {paddock?.boundary ? `, over ${areaWords(areaHa(paddock.boundary))}` : ''}.
+            <Say
+              text="A walk of {{aboutWayWords}}, about <b/> in all{{what}}."
+              values={{
+                aboutWayWords: aboutWayWords(laid.lengthM),
+                what: paddock?.boundary
+                  ? say(', over {{areaWords}}', { areaWords: areaWords(areaHa(paddock.boundary)) })
+                  : '',
+              }}
+              components={{ b: <b>{hours(roundMinutes(laid.lengthM, count, info.minutesEach))}</b> }}
+            />
           </p>
           <RouteMap
             boundary={paddock?.boundary ?? null}
             parts={paddock?.strata ?? []}
             line={laid.line}
             stops={laid.stops.map((s, i) => openStop(String(i), i + 1, s.position))}
-            label={`Map of ${paddock?.name} with ${count} ${info.unit}s`}
+            label={say('Map of {{name}} with {{n}} {{units}}', { name: paddock?.name, n: count, units: info.units })}
             className="mt-3 w-full max-w-[26rem]"
           />
         </>
       )}
-      <h3 className="mt-4 text-lg">Take along</h3>
+      <h3 className="mt-4 text-lg">{say('Take along')}</h3>
       <ul className="list-disc pl-5">
         {kit.map((k) => (
           <li key={k}>{k}</li>
         ))}
       </ul>
-      <h3 className="mt-4 text-lg">Harmful plants to look for here</h3>
+      <h3 className="mt-4 text-lg">{say('Harmful plants to look for here')}</h3>
       <ul className="mt-1 grid grid-cols-3 gap-2 sm:grid-cols-4">
         {harmful.slice(0, 8).map((p) => (
           <li key={p.id} className="text-center leading-tight">
@@ -296,13 +313,17 @@ export function Component() {
   )
   return (
     <Leaf
-      names={{ left: 'Plan', right: 'What it takes' }}
+      names={{ left: say('Plan'), right: say('What it takes') }}
       left={left}
       right={right}
       tip={
         ready
-          ? { label: 'Lay the route', detail: `${count} ${info.unit}s in ${paddock?.name}`, onPress: save }
-          : { label: 'Draw the boundary first', to: `/places/${form.paddockId}` }
+          ? {
+              label: say('Lay the route'),
+              detail: say('{{n}} {{units}} in {{name}}', { n: count, units: info.units, name: paddock?.name }),
+              onPress: save,
+            }
+          : { label: say('Draw the boundary first'), to: `/places/${form.paddockId}` }
       }
       nodes={[]}
     />

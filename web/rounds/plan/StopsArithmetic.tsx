@@ -3,6 +3,8 @@ import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 interface Props {
   method: Method
@@ -15,32 +17,54 @@ export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
   const mass = READING[method] !== undefined
   const show = (x: number) => (mass ? rateWords(x) : `${(100 * x).toFixed(2).replace(/0$/, '').replace(/\.0$/, '')} %`)
-  const { unit } = methodInfo[method]
+  const { units } = methodInfo[method]
   return (
     <div>
       <p className="text-xl">
-        <b data-testid="planned-stops">
-          {planned.stops} {unit}s
-        </b>{' '}
-        for ±{show(pilot.halfWidth)}
+        <Say
+          text="<b/> for ±{{show}}"
+          values={{ show: show(pilot.halfWidth) }}
+          components={{
+            b: (
+              <b data-testid="planned-stops">
+                {planned.stops} {units}
+              </b>
+            ),
+          }}
+        />
       </p>
       <details className="mt-1">
-        <summary className="min-h-11 content-center text-ink-soft">The arithmetic</summary>
+        <summary className="min-h-11 content-center text-ink-soft">{say('The arithmetic')}</summary>
         <p>
-          Between {unit}s the figure varies with a standard deviation of <b>{show(pilot.sd)}</b>{' '}
-          {pilot.from === 'an earlier round'
-            ? `(met in an earlier round${pilot.taxon ? `, for ${taxonName(pilot.taxon, byId)}` : ''})`
-            : '(a cautious guess: no earlier round of this method here)'}
-          .
+          <Say
+            text="Between {{units}} the figure varies with a standard deviation of <b/> {{what}}."
+            values={{
+              units,
+              what:
+                pilot.from === 'an earlier round'
+                  ? say('(met in an earlier round{{what}})', {
+                      what: pilot.taxon ? say(', for {{taxonName}}', { taxonName: taxonName(pilot.taxon, byId) }) : '',
+                    })
+                  : say('(a cautious guess: no earlier round of this method here)'),
+            }}
+            components={{ b: <b>{show(pilot.sd)}</b> }}
+          />
         </p>
         <p className="mt-1 font-semibold">
-          t × s ÷ √n = {planned.t.toFixed(2)} × {show(pilot.sd)} ÷ √{planned.stops} = {show(planned.reached)}
+          {say('t × s ÷ √n = {{t}} × {{show}} ÷ √{{stops}} = {{show2}}', {
+            t: planned.t.toFixed(2),
+            show: show(pilot.sd),
+            stops: planned.stops,
+            show2: show(planned.reached),
+          })}
         </p>
         <p className="mt-1 text-ink-soft">
-          {planned.reachedByOneLess === undefined
-            ? ''
-            : `With one less it would be ±${show(planned.reachedByOneLess)}. `}
-          t is the 97.5 % point of Student's t with n − 1 degrees of freedom (Cochran 1977, ch. 4).
+          {say("{{what}}t is the 97.5 % point of Student's t with n − 1 degrees of freedom (Cochran 1977, ch. 4).", {
+            what:
+              planned.reachedByOneLess === undefined
+                ? ''
+                : say('With one less it would be ±{{show}}. ', { show: show(planned.reachedByOneLess) }),
+          })}
         </p>
       </details>
     </div>

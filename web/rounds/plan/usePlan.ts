@@ -9,6 +9,7 @@ import { isComposition, methodInfo, READING, type Method } from '@/core/survey/m
 import { guessedPilot, pilotFrom, planStops, type Pilot, type PlannedStops } from '@/core/survey/planStops.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { readRound } from '../readRound.ts'
+import { say } from '../../language/say.ts'
 
 export interface PlanForm {
   paddockId: string
@@ -29,8 +30,8 @@ const MOST_STOPS = 60
 
 export const firstForm = (paddockId: string): PlanForm => ({
   paddockId,
-  title: 'Spring count',
-  purpose: 'Feed, weeds and harm',
+  title: say('Spring count'),
+  purpose: say('Feed, weeds and harm'),
   on: formatISO(new Date(), { representation: 'date' }),
   method: 'step-points',
   halfWidth: 0.05,
@@ -74,7 +75,7 @@ export function usePlan(form: PlanForm, paddock: Paddock | undefined, rounds: Ro
   // A share is seldom wanted so closely that a day would not do: what is more is chosen by hand.
   const count = form.stops ?? Math.min(MOST_STOPS, Math.max(form.method === 'search-walk' ? 20 : 3, planned.stops))
   const laid = useMemo<Plan['laid']>(() => {
-    if (!paddock?.boundary) return { problem: 'This paddock has no boundary yet: draw it first.' }
+    if (!paddock?.boundary) return { problem: say('This paddock has no boundary yet: draw it first.') }
     try {
       return layRoute(form.routeKind, {
         boundary: paddock.boundary,

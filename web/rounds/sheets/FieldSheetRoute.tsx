@@ -7,8 +7,9 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { assignKeys, keyedPlants } from '../countKeys.ts'
 import { valueChoices } from '../entry/valueChoices.ts'
 import { readRound } from '../readRound.ts'
-import { dayWords } from '../RoundList.tsx'
 import { PrintSheet } from '../../parts/PrintSheet.tsx'
+import { say } from '../../language/say.ts'
+import { dayWords } from '../../language/dates.ts'
 
 /** Plants on one sheet of paper; the rest is written into the empty lines. */
 const MOST_PLANTS = 14
@@ -20,18 +21,23 @@ export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
 function howToWrite(round: Round): string {
   const { entry, unit } = methodInfo[round.method]
   const choices = valueChoices(round.method, round.settings)
-  if (choices.length > 0) return `Write ${choices.map((c) => `${c.label} (${c.says})`).join(', ')}.`
-  if (entry === 'values') return 'Write grams.'
-  if (entry === 'cells') return 'Write the number of cells of 25 that hold the plant, or mark them.'
-  if (entry === 'search') return 'Write the plants found on each leg, and its metres below.'
-  if (entry === 'reading') return 'Write the reading; where the place is clipped, its fresh grams too.'
-  return `Make a stroke for each point; a ${unit} has ${round.pointsPerStop}.`
+  if (choices.length > 0)
+    return say('Write {{choices}}.', { choices: choices.map((c) => `${c.label} (${c.says})`).join(', ') })
+  if (entry === 'values') return say('Write grams.')
+  if (entry === 'cells') return say('Write the number of cells of 25 that hold the plant, or mark them.')
+  if (entry === 'search') return say('Write the plants found on each leg, and its metres below.')
+  if (entry === 'reading') return say('Write the reading; where the place is clipped, its fresh grams too.')
+  return say('Make a stroke for each point; a {{unit}} has {{pointsPerStop}}.', {
+    unit,
+    pointsPerStop: round.pointsPerStop,
+  })
 }
 
 function Block({ round, from, lines }: { round: Round; from: number; lines: { key: string; name: string }[] }) {
   const stops = round.stops.slice(from, from + STOPS_A_BLOCK)
   const { entry, unit } = methodInfo[round.method]
-  const extra = entry === 'search' ? ['metres'] : entry === 'reading' ? ['reading', 'clipped, g'] : ['height', 'bare %']
+  const extra =
+    entry === 'search' ? ['metres'] : entry === 'reading' ? ['reading', say('clipped, g')] : ['height', 'bare %']
   const plants =
     entry === 'reading' ? [] : [...lines, ...Array.from({ length: EMPTY_LINES }, () => ({ key: '', name: '' }))]
   return (
@@ -76,7 +82,7 @@ export function Component() {
   const blocks = Array.from({ length: Math.ceil(round.stops.length / STOPS_A_BLOCK) }, (_, i) => i * STOPS_A_BLOCK)
   const reading = READING[round.method]
   return (
-    <PrintSheet name="Field sheet" back="/rounds" backLabel="Back to the rounds">
+    <PrintSheet name="Field sheet" back="/rounds" backLabel={say('Back to the rounds')}>
       <div className="flex flex-wrap justify-between gap-4">
         <div className="max-w-md">
           <h1 className="text-[1.65rem]">
@@ -86,8 +92,12 @@ export function Component() {
             {round.holding}; {dayWords(round.plannedOn)}; {methodInfo[round.method].name.toLowerCase()}
             {reading?.unit ? `, ${reading.unit}` : ''}.
           </p>
-          <p className="mt-1">{howToWrite(round)} The letters before the names are the keys for typing it in.</p>
-          <p className="mt-3">Observer ______________________ Weather ______________________</p>
+          <p className="mt-1">
+            {say('{{howToWrite}} The letters before the names are the keys for typing it in.', {
+              howToWrite: howToWrite(round),
+            })}
+          </p>
+          <p className="mt-3">{say('Observer ______________________ Weather ______________________')}</p>
         </div>
         {round.route ? (
           <RouteMap
@@ -96,7 +106,10 @@ export function Component() {
             line={round.route.line}
             stops={round.stops}
             numbered
-            label={`Map of ${round.paddock.name} with ${round.stops.length} numbered stops`}
+            label={say('Map of {{name}} with {{n}} numbered stops', {
+              name: round.paddock.name,
+              n: round.stops.length,
+            })}
             className="w-64"
           />
         ) : null}

@@ -7,6 +7,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { keyedPlants } from '../countKeys.ts'
 import { readRound } from '../readRound.ts'
 import { PrintSheet } from '../../parts/PrintSheet.tsx'
+import { say } from '../../language/say.ts'
 
 const MOST_HARMFUL = 12
 
@@ -21,12 +22,12 @@ function Entry({ plant }: { plant: Plant }) {
       <PlantDrawing plant={plant} insets={false} className="w-20 shrink-0" />
       <span>
         <b className={`font-plant ${plant.role === 'toxic' ? 'text-harm' : ''}`}>{plant.commonName}</b>
-        {plant.role === 'toxic' ? <span className="ml-1 text-sm font-bold text-harm">harmful</span> : null}
+        {plant.role === 'toxic' ? <span className="ml-1 text-sm font-bold text-harm">{say('harmful')}</span> : null}
         <br />
         <i className="text-sm">{plant.scientificName}</i>
         {alike ? (
           <span className="block text-sm">
-            not {byId.get(alike.plant)?.commonName}: {alike.why}
+            {say('not {{commonName}}: {{why}}', { commonName: byId.get(alike.plant)?.commonName, why: alike.why })}
           </span>
         ) : null}
       </span>
@@ -43,29 +44,30 @@ export function Component() {
     .filter((p) => !expected.includes(p))
     .slice(0, MOST_HARMFUL)
   return (
-    <PrintSheet name="Pocket sheet" back="/rounds" backLabel="Back to the rounds">
-      <h1 className="text-[1.65rem]">{round.paddock.name}: what to expect</h1>
+    <PrintSheet name="Pocket sheet" back="/rounds" backLabel={say('Back to the rounds')}>
+      <h1 className="text-[1.65rem]">{say('{{name}}: what to expect', { name: round.paddock.name })}</h1>
       <p>
         {round.holding}; {methodInfo[round.method].name.toLowerCase()}, {round.stops.length}{' '}
-        {methodInfo[round.method].unit}s.
+        {methodInfo[round.method].units}.
       </p>
-      <h2 className="mt-3 text-lg">Expected</h2>
+      <h2 className="mt-3 text-lg">{say('Expected')}</h2>
       <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">
         {expected.map((p) => (
           <Entry key={p.id} plant={p} />
         ))}
       </ul>
-      <h2 className="mt-4 text-lg text-harm">Harmful, to look for</h2>
+      <h2 className="mt-4 text-lg text-harm">{say('Harmful, to look for')}</h2>
       <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">
         {harmful.map((p) => (
           <Entry key={p.id} plant={p} />
         ))}
       </ul>
-      <h2 className="mt-4 text-lg">Take along</h2>
+      <h2 className="mt-4 text-lg">{say('Take along')}</h2>
       <p>{kitFor(round.method, [...expected, ...harmful]).join('; ')}.</p>
       <p className="mt-2 text-sm">
-        Not a veterinary or medical service. If poisoning is suspected call a veterinarian or a poison centre at once
-        and keep a sample.
+        {say(
+          'Not a veterinary or medical service. If poisoning is suspected call a veterinarian or a poison centre at once and keep a sample.',
+        )}
       </p>
     </PrintSheet>
   )

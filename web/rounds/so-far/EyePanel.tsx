@@ -6,6 +6,8 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { usePracticeAnswers } from '../../practice/practiceStore.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 const SHOWN = 5
 
@@ -27,18 +29,23 @@ export function EyePanel({ round, made }: { round: Round; made: Composition }) {
   })
   return (
     <details className="mt-3">
-      <summary className="min-h-12 content-center font-semibold">With your eye's own error taken off</summary>
+      <summary className="min-h-12 content-center font-semibold">{say("With your eye's own error taken off")}</summary>
       <p className="text-ink-soft">
-        Learned from {bias.judged} frames of known cover in Practice; only right for frames that you judged yourself.
-        The figures above and what is handed over stay as they were said.
+        {say(
+          'Learned from {{judged}} frames of known cover in Practice; only right for frames that you judged yourself. The figures above and what is handed over stay as they were said.',
+          { judged: bias.judged },
+        )}
       </p>
       <ul>
         {rows.map(({ taxon, said, cover }) => (
           <li key={taxon} className="flex flex-wrap justify-between gap-x-4 border-b border-rule/60 py-1.5">
             <span>{taxonName(taxon, byId).replace(/ \(.*\)/, '')}</span>
             <span>
-              said {percent(said)} of the frame, most likely <b>{percent(cover.share)}</b> (
-              {percentRange(cover.interval)})
+              <Say
+                text="said {{said}} of the frame, most likely <b/> ({{interval}})"
+                values={{ said: percent(said), interval: percentRange(cover.interval) }}
+                components={{ b: <b>{percent(cover.share)}</b> }}
+              />
             </span>
           </li>
         ))}

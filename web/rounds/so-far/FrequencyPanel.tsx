@@ -2,6 +2,7 @@ import type { Frequency } from '@/core/survey/frequency.ts'
 import { groupOf, taxonName } from '@/core/survey/taxon.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
 
 const MOST = 12
 
@@ -27,22 +28,44 @@ export function FrequencyPanel({ frequency, unit }: { frequency: Frequency[]; un
   return (
     <>
       <p className="mt-1 text-ink-soft">
-        {first.nestM
-          ? `Share of ${first.of} frames that hold the plant; behind the name the nest it is read in.`
-          : `Share of ${first.of} cells that hold the plant, with 95 % intervals that take the ${unit} as the unit.`}{' '}
-        A frequency is not a share of the sward.
+        {say('{{what}} A frequency is not a share of the sward.', {
+          what: first.nestM
+            ? say('Share of {{it}} frames that hold the plant; behind the name the nest it is read in.', {
+                it: first.of,
+              })
+            : say(
+                'Share of {{it}} cells that hold the plant, with 95 % intervals that take the {{unit}} as the unit.',
+                { it: first.of, unit },
+              ),
+        })}
       </p>
       <div className="mt-3">
         <ShareChart
           rows={rows}
-          label={`Frequencies: ${rows.map((r) => `${r.name} ${Math.round(r.share.estimate * 100)} percent`).join(', ')}`}
+          label={say('Frequencies: {{rows}}', {
+            rows: rows
+              .map((r) =>
+                say('{{name}} {{estimate}} percent', { name: r.name, estimate: Math.round(r.share.estimate * 100) }),
+              )
+              .join(', '),
+          })}
         />
       </div>
       {seedlings.length > 0 ? (
         <p className="mt-2 text-ink-soft">
-          If the cells are 15 by 15 cm and these are seedlings:{' '}
-          {seedlings.map((f) => `${taxonName(f.taxon, byId)} about ${f.plantsPerM2!.toFixed(0)} a m²`).join(', ')}{' '}
-          (frequency × 0.4, Vogel and Masters 2001, from memory).
+          {say(
+            'If the cells are 15 by 15 cm and these are seedlings: {{seedlings}} (frequency × 0.4, Vogel and Masters 2001, from memory).',
+            {
+              seedlings: seedlings
+                .map((f) =>
+                  say('{{taxonName}} about {{plantsPerM}} a m²', {
+                    taxonName: taxonName(f.taxon, byId),
+                    plantsPerM: f.plantsPerM2!.toFixed(0),
+                  }),
+                )
+                .join(', '),
+            },
+          )}
         </p>
       ) : null}
     </>

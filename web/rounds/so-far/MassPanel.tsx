@@ -5,6 +5,8 @@ import { READING, type Method } from '@/core/survey/methods.ts'
 import type { MassResult, StandingMass } from '@/core/survey/standingMass.ts'
 import { useWidth } from '../../parts/useWidth.ts'
 import { aHectare, inUnits, massFigure, rateWords, unitOf } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
 
 const HEIGHT = 260
 /** Clipped frames, the line through them, and the band that holds the line. */
@@ -34,7 +36,17 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
         viewBox={`0 0 ${width} ${HEIGHT}`}
         width="100%"
         role="img"
-        aria-label={`${clipped.length} clipped frames: mass is ${Math.round(inUnits('perArea', fit.intercept))} plus ${Math.round(inUnits('perArea', fit.slope))} ${unitOf('perArea')} for each ${reading.unit || 'step'}, r squared ${fit.rSquared.toFixed(2)}`}
+        aria-label={say(
+          '{{n}} clipped frames: mass is {{inUnits}} plus {{inUnits2}} {{unitOf}} for each {{unit}}, r squared {{rSquared}}',
+          {
+            n: clipped.length,
+            inUnits: Math.round(inUnits('perArea', fit.intercept)),
+            inUnits2: Math.round(inUnits('perArea', fit.slope)),
+            unitOf: unitOf('perArea'),
+            unit: reading.unit || 'step',
+            rSquared: fit.rSquared.toFixed(2),
+          },
+        )}
         className="block"
       >
         {scale.ticks(4).map((t) => (
@@ -82,8 +94,9 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
         </text>
       </svg>
       <p className="text-ink-soft">
-        Dark band: where the line lies; pale band: where a single frame would lie, both 95 %. r²{' '}
-        {fit.rSquared.toFixed(2)}.
+        {say('Dark band: where the line lies; pale band: where a single frame would lie, both 95 %. r² {{rSquared}}.', {
+          rSquared: fit.rSquared.toFixed(2),
+        })}
       </p>
     </div>
   )
@@ -94,27 +107,50 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
   if ('problem' in mass)
     return (
       <p className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
-        {mass.readings} {mass.readings === 1 ? 'reading' : 'readings'} so far. {mass.problem}
+        {say('{{count}} readings so far. {{problem}}', {
+          count: mass.readings,
+          problem: mass.problem,
+        })}
       </p>
     )
   return (
     <section className="mt-4" aria-labelledby="mass">
       <h2 id="mass" className="text-lg">
-        Standing mass
+        {say('Standing mass')}
       </h2>
       <p className="mt-1 text-xl" data-testid="mass">
-        <b>
-          {massFigure(mass.kgPerHa)} {unitOf('weight')}
-        </b>{' '}
-        of {mass.of} {aHectare()}, {massFigure(Math.max(0, mass.interval[0]))} to {massFigure(mass.interval[1])}
+        <Say
+          text="<b/> of {{it}} {{aHectare}}, {{massFigure}} to {{massFigure2}}"
+          values={{
+            it: mass.of,
+            aHectare: aHectare(),
+            massFigure: massFigure(Math.max(0, mass.interval[0])),
+            massFigure2: massFigure(mass.interval[1]),
+          }}
+          components={{
+            b: (
+              <b>
+                {massFigure(mass.kgPerHa)} {unitOf('weight')}
+              </b>
+            ),
+          }}
+        />
       </p>
       <p className="text-ink-soft">
-        95 % interval, from {mass.readings}{' '}
-        {mass.clipped.length > 0 ? `readings, ${mass.clipped.length} of them clipped` : 'frames'}
-        {mass.seClippedAlone
-          ? `; standard error ${massFigure(mass.se)}, by the clips alone it would be ${massFigure(mass.seClippedAlone)}`
-          : ''}
-        .{mass.of === 'fresh matter' ? ' Nothing was dried, and no dry share is given: this is fresh weight.' : ''}
+        {say('95 % interval, from {{readings}} {{what}}{{what2}}.{{what3}}', {
+          readings: mass.readings,
+          what: mass.clipped.length > 0 ? say('readings, {{n}} of them clipped', { n: mass.clipped.length }) : 'frames',
+          what2: mass.seClippedAlone
+            ? say('; standard error {{massFigure}}, by the clips alone it would be {{massFigure2}}', {
+                massFigure: massFigure(mass.se),
+                massFigure2: massFigure(mass.seClippedAlone),
+              })
+            : '',
+          what3:
+            mass.of === 'fresh matter'
+              ? say(' Nothing was dried, and no dry share is given: this is fresh weight.')
+              : '',
+        })}
       </p>
       <LineThroughClips mass={mass} method={method} />
     </section>

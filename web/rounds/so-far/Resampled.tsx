@@ -10,6 +10,7 @@ import { taxonName, type Taxon } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { ResamplingApi } from '../../workers/resampling.worker.ts'
+import { say } from '../../language/say.ts'
 
 const MAIN = 4
 
@@ -48,17 +49,17 @@ export function Resampled({ round, made }: { round: Round; made: Composition }) 
     stop()
   }
   return (
-    <section className="mt-2" aria-label="By resampling">
+    <section className="mt-2" aria-label={say('By resampling')}>
       {share === undefined ? (
         <button type="button" className="min-h-11 rounded-xl border border-rule px-4" onClick={() => void start()}>
-          Check the intervals by resampling
+          {say('Check the intervals by resampling')}
         </button>
       ) : (
         <p className="flex items-center gap-3" role="status">
-          <progress value={share} className="h-3 w-40" aria-label="Resampling" />
+          <progress value={share} className="h-3 w-40" aria-label={say('Resampling')} />
           {Math.round(share * 100)} %
           <button type="button" className="min-h-11 underline" onClick={stop}>
-            Stop
+            {say('Stop')}
           </button>
         </p>
       )}
@@ -66,8 +67,11 @@ export function Resampled({ round, made }: { round: Round; made: Composition }) 
         <ul className="mt-1">
           {lines.map(({ taxon, result }) => (
             <li key={taxon}>
-              {taxonName(taxon, byId)} {percent(result.estimate)}: {percentRange(result.bca)} over 10,000 draws of whole
-              stops (BCa)
+              {say('{{taxonName}} {{estimate}}: {{bca}} over 10,000 draws of whole stops (BCa)', {
+                taxonName: taxonName(taxon, byId),
+                estimate: percent(result.estimate),
+                bca: percentRange(result.bca),
+              })}
             </li>
           ))}
         </ul>

@@ -2,6 +2,7 @@ import type { SearchFigure } from '@/core/survey/figures.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { aHectare, onEach, wayWords } from '../../parts/units.ts'
+import { Say } from '../../language/Say.tsx'
 
 const perHa = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
 
@@ -15,20 +16,40 @@ export function SearchPanel({ search }: { search: SearchFigure[] }) {
           <b className="font-plant text-lg">{taxonName(f.taxon, byId)}</b>
           {f.found > 0 ? (
             <p>
-              {f.found} found:{' '}
-              <b>
-                {perHa(onEach(f.perHa))} {aHectare()}
-              </b>
-              , {perHa(onEach(f.limitsPerHa[0]))} to {perHa(onEach(f.limitsPerHa[1]))}
+              <Say
+                text="{{found}} found: <b/>, {{perHa}} to {{perHa2}}"
+                values={{
+                  found: f.found,
+                  perHa: perHa(onEach(f.limitsPerHa[0])),
+                  perHa2: perHa(onEach(f.limitsPerHa[1])),
+                }}
+                components={{
+                  b: (
+                    <b>
+                      {perHa(onEach(f.perHa))} {aHectare()}
+                    </b>
+                  ),
+                }}
+              />
             </p>
           ) : (
             <p>
-              Not found over {wayWords(f.walkedM)}, but up to{' '}
-              <b>
-                {perHa(onEach(f.limitsPerHa[1]))} {aHectare()}
-              </b>{' '}
-              could be there. Walking {wayWords(f.metresForTen)} in all with nothing found would leave at most{' '}
-              {perHa(onEach(10))} {aHectare()}.
+              <Say
+                text="Not found over {{wayWords}}, but up to <b/> could be there. Walking {{wayWords2}} in all with nothing found would leave at most {{perHa}} {{aHectare}}."
+                values={{
+                  wayWords: wayWords(f.walkedM),
+                  wayWords2: wayWords(f.metresForTen),
+                  perHa: perHa(onEach(10)),
+                  aHectare: aHectare(),
+                }}
+                components={{
+                  b: (
+                    <b>
+                      {perHa(onEach(f.limitsPerHa[1]))} {aHectare()}
+                    </b>
+                  ),
+                }}
+              />
             </p>
           )}
         </li>

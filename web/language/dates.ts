@@ -1,0 +1,23 @@
+import { parseISO } from 'date-fns/parseISO'
+import { chosenLanguage, localeFor } from './languages.ts'
+
+const made = new Map<string, Intl.DateTimeFormat>()
+
+function formatter(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify(options)
+  const known = made.get(key) ?? new Intl.DateTimeFormat(localeFor(chosenLanguage()), options)
+  made.set(key, known)
+  return known
+}
+
+const DAY = { day: 'numeric', month: 'long', year: 'numeric' } as const
+const TIME = { hour: '2-digit', minute: '2-digit' } as const
+
+/** A day as the reader's own language orders it, with the month in words. */
+export const dayWords = (iso: string): string => formatter(DAY).format(parseISO(iso))
+export const weekdayWords = (iso: string): string => formatter({ weekday: 'long', ...DAY }).format(parseISO(iso))
+export const momentWords = (iso: string): string => formatter({ ...DAY, ...TIME }).format(parseISO(iso))
+export const timeWords = (iso: string): string => formatter(TIME).format(parseISO(iso))
+export const monthWords = (iso: string): string => formatter({ month: 'long', year: 'numeric' }).format(parseISO(iso))
+/** A whole number with its thousands set apart. */
+export const wholeWords = (n: number): string => Math.round(n).toLocaleString(localeFor(chosenLanguage()))

@@ -1,5 +1,5 @@
 import type { ControlAct, Plant, School, Stage } from '../naming/flora.ts'
-import { say } from '../say.ts'
+import { inSentence, say } from '../say.ts'
 
 export interface ActionNow extends ControlAct {
   /** The plants are taller than the height up to which this is said to work. */
@@ -121,9 +121,9 @@ const WITHIN_DAYS = 14
 /** Harm does not wait for a round date: a harmful plant is due within a week, another in two. */
 export function proposed(plant: Plant, act: ControlAct, school: School, today: string): Proposed {
   const due = daysAfter(today, plant.role === 'toxic' ? WITHIN_DAYS / 2 : WITHIN_DAYS)
-  const label = school === 'herbicide' ? '. The product label and a licensed applicator decide' : ''
+  const label = school === 'herbicide' ? say('. The product label and a licensed applicator decide') : ''
   return {
-    text: `${plant.commonName}: ${act.do.charAt(0).toLowerCase()}${act.do.slice(1)}${label}`,
+    text: `${plant.commonName}: ${inSentence(act.do)}${label}`,
     dueOn: due,
     backOn: act.backDays === undefined ? undefined : daysAfter(due, act.backDays),
     lookFor: say('Regrowth and seedlings of {{commonName}} where it stood', { commonName: plant.commonName }),

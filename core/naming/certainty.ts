@@ -1,7 +1,7 @@
 import { say } from '../say.ts'
 
 const steps: [number, string][] = [
-  [0.9985, say('more than 999 in 1,000')],
+  [0.9985, 'more than 999 in 1,000'],
   [0.993, '199 in 200'],
   [0.98, '99 in 100'],
   [0.935, '19 in 20'],
@@ -23,15 +23,15 @@ const steps: [number, string][] = [
 
 /** A probability as a natural frequency, the way it is said aloud: 0.95 is "19 in 20". */
 export function naturalFrequency(p: number): string {
-  return steps.find(([from]) => p >= from)?.[1] ?? say('less than 1 in 1,000')
+  return say(steps.find(([from]) => p >= from)?.[1] ?? 'less than 1 in 1,000')
 }
 
 /** A probability as a word. */
 export function certaintyWord(p: number): string {
   if (p >= 0.98) return say('almost certainly')
   if (p >= 0.9) return say('very likely')
-  if (p >= 0.7) return 'likely'
-  if (p >= 0.42) return 'perhaps'
+  if (p >= 0.7) return say('likely')
+  if (p >= 0.42) return say('perhaps')
   if (p >= 0.15) return say('less likely')
-  return 'unlikely'
+  return say('unlikely')
 }

@@ -10,7 +10,7 @@ export const kindNames: Record<PracticeKind, string> = {
   check: say('Which check splits these two'),
   read: say('Read the part'),
   seed: say('Seed tray'),
-  key: 'Key it with few checks',
+  key: say('Key it with few checks'),
   cover: say('Cover by eye'),
   rank: say('Rank three'),
 }

@@ -27,10 +27,10 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
   const when = context.month ? months[context.month - 1] : undefined
   const said = [
-    context.stage ?? 'vegetative',
-    ...(when || context.region ? [] : ['anywhere']),
+    word(context.stage ?? 'vegetative'),
+    ...(when || context.region ? [] : [say('anywhere')]),
     when,
-    context.region?.replace('-', ' '),
+    context.region && word(context.region.replace('-', ' ')),
   ].filter(Boolean)
   return (
     <details className="grow">
@@ -75,7 +75,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
           <option value="">{say('Any region')}</option>
           {regions.map((r) => (
             <option key={r} value={r}>
-              {r.replace('-', ' ')}
+              {word(r.replace('-', ' '))}
             </option>
           ))}
         </select>

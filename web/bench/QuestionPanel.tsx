@@ -6,7 +6,7 @@ import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
 import { HowToLook } from './HowToLook.tsx'
 import { SizeAnswer } from './SizeAnswer.tsx'
 import { StateAnswers } from './StateAnswers.tsx'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 interface Props {
@@ -81,7 +81,7 @@ const QuestionPanel = memo(function QuestionPanel({
               value={s}
               className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {s}
+              {word(s)}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>

@@ -27,7 +27,7 @@ export function Component() {
   const form = result && sheet.answers.length > 0 ? byId.get(result.candidates[0]!.plant)?.form : undefined
   const pulled = specimensIn(sheet.answers)
   return (
-    <PrintSheet name="Specimen sheet" back="/bench" backLabel={say('Back to the bench')}>
+    <PrintSheet name={say('Specimen sheet')} back="/bench" backLabel={say('Back to the bench')}>
       <h1 className="text-[1.65rem]">{say('What is this plant?')}</h1>
       <p>
         {say('{{place}}; {{day}}; {{stage}}; {{count}} plants looked at.', {
@@ -63,7 +63,7 @@ export function Component() {
                 {characterTitle(characters, a.character)}
                 <b className="block">
                   {answerWords(a)}
-                  {a.sureness && a.sureness !== 'sure' ? `, ${a.sureness}` : ''}
+                  {a.sureness && a.sureness !== 'sure' ? `, ${word(a.sureness)}` : ''}
                 </b>
               </span>
             </li>

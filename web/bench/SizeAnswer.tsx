@@ -68,7 +68,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
               className="min-h-12 w-28 rounded-xl border border-rule bg-sheet px-3 text-xl"
             />
             <button type="submit" className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm">
-              {say('Take {{what}}', { what: text === '' ? 'it' : `${text} mm` })}
+              {text === '' ? say('Take it') : say('Take {{size}} mm', { size: text })}
             </button>
           </div>
           <input

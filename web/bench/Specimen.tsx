@@ -7,7 +7,7 @@ import { PortraitView } from '../parts/PortraitView.tsx'
 import { answerWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { specimenOf } from './readyDrawings.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 /** The specimen small, beside the question; touched, it brings the large one into sight. */
 export const SpecimenBeside = memo(function SpecimenBeside({
@@ -82,7 +82,7 @@ export const Specimen = memo(function Specimen({ id, form, answers, next, asked,
       />
       {part ? (
         <div className="mt-1" aria-live="polite">
-          <p className="font-semibold">{say('On the {{part}}:', { part })}</p>
+          <p className="font-semibold">{say('On the {{part}}:', { part: word(part) })}</p>
           <ul className="mt-1 flex flex-wrap gap-1.5">
             {ofPart(part).map((c) => {
               const answer = answers.find((a) => a.character === c)

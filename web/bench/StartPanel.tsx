@@ -17,7 +17,7 @@ const keys = [
   ['n', say('take the suggested check')],
   ['/', say('find a plant or a character')],
   ['c', say('compare the first two')],
-  ['z', 'undo'],
+  ['z', say('undo')],
 ]
 
 /** The right half before anything was seen: what is open, what was written down last, and the keys. */

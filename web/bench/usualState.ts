@@ -1,6 +1,6 @@
 import { cellAt, type Plant, type Stage } from '@/core/naming/flora.ts'
 import { shareOfWord } from '@/core/naming/frequency.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 /** The state a plant shows most often, or its typical size in words. */
 export function usualState(plant: Plant, character: string, stage: Stage): string | undefined {
@@ -18,7 +18,9 @@ export function usualWords(plant: Plant, character: string, stage: Stage): strin
   return Object.entries(cell.words)
     .filter(([, w]) => w !== 'never' && w !== 'rarely')
     .sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])
-    .map(([s, w]) => (w === 'always' ? s : `${w} ${s}`))
+    .map(([s, w]) => {
+      const state = word(s.replaceAll('-', ' '))
+      return w === 'always' ? state : `${word(w)} ${state}`
+    })
     .join(', ')
-    .replaceAll('-', ' ')
 }

@@ -7,11 +7,11 @@ import { dayWords, monthWords } from '../language/dates.ts'
 const A_TIME = 40
 
 const kindWords: Record<Entry['kind'], string> = {
-  counted: 'counted',
-  named: 'named',
-  done: 'done',
+  counted: say('counted'),
+  named: say('named'),
+  done: say('done'),
   'to do': say('to do'),
-  event: 'work',
+  event: say('work'),
 }
 
 /** What was found and done, by month, the latest first. */

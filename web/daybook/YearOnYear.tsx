@@ -35,9 +35,9 @@ function changeWords({ trend, lately }: PlantCourse): string {
 
 const courseWords: Record<PlantCourse['course'], string> = {
   arriving: say('new here'),
-  rising: 'rising',
+  rising: say('rising'),
   steady: say('no change beyond chance'),
-  falling: 'falling',
+  falling: say('falling'),
   gone: say('not met any more'),
   'too few': say('too few counts to tell'),
 }

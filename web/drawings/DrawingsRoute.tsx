@@ -6,18 +6,19 @@ import { DrawingView } from '../parts/DrawingView.tsx'
 import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 const SIZES = [72, 160, 600] as const
 const partNames: Record<string, string> = {
-  form: 'Stance and spread',
-  'bud-and-stem': 'Bud and stem',
-  collar: 'Collar and sheath',
-  blade: 'Blade',
-  'clover-like': 'Clover and kin',
-  'broad-leaf': 'Broad leaf',
-  'below-ground': 'Below ground',
-  'when-lucky': 'Head, flower, seed',
-  plants: 'Whole plants',
+  form: say('Stance and spread'),
+  'bud-and-stem': say('Bud and stem'),
+  collar: say('Collar and sheath'),
+  blade: say('Blade'),
+  'clover-like': say('Clover and kin'),
+  'broad-leaf': say('Broad leaf'),
+  'below-ground': say('Below ground'),
+  'when-lucky': say('Head, flower, seed'),
+  plants: say('Whole plants'),
 }
 const choice =
   'min-h-11 rounded-xl border border-rule px-3 aria-[current=true]:bg-culm aria-[current=true]:font-bold aria-[current=true]:text-on-culm'
@@ -33,18 +34,18 @@ export function Component() {
   const here = characters.filter((c) => c.part === part)
   return (
     <main className="mx-auto max-w-[90rem] px-4 pb-16 min-[901px]:px-8">
-      <h1 className="text-[1.65rem]">Drawings</h1>
+      <h1 className="text-[1.65rem]">{say('Drawings')}</h1>
       <p className="text-ink-soft">
-        Drawn from the same words that name the plants. Sizes are to the scale of their bar.
+        {say('Drawn from the same words that name the plants. Sizes are to the scale of their bar.')}
       </p>
-      <nav aria-label="Part" className="mt-3 flex flex-wrap gap-2">
+      <nav aria-label={say('Part')} className="mt-3 flex flex-wrap gap-2">
         {Object.entries(partNames).map(([id, name]) => (
           <button key={id} type="button" className={choice} aria-current={part === id} onClick={() => pick('part', id)}>
             {name}
           </button>
         ))}
       </nav>
-      <div className="mt-2 flex flex-wrap items-center gap-2" role="group" aria-label="Size">
+      <div className="mt-2 flex flex-wrap items-center gap-2" role="group" aria-label={say('Size')}>
         {SIZES.map((s) => (
           <button
             key={s}
@@ -58,7 +59,7 @@ export function Component() {
         ))}
         {part === 'plants' ? (
           <button type="button" className={choice} onClick={() => setSpecimen((n) => n + 1)}>
-            Pull another specimen
+            {say('Pull another specimen')}
           </button>
         ) : null}
       </div>
@@ -80,7 +81,7 @@ export function Component() {
               return (
                 <li key={share} style={{ width: size }} className="text-center text-sm leading-tight">
                   <DrawingView drawing={drawing} className="w-full rounded-xl border border-rule bg-sheet" />
-                  {mm} mm; bar {bar}
+                  {say('{{mm}} mm; bar {{bar}}', { mm, bar })}
                 </li>
               )
             })}

@@ -22,7 +22,7 @@ import { readPlaces } from '../places/readPlaces.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
 import { nothingPulled, useRunners, type Pulled } from './runnersStore.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 const FILE = 'fold-sprig-runners'
@@ -61,7 +61,7 @@ const steps: { id: Step; asks: string; yes: string; no: string; drawings: () => 
     drawings: () => [drawState('stipule.colour', 'red-veined')!, drawState('stipule.colour', 'green')!],
   },
 ]
-const groupWords = (g: RunnerGroup) => g.replace('-', ', ')
+const groupWords = (g: RunnerGroup) => word(g.replace('-', ', '))
 const blank: Runner = { runnerHairy: null, calyxRed: null, stipuleRed: null }
 
 /** A second person's runners: do the two agree on the groups of the same runners? */

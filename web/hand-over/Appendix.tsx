@@ -11,7 +11,7 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { stillToFind } from '../weigh-up/stillToFind.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { say } from '../language/say.ts'
+import { say, listed } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
 
 const withInterval = (s: Share) =>
@@ -130,7 +130,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
           <Table
             head={[say('Danger'), say('Plants here'), say('Share, 95 %'), say('Test')]}
             rows={dangers.map((d) => [
-              `${d.hazard.name} (${d.hazard.who.join(', ')})`,
+              `${d.hazard.name} (${listed(d.hazard.who)})`,
               d.plants.map(name).join(', '),
               withInterval(d.share),
               d.hazard.test === 'none' ? say('none for the field') : d.hazard.test,

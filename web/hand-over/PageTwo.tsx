@@ -18,7 +18,7 @@ import { HayOrGraze, OutlookLines } from '../weigh-up/OutlookPanel.tsx'
 import { aumWords } from '../weigh-up/HerdPanel.tsx'
 import { useGrazing } from '../weigh-up/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { dayWords } from '../language/dates.ts'
 
@@ -39,7 +39,7 @@ function Says({ round }: { round: Round }) {
               <Say
                 text="<b/> ({{strength}}): {{it}} {{estimate}}{{what}}. Against it would speak: {{against}}"
                 values={{
-                  strength: s.strength,
+                  strength: word(s.strength),
                   it: s.of.map((t) => taxonName(t, byId)).join(', ') || say('none of the sown plants'),
                   estimate: percent(s.share.estimate),
                   what: s.share.interval ? ` (${percentRange(s.share.interval)})` : '',
@@ -109,7 +109,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
             unitOf: unitOf('perArea'),
             massFigure2: massFigure(grazing.mass.low),
             massFigure3: massFigure(grazing.mass.high),
-            what: measured ? 'measured' : say('a guess'),
+            what: measured ? say('measured') : say('a guess'),
             aumWords: aumWords(grazing.aum[0]!),
             says: animalUnitMonths.srm.says,
           },

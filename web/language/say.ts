@@ -21,10 +21,14 @@ export function say(text: string, values?: SayValues): string {
 /** A word that comes from the book or a list, where it has a translation. */
 export const word = (text: string): string => i18next.t(text)
 
+/** Words from a list of the book, one after the other. */
+export const listed = (texts: readonly string[]): string => texts.map(word).join(', ')
+
 /** Read the texts of a language, before any screen or module with texts is loaded. */
 export async function readLanguage(language: Language): Promise<void> {
-  if (language === 'en') return
-  i18next.addResourceBundle(language, 'translation', (await languages[language].texts()).default)
+  const texts = languages[language].texts
+  if (!texts) return
+  i18next.addResourceBundle(language, 'translation', (await texts()).default)
   await i18next.changeLanguage(language)
   // German writes nouns with a capital within a sentence too.
   speak(say, language === 'de')

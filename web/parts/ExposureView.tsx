@@ -1,7 +1,7 @@
 import type { DoseHere } from '@/core/harm/exposures.ts'
 import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
 import { areaWords, inUnits, weightWords } from './units.ts'
-import { say } from '../language/say.ts'
+import { say, listed } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
@@ -14,7 +14,7 @@ const asForms = (forms: Record<FeedForm, FormWord>) =>
   formWords
     .map((w) => [w, feedForms.filter((f) => forms[f] === w)] as const)
     .filter(([, of]) => of.length > 0)
-    .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${of.join(', ')}`)
+    .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${listed(of)}`)
     .join('; ')
 
 /** Less than a pound or a kilogram is weighed in grams. */

@@ -61,7 +61,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
               <input
                 id={id}
                 value={part.name}
-                placeholder={part.kind}
+                placeholder={word(part.kind)}
                 maxLength={200}
                 onChange={(e) => setPart({ ...part, name: e.target.value })}
                 className={inputClass}

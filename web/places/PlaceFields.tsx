@@ -77,7 +77,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
           >
             {regions.map((r) => (
               <option key={r} value={r}>
-                {r.replace('-', ' ')}
+                {word(r.replace('-', ' '))}
               </option>
             ))}
           </select>

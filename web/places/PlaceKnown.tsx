@@ -7,7 +7,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { History } from './History.tsx'
 import type { PlaceState } from './usePlace.ts'
 import { areaWords } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 /** A part of the paddock in the list: its kind, its size, whether it is walked. */
 function PartLine({
@@ -23,7 +23,7 @@ function PartLine({
     <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
       <b>{part.name}</b>
       <span className="grow text-ink-soft">
-        {part.kind}, {areaWords(areaHa(part.polygon))}
+        {word(part.kind)}, {areaWords(areaHa(part.polygon))}
       </span>
       <label className="flex min-h-11 items-center gap-2">
         <input
@@ -112,7 +112,7 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
             <History events={events} paddockId={place.id} onAdd={onAdd} onRemove={onRemove} />
           </div>
           <div className="mt-4">
-            <Photos subject={`paddock:${place.id}`} of="this paddock" />
+            <Photos subject={`paddock:${place.id}`} of={say('this paddock')} />
           </div>
         </>
       )}

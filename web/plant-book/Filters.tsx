@@ -13,11 +13,11 @@ interface Props {
 }
 
 const uses: [Role, string][] = [
-  ['forage', 'forage'],
-  ['turf', 'turf'],
-  ['native', 'native'],
-  ['weed', 'weed'],
-  ['toxic', 'harmful'],
+  ['forage', say('forage')],
+  ['turf', say('turf')],
+  ['native', say('native')],
+  ['weed', say('weed')],
+  ['toxic', say('harmful')],
 ]
 const field = 'min-h-12 max-w-full rounded-xl border border-rule bg-sheet px-2'
 

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { Link } from 'react-router'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { partToScale } from '@/core/drawing/sizeDrawing.ts'
@@ -56,7 +57,7 @@ export function Lookalikes({ plant }: { plant: Plant }) {
             </div>
             <p className="text-ink-soft">
               {say('Decide by: {{characterTitle}}', {
-                characterTitle: characterTitle(characters, check).toLowerCase(),
+                characterTitle: inSentence(characterTitle(characters, check)),
               })}
             </p>
             <div className="mt-1 grid max-w-md grid-cols-2 gap-2">

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { forceCollide, forceLink, forceSimulation, forceX, forceY, type SimulationNodeDatum } from 'd3-force'
 import { useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -228,7 +229,7 @@ export function Component() {
                       {by ? (
                         <span className="text-ink-soft">
                           {say('decide by {{characterTitle}}', {
-                            characterTitle: characterTitle(characters, by).toLowerCase(),
+                            characterTitle: inSentence(characterTitle(characters, by)),
                           })}
                         </span>
                       ) : null}

@@ -11,10 +11,11 @@ import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../parts/Terms.tsx'
 import { heightWords } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word, listed } from '../language/say.ts'
+import { spokenPlant } from '../stores/floraStore.ts'
 
 export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
-  send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`)
+  send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`).then(spokenPlant)
 
 function Harm({ plant }: { plant: Plant }) {
   if (plant.harm.length === 0) return null
@@ -24,7 +25,7 @@ function Harm({ plant }: { plant: Plant }) {
       {plant.harm.map((h) => (
         <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
-            {h.who.join(', ')}: {h.kind}.
+            {listed(h.who)}: {word(h.kind)}.
           </b>{' '}
           <Terms>{h.note}</Terms>
         </p>
@@ -81,7 +82,7 @@ export function Component() {
             <i className="font-plant">{plant.scientificName}</i> {plant.author}, {plant.family}
           </p>
           <p className="text-ink-soft">
-            {plant.cycle} {plant.form === 'grass' ? `${plant.season}-season grass` : stateWords(plant.form)}
+            {word(plant.cycle)} {plant.form === 'grass' ? word(`${plant.season}-season grass`) : stateWords(plant.form)}
             {plant.alsoCalled.length > 0
               ? say('; also {{alsoCalled}}', { alsoCalled: plant.alsoCalled.join(', ') })
               : ''}

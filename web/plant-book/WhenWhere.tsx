@@ -1,8 +1,9 @@
+import { inSentence } from '@/core/say.ts'
 import { stages, type Plant } from '@/core/naming/flora.ts'
 import { usualWords } from '../bench/usualState.ts'
-import { monthNames } from '../parts/words.ts'
+import { characterTitle, monthNames } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { say } from '../language/say.ts'
+import { say, word, listed } from '../language/say.ts'
 
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
 
@@ -15,8 +16,13 @@ export function WhenWhere({ plant }: { plant: Plant }) {
   return (
     <section className="mt-5">
       <h2 className="text-xl">{say('Where and when')}</h2>
-      <p>{regions.map(([r, w]) => say('{{w}} in the {{r}} region', { w, r: r.replace('-', ' ') })).join('; ')}.</p>
-      {plant.ground.length > 0 ? <p>{say('Ground: {{ground}}.', { ground: plant.ground.join(', ') })}</p> : null}
+      <p>
+        {regions
+          .map(([r, w]) => say('{{w}} in the {{r}} region', { w: word(w), r: word(r.replace('-', ' ')) }))
+          .join('; ')}
+        .
+      </p>
+      {plant.ground.length > 0 ? <p>{say('Ground: {{ground}}.', { ground: listed(plant.ground) })}</p> : null}
       <div
         role="img"
         aria-label={say('In growth in {{grows}}', { grows })}
@@ -39,10 +45,7 @@ export function WhenWhere({ plant }: { plant: Plant }) {
               <li key={stage}>
                 <b className="capitalize">{stage}:</b>{' '}
                 {Object.keys(plant.stages[stage] ?? {})
-                  .map(
-                    (id) =>
-                      `${characters.find((c) => c.id === id)?.title.toLowerCase() ?? id} ${usualWords(plant, id, stage)}`,
-                  )
+                  .map((id) => `${inSentence(characterTitle(characters, id))} ${usualWords(plant, id, stage)}`)
                   .join('; ')}
               </li>
             ))}

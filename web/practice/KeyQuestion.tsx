@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
@@ -56,7 +57,7 @@ export function KeyQuestion({
             values={{
               n: asked.length,
               n2: engine.length,
-              engine: engine.map((s) => characterOf(s.character)!.title.toLowerCase()).join(', '),
+              engine: engine.map((s) => inSentence(characterOf(s.character)!.title)).join(', '),
             }}
             components={{ b: <b>{byId.get(specimen.plant)!.commonName}</b> }}
           />

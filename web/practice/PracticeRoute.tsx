@@ -56,7 +56,7 @@ const says: Record<PracticeKind, string> = {
   check: say('Two that look alike, four looks'),
   read: say('A drawn part, four words'),
   seed: say('Clover seed by shape, colour and size'),
-  key: 'Ask for looks, race the engine',
+  key: say('Ask for looks, race the engine'),
   cover: say('A frame of sward: how much is it?'),
   rank: say('Dry-weight rank by eye'),
 }

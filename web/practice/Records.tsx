@@ -32,12 +32,16 @@ function EyesOnCover({ answers }: { answers: readonly PracticeAnswer[] }) {
   return (
     <>
       <p>
-        {say('Over {{judged}} frames you said {{abs}} {{what}} than there was ({{meanInterval}}).', {
-          judged: bias.judged,
-          abs: percent(Math.abs(bias.mean)),
-          what: bias.mean < 0 ? 'less' : 'more',
-          meanInterval: percentRange(bias.meanInterval),
-        })}
+        {say(
+          bias.mean < 0
+            ? 'Over {{judged}} frames you said {{abs}} less than there was ({{meanInterval}}).'
+            : 'Over {{judged}} frames you said {{abs}} more than there was ({{meanInterval}}).',
+          {
+            judged: bias.judged,
+            abs: percent(Math.abs(bias.mean)),
+            meanInterval: percentRange(bias.meanInterval),
+          },
+        )}
       </p>
       <ul className="mt-1">
         {[0.1, 0.3, 0.6].map((said) => {

@@ -1,5 +1,5 @@
 import { surenessSteps } from '@/core/practice/scoring.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 const words: Record<number, string> = {
   0.5: '1 in 2',
@@ -23,7 +23,7 @@ export function Sureness({ onSure }: { onSure: (sure: number) => void }) {
             onClick={() => onSure(s)}
             className="min-h-13 rounded-xl border-2 border-culm px-3 font-semibold"
           >
-            {words[s]} <kbd className="ml-1 text-sm font-normal text-ink-soft">{SURE_KEYS[i]}</kbd>
+            {word(words[s] ?? '')} <kbd className="ml-1 text-sm font-normal text-ink-soft">{SURE_KEYS[i]}</kbd>
           </button>
         ))}
       </div>

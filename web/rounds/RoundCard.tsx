@@ -16,7 +16,7 @@ import { dayWords } from '../language/dates.ts'
 const routeWords: Record<RouteKind, string> = {
   w: say(' in a W'),
   zigzag: say(' in a zigzag'),
-  grid: ' from point to point of a grid',
+  grid: say(' from point to point of a grid'),
   random: say(' from place to place, drawn at random by part'),
   rows: say(' along the rows'),
 }

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import type { RoundSummary } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import { say } from '../language/say.ts'
@@ -28,7 +29,7 @@ export function RoundList({ title, rounds, shown, onChoose }: Props) {
               <span className="min-w-0 grow">
                 <span className="block font-plant text-lg leading-tight font-semibold">{r.paddock}</span>
                 <span className="block leading-snug text-ink-soft">
-                  {r.holding}: {r.title.charAt(0).toLowerCase() + r.title.slice(1)}
+                  {r.holding}: {inSentence(r.title)}
                 </span>
               </span>
               <span className="shrink-0 text-right leading-snug">

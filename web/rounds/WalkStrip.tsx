@@ -16,7 +16,16 @@ interface Props {
   onAct: (action: CountAction) => void
 }
 
-const winds = ['north', 'north-east', 'east', 'south-east', 'south', 'south-west', 'west', 'north-west']
+const winds = [
+  say('north'),
+  say('north-east'),
+  say('east'),
+  say('south-east'),
+  say('south'),
+  say('south-west'),
+  say('west'),
+  say('north-west'),
+]
 const windOf = (degrees: number) => winds[Math.round(((degrees + 360) % 360) / 45) % 8]!
 const REASONS = [say('stock on it'), say('under water'), say('cannot be reached'), say('treated, keep off')]
 const button = 'min-h-11 rounded-xl border border-rule px-3'

@@ -19,7 +19,7 @@ const standWords = {
   full: say('a full stand'),
   adequate: say('a thin stand that is usually kept'),
   'partial failure': say('a partial failure'),
-  undecided: 'not decided yet: more grids narrow it',
+  undecided: say('not decided yet: more grids narrow it'),
 } as const
 
 function Line({ s }: { s: Stocking }) {

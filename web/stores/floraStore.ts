@@ -19,7 +19,7 @@ interface FloraState {
 let loading: Promise<void> | undefined
 
 /** A plant under its name in the reader's language; the English one is still found. */
-function spoken(p: Plant): Plant {
+export function spokenPlant(p: Plant): Plant {
   const name = word(p.commonName)
   return name === p.commonName ? p : { ...p, commonName: name, alsoCalled: [p.commonName, ...p.alsoCalled] }
 }
@@ -66,7 +66,7 @@ export const useFlora = create<FloraState>()((set, get) => ({
       getGroups(),
       getHazards(),
     ])
-    const plants = english.map(spoken)
+    const plants = english.map(spokenPlant)
     set({
       characters: characters.map(spokenCharacter),
       plants,

@@ -95,20 +95,30 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
               </tr>
             </thead>
             <tbody>
-              <Line name="Crude protein" estimate={made.cpPct} unit="%" />
+              <Line name={say('Crude protein')} estimate={made.cpPct} unit="%" />
               <Line name={<Word id="adf">{say('ADF')}</Word>} estimate={made.adfPct} unit="%" />
               <Line name={<Word id="ndf">{say('NDF')}</Word>} estimate={made.ndfPct} unit="%" />
               <Line name={<Word id="rfv">{say('Relative feed value')}</Word>} estimate={made.rfv} unit="" />
-              <Line name="Digestible" estimate={made.ddmPct} unit="%" />
+              <Line name={say('Digestible')} estimate={made.ddmPct} unit="%" />
               <Line name={<Word id="tdn">{say('TDN')}</Word>} estimate={made.tdnPct} unit="%" />
-              <Line name="Energy (ME)" estimate={energy(made.meMcalPerKg)} unit={unitOf('energy')} decimals={2} />
               <Line
-                name="For maintenance (NEm)"
+                name={say('Energy (ME)')}
+                estimate={energy(made.meMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
+              <Line
+                name={say('For maintenance (NEm)')}
                 estimate={energy(made.nemMcalPerKg)}
                 unit={unitOf('energy')}
                 decimals={2}
               />
-              <Line name="For gain (NEg)" estimate={energy(made.negMcalPerKg)} unit={unitOf('energy')} decimals={2} />
+              <Line
+                name={say('For gain (NEg)')}
+                estimate={energy(made.negMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
             </tbody>
           </table>
           <p className="mt-2">

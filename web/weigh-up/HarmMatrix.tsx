@@ -1,6 +1,6 @@
 import { harmMatrix, type MatrixWord } from '@/core/harm/exposures.ts'
 import { feedForms, type Plant } from '@/core/naming/flora.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 const signs: Record<MatrixWord, { mark: string; says: string }> = {
   harmful: { mark: '●', says: say('reported harmful') },
@@ -27,7 +27,7 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
             </th>
             {feedForms.map((f) => (
               <th key={f} scope="col" className="px-1 text-center font-normal">
-                {f}
+                {word(f)}
               </th>
             ))}
           </tr>
@@ -39,7 +39,7 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
                 <th scope="row" className="pr-2 text-left font-semibold">
                   {i === 0 ? name.get(r.plant) : <span className="sr-only">{name.get(r.plant)}</span>}
                 </th>
-                <td>{c.animal}</td>
+                <td>{word(c.animal)}</td>
                 {feedForms.map((f) => (
                   <td key={f} className="px-1 text-center">
                     <span aria-hidden className={c.forms[f] === 'harmful' ? 'text-lg text-harm' : 'text-lg'}>

@@ -5,7 +5,7 @@ import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { Terms } from '../parts/Terms.tsx'
-import { say } from '../language/say.ts'
+import { say, listed } from '../language/say.ts'
 
 /** Dangers that the plants of this sward can carry: what shows, what only a test tells, and which test. */
 export function HazardList({ round, animal }: { round: Round; animal?: string | undefined }) {
@@ -20,7 +20,7 @@ export function HazardList({ round, animal }: { round: Round; animal?: string | 
       {here.map(({ hazard: h, plants, share, concerns }) => (
         <details key={h.id} className={`border-b border-harm/40 ${concerns ? '' : 'text-ink-soft'}`}>
           <summary className="min-h-11 py-2">
-            <b>{h.name}</b>: {h.who.join(', ')}. {plants.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},{' '}
+            <b>{h.name}</b>: {listed(h.who)}. {plants.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')},{' '}
             {percent(share.estimate)}
             {share.interval ? ` (${percentRange(share.interval)})` : say(', no interval from one stop')}
           </summary>

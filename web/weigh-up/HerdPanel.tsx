@@ -9,7 +9,7 @@ import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useGrazing } from './useGrazing.ts'
 import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 function NumberInput({
@@ -95,7 +95,7 @@ function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: 
               lacking: lacking(m, animal, plan.count, stay),
             }}
             components={{
-              b: <b className="inline-block w-20 first-letter:uppercase">{m.what}</b>,
+              b: <b className="inline-block w-20 first-letter:uppercase">{word(m.what)}</b>,
               span: (
                 <span className="font-semibold">
                   {m.shortPct > 0
@@ -103,7 +103,7 @@ function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: 
                         shortPct: m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0),
                       })
                     : m.chance >= SURE
-                      ? 'met'
+                      ? say('met')
                       : say('met in the middle of the range')}
                 </span>
               ),

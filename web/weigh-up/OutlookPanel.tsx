@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { ToggleGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import { hayOrGraze } from '@/core/feed/hayOrGraze.ts'
@@ -6,7 +7,7 @@ import { outlookReading, type OutlookReading } from '@/core/survey/outlookReadin
 import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 /** The figures of one outlook as sentences, for the screen and the page alike. */
@@ -84,7 +85,7 @@ export function HayOrGraze({ round }: { round: Round }) {
             <b className="first-letter:uppercase">
               {r.speaks} {r.use}:
             </b>{' '}
-            {r.title.charAt(0).toLowerCase() + r.title.slice(1)}, {percent(r.share.estimate)}
+            {inSentence(r.title)}, {percent(r.share.estimate)}
             {r.share.interval ? ` (${percentRange(r.share.interval)})` : say(', no interval from one stop')}.{' '}
             <span className="text-ink-soft">{r.says}</span>
           </li>
@@ -120,7 +121,7 @@ export function OutlookPanel({ round }: { round: Round }) {
               value={o}
               className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {o}
+              {word(o)}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>

@@ -3,7 +3,7 @@ import { swardSays } from '@/core/survey/swardSays.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 /** What the composition says of the ground and of past management, with the figures it stands on and what speaks against it. */
 export function SaysPanel({ round }: { round: Round }) {
@@ -24,13 +24,13 @@ export function SaysPanel({ round }: { round: Round }) {
             <li key={s.id} className="border-b border-rule/60 py-2">
               <p>
                 <b className="font-plant text-lg">{s.title}</b>
-                <span className="ml-2 rounded-lg border border-rule px-2">{s.strength}</span>
+                <span className="ml-2 rounded-lg border border-rule px-2">{word(s.strength)}</span>
               </p>
               <p>
                 {s.of.length > 0 ? s.of.map((t) => taxonName(t, byId)).join(', ') : say('None of the sown plants')}:{' '}
                 {percent(s.share.estimate)}
-                {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''}, {s.below ? 'below' : 'above'}{' '}
-                {percent(s.mark)}
+                {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''},{' '}
+                {s.below ? say('below') : say('above')} {percent(s.mark)}
                 {s.also.length > 0 ? `; ${s.also.join('; ')}` : ''}.
               </p>
               <p className="text-ink-soft">{say('Against it would speak: {{against}}', { against: s.against })}</p>

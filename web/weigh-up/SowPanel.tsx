@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { useMemo, useState } from 'react'
 import { format } from 'date-fns/format'
 import { bulkKgPerHa, drillCheckGrams, drilledKgPerHa, liveSeedsPerM2, pureLiveSeed } from '@/core/feed/seeding.ts'
@@ -15,7 +16,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { useGrazing } from './useGrazing.ts'
 import { seasonShares } from './seasonShares.ts'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { wholeWords } from '../language/dates.ts'
 
@@ -119,7 +120,7 @@ function Arithmetic({
             rateWords: rateWords(high),
             depthMm: sowing.depthMm[0],
             depthMm2: sowing.depthMm[1],
-            when: sowing.when.join(' or ').replace(/-/g, ' '),
+            when: sowing.when.map((w) => word(w.replace('-', ' '))).join(` ${say('or')} `),
             toLocaleString: wholeWords(sowing.seedsPerKg),
             sources: sowing.sources.join(', '),
           },
@@ -171,12 +172,12 @@ function Arithmetic({
               say(
                 'Sow {{commonName}}: {{figure}} kg/ha as bought{{what}}, {{depthMm}} to {{depthMm2}} mm deep, {{when}}',
                 {
-                  commonName: plant.commonName.replace(/ \(.*\)/, '').toLowerCase(),
+                  commonName: inSentence(plant.commonName.replace(/ \(.*\)/, '')),
                   figure: figure(bulk),
                   what: hectares ? say(', {{figure}} kg in all', { figure: figure(bulk * hectares) }) : '',
                   depthMm: sowing.depthMm[0],
                   depthMm2: sowing.depthMm[1],
-                  when: sowing.when[0]!.replace('-', ' '),
+                  when: word(sowing.when[0]!.replace('-', ' ')),
                 },
               ),
             )

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-router'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
@@ -109,7 +110,7 @@ export function Component() {
             {others.length === 0 ? <option value="">{say('no other round of this paddock yet')}</option> : null}
             {others.map((o) => (
               <option key={o.id} value={o.id}>
-                {o.title}, {methodInfo[o.method].name.toLowerCase()}, {dayWords(o.plannedOn)}
+                {o.title}, {inSentence(methodInfo[o.method].name)}, {dayWords(o.plannedOn)}
               </option>
             ))}
           </select>

@@ -11,7 +11,15 @@ const signed = (x: number) => `${x >= 0 ? '+' : '−'}${percent(Math.abs(x))}`
 
 /** Landis and Koch 1977, from memory: words for a kappa. */
 const kappaWords = (k: number): string =>
-  k > 0.8 ? say('nearly as one') : k > 0.6 ? 'substantial' : k > 0.4 ? 'moderate' : k > 0.2 ? 'fair' : 'slight'
+  k > 0.8
+    ? say('nearly as one')
+    : k > 0.6
+      ? say('substantial')
+      : k > 0.4
+        ? say('moderate')
+        : k > 0.2
+          ? say('fair')
+          : say('slight')
 
 /** Two people at the same stops: where they agree, and by how much one reads higher. */
 export function Observers({ first, second }: { first: Round; second: Round }) {

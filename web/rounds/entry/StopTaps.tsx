@@ -1,6 +1,6 @@
 import { grazings, swardStages, type MeasuresPatch } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
-import { say } from '../../language/say.ts'
+import { say, word } from '../../language/say.ts'
 
 interface Props {
   stop: Stop
@@ -31,7 +31,7 @@ function Taps<T extends string>({
           className={chip}
           onClick={() => onChange(value === o ? undefined : o)}
         >
-          {o}
+          {word(o)}
         </button>
       ))}
     </div>
@@ -89,7 +89,7 @@ export function StopTaps({ stop, onMeasure }: Props) {
       </summary>
       <div className="grid gap-2 pb-2">
         <Stepper
-          name="Height"
+          name={say('Height')}
           unit=" cm"
           value={heightCm}
           step={1}
@@ -97,16 +97,23 @@ export function StopTaps({ stop, onMeasure }: Props) {
           onChange={(n) => onMeasure({ heightCm: n })}
         />
         <Stepper
-          name="Bare ground"
+          name={say('Bare ground')}
           unit=" %"
           value={barePercent}
           step={5}
           max={100}
           onChange={(n) => onMeasure({ barePercent: n })}
         />
-        <Stepper name="Dung pats" unit="" value={dung} step={1} max={100} onChange={(n) => onMeasure({ dung: n })} />
-        <Taps name="Growth" options={swardStages} value={stage} onChange={(v) => onMeasure({ stage: v })} />
-        <Taps name="Grazed" options={grazings} value={grazed} onChange={(v) => onMeasure({ grazed: v })} />
+        <Stepper
+          name={say('Dung pats')}
+          unit=""
+          value={dung}
+          step={1}
+          max={100}
+          onChange={(n) => onMeasure({ dung: n })}
+        />
+        <Taps name={say('Growth')} options={swardStages} value={stage} onChange={(v) => onMeasure({ stage: v })} />
+        <Taps name={say('Grazed')} options={grazings} value={grazed} onChange={(v) => onMeasure({ grazed: v })} />
       </div>
     </details>
   )

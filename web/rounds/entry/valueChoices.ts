@@ -24,7 +24,7 @@ export function valueChoices(method: Method, { scale, nestsM = DEFAULT_NESTS_M }
       says: say('{{fromPercent}} to {{toPercent}} %', { fromPercent: c.fromPercent, toPercent: c.toPercent }),
       amount: c.midPercent,
     }))
-  if (method === 'dry-weight-rank') return [rank(1, 'heaviest'), rank(2, 'second'), rank(3, 'third')]
+  if (method === 'dry-weight-rank') return [rank(1, say('heaviest')), rank(2, say('second')), rank(3, say('third'))]
   if (method === 'nested-frequency')
     return nestsM.map((m, i) => ({
       key: String(i + 1),

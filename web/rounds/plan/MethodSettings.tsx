@@ -138,10 +138,10 @@ export function MethodSettings({ method, settings, harmful, onChange }: Props) {
             value={settings.seenShare ?? 0.8}
             options={[
               [1, say('every one')],
-              [0.9, '9 in 10'],
-              [0.8, '8 in 10'],
-              [0.5, 'half'],
-              [0.3, '3 in 10'],
+              [0.9, say('9 in 10')],
+              [0.8, say('8 in 10')],
+              [0.5, say('half')],
+              [0.3, say('3 in 10')],
             ]}
             onChange={(seenShare) => set({ seenShare })}
           />

@@ -34,9 +34,9 @@ export async function loader(): Promise<Loaded> {
 }
 
 const routeWords: Record<RouteKind, string> = {
-  w: 'a W',
+  w: say('a W'),
   zigzag: say('a zigzag'),
-  grid: 'a square grid',
+  grid: say('a square grid'),
   random: say('random places, spread over the parts'),
   rows: say('along the rows'),
 }

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import { methodInfo, READING } from '@/core/survey/methods.ts'
@@ -19,7 +20,7 @@ const STOPS_A_BLOCK = 15
 export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
 
 function howToWrite(round: Round): string {
-  const { entry, unit } = methodInfo[round.method]
+  const { entry, unitName: unit } = methodInfo[round.method]
   const choices = valueChoices(round.method, round.settings)
   if (choices.length > 0)
     return say('Write {{choices}}.', { choices: choices.map((c) => `${c.label} (${c.says})`).join(', ') })
@@ -35,9 +36,13 @@ function howToWrite(round: Round): string {
 
 function Block({ round, from, lines }: { round: Round; from: number; lines: { key: string; name: string }[] }) {
   const stops = round.stops.slice(from, from + STOPS_A_BLOCK)
-  const { entry, unit } = methodInfo[round.method]
+  const { entry, unitName: unit } = methodInfo[round.method]
   const extra =
-    entry === 'search' ? ['metres'] : entry === 'reading' ? ['reading', say('clipped, g')] : ['height', 'bare %']
+    entry === 'search'
+      ? [say('metres')]
+      : entry === 'reading'
+        ? [say('reading'), say('clipped, g')]
+        : [say('height'), say('bare %')]
   const plants =
     entry === 'reading' ? [] : [...lines, ...Array.from({ length: EMPTY_LINES }, () => ({ key: '', name: '' }))]
   return (
@@ -82,14 +87,14 @@ export function Component() {
   const blocks = Array.from({ length: Math.ceil(round.stops.length / STOPS_A_BLOCK) }, (_, i) => i * STOPS_A_BLOCK)
   const reading = READING[round.method]
   return (
-    <PrintSheet name="Field sheet" back="/rounds" backLabel={say('Back to the rounds')}>
+    <PrintSheet name={say('Field sheet')} back="/rounds" backLabel={say('Back to the rounds')}>
       <div className="flex flex-wrap justify-between gap-4">
         <div className="max-w-md">
           <h1 className="text-[1.65rem]">
-            {round.paddock.name}: {round.title.toLowerCase()}
+            {round.paddock.name}: {inSentence(round.title)}
           </h1>
           <p>
-            {round.holding}; {dayWords(round.plannedOn)}; {methodInfo[round.method].name.toLowerCase()}
+            {round.holding}; {dayWords(round.plannedOn)}; {inSentence(methodInfo[round.method].name)}
             {reading?.unit ? `, ${reading.unit}` : ''}.
           </p>
           <p className="mt-1">

@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/naming/flora.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
@@ -44,10 +45,10 @@ export function Component() {
     .filter((p) => !expected.includes(p))
     .slice(0, MOST_HARMFUL)
   return (
-    <PrintSheet name="Pocket sheet" back="/rounds" backLabel={say('Back to the rounds')}>
+    <PrintSheet name={say('Pocket sheet')} back="/rounds" backLabel={say('Back to the rounds')}>
       <h1 className="text-[1.65rem]">{say('{{name}}: what to expect', { name: round.paddock.name })}</h1>
       <p>
-        {round.holding}; {methodInfo[round.method].name.toLowerCase()}, {round.stops.length}{' '}
+        {round.holding}; {inSentence(methodInfo[round.method].name)}, {round.stops.length}{' '}
         {methodInfo[round.method].units}.
       </p>
       <h2 className="mt-3 text-lg">{say('Expected')}</h2>

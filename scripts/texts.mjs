@@ -1,0 +1,72 @@
+// Every text that the app says, by its English: from the code, and from the lists of the book.
+import { readdirSync, readFileSync } from 'node:fs'
+import { join } from 'node:path'
+import { parser as Parser } from 'i18next-parser'
+import { parse } from 'yaml'
+
+const lexers = {
+  ts: [{ lexer: 'JavascriptLexer', functions: ['say', 'word'] }],
+  tsx: [{ lexer: 'JsxLexer', functions: ['say', 'word'], componentFunctions: ['Say'], attr: 'text' }],
+}
+
+function textsOfCode() {
+  const reader = new Parser({ lexers })
+  return ['web', 'core'].flatMap((folder) =>
+    readdirSync(folder, { recursive: true })
+      .filter((f) => /\.tsx?$/.test(f))
+      .flatMap((f) => reader.parse(readFileSync(join(folder, f), 'utf8'), f).map((e) => e.key)),
+  )
+}
+
+/** Words that stand in lists of the core and are looked up as they come. */
+const lists = [
+  // stages, regions, cycles, seasons, how often, how common
+  'seedling, vegetative, mown, rosette, bolting, flowering',
+  'cool humid, transition, warm humid, semi arid',
+  'annual, biennial, perennial, cool-season grass, warm-season grass',
+  'always, usually, often, sometimes, rarely, never, common, frequent, occasional, rare',
+  // uses, outlooks, grounds, parts of a paddock
+  'grazing, hay, turf, native, crest, slope, wet hollow, gateway, camp, shade, other',
+  'compacted, disturbed, dry, fertile, wet',
+  // certainty
+  'sure, likely, guess, clear, more than 999 in 1,000, less than 1 in 1,000',
+  '199 in 200, 99 in 100, 19 in 20, 9 in 10, 4 in 5, 3 in 4, 7 in 10, 2 in 3, 1 in 2, 1 in 3, 1 in 4, 1 in 5, 1 in 10',
+  '1 in 20, 1 in 50, 1 in 100, 1 in 200, 1 in 500',
+  // a stop
+  'leafy, stemmy, headed, not, lightly, hard',
+  // animals, feed
+  'cattle, sheep, goats, horses, pigs, poultry, dogs, people, standing, wilted, silage, protein, energy',
+  'late winter, spring, early summer, late summer, autumn',
+  // runners of subterranean clover
+  'red, hairy; red, smooth; green, hairy; green, smooth; combination, hairy; combination, smooth',
+  // close looks at a drawing
+  'leaf, leaflet, leaflet tip, leaflet edge, leaflet veins, stipules, mark, stem, cut stem, split stem, from above, leaf face',
+  'edge, veins, joint, root, claw edge, cut shoot, collar, base, upper face, under side, sheath, blade, midrib, crease, tip, smell',
+].flatMap((l) => l.split(l.includes(';') ? '; ' : /, (?!000)/))
+
+const yaml = (file) => parse(readFileSync(join('flora', file), 'utf8'))
+
+/** Names and words of the book that stand on many screens; what it tells of each plant is not among them. */
+function textsOfTheBook() {
+  const characters = Object.entries(yaml('characters.yaml')).flatMap(([part, group]) => [
+    part.replaceAll('-', ' '),
+    ...Object.values(group).flatMap((c) => [
+      c.title,
+      c.asks,
+      ...(c.how ?? []),
+      ...(c.needs ? [c.needs] : []),
+      ...(c.caution ? [c.caution] : []),
+      ...(c.states ?? []).map((s) => String(s).replaceAll('-', ' ')),
+    ]),
+  ])
+  const groups = Object.values(yaml('groups.yaml')).flatMap((g) => [g.name, g.why])
+  const hazards = Object.values(yaml('hazards.yaml')).flatMap((h) => [h.name, h.shows, h.hidden, h.test, h.do])
+  const plants = readdirSync('flora/plants')
+    .map((f) => yaml(`plants/${f}`))
+    .flatMap((p) => [p.common_name, ...(p.harm ?? []).map((h) => h.kind)])
+  return [...lists, ...characters, ...groups, ...hazards, ...plants]
+}
+
+/** All of them once, in the order of the alphabet. */
+export const allTexts = () =>
+  [...new Set([...textsOfCode(), ...textsOfTheBook()])].filter(Boolean).sort((a, b) => (a < b ? -1 : 1))

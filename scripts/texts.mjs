@@ -46,7 +46,18 @@ const lists = [
 
 const yaml = (file) => parse(readFileSync(join('flora', file), 'utf8'))
 
-/** Names and words of the book that stand on many screens; what it tells of each plant is not among them. */
+/** What the book tells of a plant, but for its sources. */
+const textsOfPlant = (p) => [
+  p.common_name,
+  p.worth,
+  ...(p.lookalikes ?? []).map((l) => l.why),
+  ...(p.harm ?? []).flatMap((h) => [h.kind, h.note]),
+  ...['parts', 'signs', 'onset', 'first', 'test'].map((k) => p.exposure?.[k]),
+  ...(p.exposure?.doses ?? []).map((d) => d.of),
+  ...(p.control ?? []).flatMap((c) => [c.do, c.tools, c.wear, c.waste]),
+]
+
+/** What the book says, of characters, plants, groups and dangers. */
 function textsOfTheBook() {
   const characters = Object.entries(yaml('characters.yaml')).flatMap(([part, group]) => [
     part.replaceAll('-', ' '),
@@ -63,7 +74,7 @@ function textsOfTheBook() {
   const hazards = Object.values(yaml('hazards.yaml')).flatMap((h) => [h.name, h.shows, h.hidden, h.test, h.do])
   const plants = readdirSync('flora/plants')
     .map((f) => yaml(`plants/${f}`))
-    .flatMap((p) => [p.common_name, ...(p.harm ?? []).map((h) => h.kind)])
+    .flatMap(textsOfPlant)
   return [...lists, ...characters, ...groups, ...hazards, ...plants]
 }
 

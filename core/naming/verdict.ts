@@ -97,14 +97,13 @@ export function verdictOf(names: Standing[], notInBook: number, open: Plant[], l
   if (first.probability >= NAMED_FROM) {
     const said = others.slice(0, 3).map((h) => inSentence(h.commonName))
     const more = others.length > 3 ? [say('{{n}} more harmful plants', { n: others.length - 3 })] : []
-    const are = others.length > 1 ? 'are' : 'is'
+    const all = { inSentence: inSentence(first.name), others: list([...said, ...more]) }
     return {
       kind: 'narrowed',
-      text: say('Looks like {{inSentence}}, but {{it}} {{are}} not excluded yet.', {
-        inSentence: inSentence(first.name),
-        it: list([...said, ...more]),
-        are,
-      }),
+      text:
+        others.length > 1
+          ? say('Looks like {{inSentence}}, but {{others}} are not excluded yet.', all)
+          : say('Looks like {{inSentence}}, but {{others}} is not excluded yet.', all),
     }
   }
   let sum = 0

@@ -39,7 +39,9 @@ function Evidence({ candidate }: { candidate: Candidate }) {
         <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
           <span>{characterTitle(characters, e.character)}</span>
           <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
-            {say(e.bits < 0 ? 'against {{bits}} bits' : 'for {{bits}} bits', { bits: Math.abs(e.bits).toFixed(1) })}
+            {e.bits < 0
+              ? say('against {{bits}} bits', { bits: (-e.bits).toFixed(1) })
+              : say('for {{bits}} bits', { bits: e.bits.toFixed(1) })}
           </span>
         </li>
       ))}

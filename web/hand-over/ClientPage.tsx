@@ -14,7 +14,7 @@ import { useLabs } from '../weigh-up/labStore.ts'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
-import { say, word } from '../language/say.ts'
+import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { dayWords } from '../language/dates.ts'
 
@@ -125,7 +125,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
                     withInterval: withInterval(f.share),
                     stopsWith: f.stopsWith,
                     stops: made.stops,
-                    notes: f.notes.map((n) => `${sentence(word(n.kind))}: ${n.note}`).join(' '),
+                    notes: f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' '),
                     what: plant.exposure
                       ? say(' Signs: {{inSentence}}. First: {{first}}', {
                           inSentence: inSentence(plant.exposure.signs),

@@ -25,7 +25,7 @@ function Harm({ plant }: { plant: Plant }) {
       {plant.harm.map((h) => (
         <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
-            {listed(h.who)}: {word(h.kind)}.
+            {listed(h.who)}: {h.kind}.
           </b>{' '}
           <Terms>{h.note}</Terms>
         </p>

@@ -29,19 +29,17 @@ function EyesOnCover({ answers }: { answers: readonly PracticeAnswer[] }) {
         )}
       </p>
     )
+  const off = {
+    judged: bias.judged,
+    abs: percent(Math.abs(bias.mean)),
+    meanInterval: percentRange(bias.meanInterval),
+  }
   return (
     <>
       <p>
-        {say(
-          bias.mean < 0
-            ? 'Over {{judged}} frames you said {{abs}} less than there was ({{meanInterval}}).'
-            : 'Over {{judged}} frames you said {{abs}} more than there was ({{meanInterval}}).',
-          {
-            judged: bias.judged,
-            abs: percent(Math.abs(bias.mean)),
-            meanInterval: percentRange(bias.meanInterval),
-          },
-        )}
+        {bias.mean < 0
+          ? say('Over {{judged}} frames you said {{abs}} less than there was ({{meanInterval}}).', off)
+          : say('Over {{judged}} frames you said {{abs}} more than there was ({{meanInterval}}).', off)}
       </p>
       <ul className="mt-1">
         {[0.1, 0.3, 0.6].map((said) => {

@@ -18,10 +18,39 @@ interface FloraState {
 /** One reading for all who ask while it is under way. */
 let loading: Promise<void> | undefined
 
-/** A plant under its name in the reader's language; the English one is still found. */
+/** A plant as the reader's language speaks of it; its English name is still found. */
 export function spokenPlant(p: Plant): Plant {
   const name = word(p.commonName)
-  return name === p.commonName ? p : { ...p, commonName: name, alsoCalled: [p.commonName, ...p.alsoCalled] }
+  if (name === p.commonName) return p
+  const { exposure } = p
+  return {
+    ...p,
+    commonName: name,
+    alsoCalled: [p.commonName, ...p.alsoCalled],
+    lookalikes: p.lookalikes.map((l) => ({ ...l, why: word(l.why) })),
+    harm: p.harm.map((h) => ({ ...h, kind: word(h.kind), note: word(h.note) })),
+    ...(p.worth ? { worth: word(p.worth) } : {}),
+    ...(exposure
+      ? {
+          exposure: {
+            ...exposure,
+            parts: word(exposure.parts),
+            signs: word(exposure.signs),
+            onset: word(exposure.onset),
+            first: word(exposure.first),
+            ...(exposure.test ? { test: word(exposure.test) } : {}),
+            doses: exposure.doses.map((d) => ({ ...d, of: word(d.of) })),
+          },
+        }
+      : {}),
+    control: p.control.map((c) => ({
+      ...c,
+      do: word(c.do),
+      ...(c.tools ? { tools: word(c.tools) } : {}),
+      ...(c.wear ? { wear: word(c.wear) } : {}),
+      ...(c.waste ? { waste: word(c.waste) } : {}),
+    })),
+  }
 }
 
 const spokenCharacter = (c: Character): Character => ({

@@ -12,7 +12,7 @@ import { HazardList } from './HazardList.tsx'
 import { SearchedHere } from './SearchedHere.tsx'
 import { HarmMatrix } from './HarmMatrix.tsx'
 import { useGrazing } from './useGrazing.ts'
-import { say, word, listed } from '../language/say.ts'
+import { say, listed } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
 interface Props {
@@ -83,7 +83,7 @@ export function HarmPanel({ round, weighed }: Props) {
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5 first-letter:uppercase">
-              {listed(n.who)}: {word(n.kind)}. {n.note}
+              {listed(n.who)}: {n.kind}. {n.note}
             </p>
           ))}
           <ExposureView plant={byId.get(f.plant)!} />
@@ -127,7 +127,7 @@ export function HarmPanel({ round, weighed }: Props) {
           <ul className="space-y-1.5">
             {harm.cautions.map((c) => (
               <li key={c.plant}>
-                <b>{name(c.plant)}</b>: {c.notes.map((n) => `${word(n.kind)} (${listed(n.who)}). ${n.note}`).join(' ')}
+                <b>{name(c.plant)}</b>: {c.notes.map((n) => `${n.kind} (${listed(n.who)}). ${n.note}`).join(' ')}
               </li>
             ))}
           </ul>

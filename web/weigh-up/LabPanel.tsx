@@ -54,7 +54,7 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
                 names: names[o.what],
                 lab: lab[o.what].toFixed(1),
                 abs: Math.abs(o.points).toFixed(1),
-                what: o.points < 0 ? 'below' : 'above',
+                what: o.points < 0 ? say('below') : say('above'),
               }}
               components={{ b: <b>{o.within ? say('within its range') : say('outside its range')}</b> }}
             />

@@ -1,22 +1,36 @@
 // Every text that the app says, by its English: from the code, and from the lists of the book.
 import { readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
-import { parser as Parser } from 'i18next-parser'
+import ts from 'typescript'
 import { parse } from 'yaml'
 
-const lexers = {
-  ts: [{ lexer: 'JavascriptLexer', functions: ['say', 'word'] }],
-  tsx: [{ lexer: 'JsxLexer', functions: ['say', 'word'], componentFunctions: ['Say'], attr: 'text' }],
+const LOOKED_UP = new Set(['say', 'word'])
+const isText = (node) => node && (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node))
+
+/** What is looked up in one file: `say('…')`, `word('…')`, `<Say text="…">`. */
+function textsOfFile(path) {
+  const file = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, false)
+  const found = []
+  const visit = (node) => {
+    if (ts.isCallExpression(node) && LOOKED_UP.has(node.expression.escapedText) && isText(node.arguments[0]))
+      found.push(node.arguments[0].text)
+    if (ts.isJsxSelfClosingElement(node) && node.tagName.escapedText === 'Say')
+      for (const { name, initializer } of node.attributes.properties) {
+        const given = initializer?.expression ?? initializer
+        if (name.escapedText === 'text' && isText(given)) found.push(given.text)
+      }
+    ts.forEachChild(node, visit)
+  }
+  visit(file)
+  return found
 }
 
-function textsOfCode() {
-  const reader = new Parser({ lexers })
-  return ['web', 'core'].flatMap((folder) =>
+const textsOfCode = () =>
+  ['web', 'core'].flatMap((folder) =>
     readdirSync(folder, { recursive: true })
       .filter((f) => /\.tsx?$/.test(f))
-      .flatMap((f) => reader.parse(readFileSync(join(folder, f), 'utf8'), f).map((e) => e.key)),
+      .flatMap((f) => textsOfFile(join(folder, f))),
   )
-}
 
 /** Words that stand in lists of the core and are looked up as they come. */
 const lists = [

@@ -4,7 +4,7 @@ import type { Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { stateWords } from '../parts/words.ts'
-import { say } from '../language/say.ts'
+import { say, oneOf } from '../language/say.ts'
 
 export const KEYS_A_PAGE = 9
 
@@ -58,7 +58,7 @@ export function StateAnswers({
                 className={`relative flex h-full min-h-12 w-full flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
               >
                 {drawing ? <DrawingView drawing={drawing} className="size-[4.6rem]" /> : null}
-                <span className="my-auto">{stateWords(state)}</span>
+                <span className="my-auto w-full hyphens-auto [overflow-wrap:anywhere]">{stateWords(state)}</span>
                 {counts?.[state] ? <b className="absolute top-1 right-2 text-lg">{counts[state]}</b> : null}
                 {key ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{key}</kbd> : null}
               </button>
@@ -70,7 +70,7 @@ export function StateAnswers({
         <span>{say('Shift with a number: either of two')}</span>
         {either.length > 0 ? (
           <span className="font-semibold text-ink">
-            {say('either {{either}} …', { either: either.map(stateWords).join(' or ') })}
+            {say('either {{either}} …', { either: oneOf(either.map(stateWords)) })}
           </span>
         ) : null}
         {states.length > KEYS_A_PAGE ? (

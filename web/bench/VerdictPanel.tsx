@@ -14,6 +14,7 @@ import { possiblePortrait, shownCandidates } from './readyDrawings.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
 import { say } from '../language/say.ts'
+import { fixed } from '../language/numbers.ts'
 
 export interface VerdictProps {
   result: Identification
@@ -40,8 +41,8 @@ function Evidence({ candidate }: { candidate: Candidate }) {
           <span>{characterTitle(characters, e.character)}</span>
           <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
             {e.bits < 0
-              ? say('against {{bits}} bits', { bits: (-e.bits).toFixed(1) })
-              : say('for {{bits}} bits', { bits: e.bits.toFixed(1) })}
+              ? say('against {{bits}} bits', { bits: fixed(-e.bits, 1) })
+              : say('for {{bits}} bits', { bits: fixed(e.bits, 1) })}
           </span>
         </li>
       ))}
@@ -74,7 +75,7 @@ function Why({
       {contradicts ? (
         <li className="text-harm">
           {say('Worth a second look:')} {look(contradicts.character)}{' '}
-          {say('speaks against it by {{abs}} bits.', { abs: Math.abs(contradicts.bits).toFixed(1) })}
+          {say('speaks against it by {{abs}} bits.', { abs: fixed(Math.abs(contradicts.bits), 1) })}
         </li>
       ) : null}
       {wouldChange ? (

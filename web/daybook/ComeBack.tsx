@@ -12,6 +12,7 @@ import { useOutbox } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
 const OTHER = 'other'
 const SHOWN = 8
@@ -131,7 +132,7 @@ export function ComeBack({
                 n: done.length,
                 wilson: percentRange(wilson({ x: right, n: done.length })),
                 what: lean ? say('; the engine was {{lean}}', { lean }) : '',
-                brierScore: brierScore(done)!.toFixed(2),
+                brierScore: fixed(brierScore(done)!, 2),
               }}
               components={{ b: <b /> }}
             />

@@ -3,8 +3,9 @@ import { checkCopy, getCopies, type KeptCopy } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { say } from '../language/say.ts'
 import { momentWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
-const size = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${(bytes / 1e6).toFixed(1)} MB`)
+const size = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` : `${fixed(bytes / 1e6, 1)} MB`)
 
 /** Copies of everything: to take one away, to see which are kept, to know whether a file is whole. */
 export function Copies() {

@@ -9,11 +9,12 @@ import { useFlora } from '../stores/floraStore.ts'
 import { TrendChart } from './TrendChart.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const DRAWN = 6
 
 /** A change in points of share, with its sign. */
-const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${Math.abs(100 * x).toFixed(1)}`
+const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${fixed(Math.abs(100 * x), 1)}`
 
 function changeWords({ trend, lately }: PlantCourse): string {
   if (trend)

@@ -24,6 +24,7 @@ import { keptUrl } from '../stores/keptApart.ts'
 import { nothingPulled, useRunners, type Pulled } from './runnersStore.ts'
 import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const FILE = 'fold-sprig-runners'
 
@@ -81,9 +82,9 @@ function Second({ mine, theirs }: { mine: Runner[]; theirs: Runner[] }) {
         same,
         what: Number.isFinite(kappa)
           ? say(': kappa {{kappa}} ({{interval}} to {{interval2}}; Cohen 1960)', {
-              kappa: kappa.toFixed(2),
-              interval: interval[0].toFixed(2),
-              interval2: interval[1].toFixed(2),
+              kappa: fixed(kappa, 2),
+              interval: fixed(interval[0], 2),
+              interval2: fixed(interval[1], 2),
             })
           : '',
       })}

@@ -13,6 +13,7 @@ import { stillToFind } from '../weigh-up/stillToFind.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say, listed } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
 const withInterval = (s: Share) =>
   `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : say(', no interval from one stop')}`
@@ -93,8 +94,8 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
             byId.get(t.taxon)?.scientificName ?? '',
             withInterval(t),
             ...(together ? [percentRange(together.get(t.taxon)!)] : []),
-            t.se === undefined ? say('not from one stop') : `${(100 * t.se).toFixed(1)}`,
-            t.designEffect === undefined ? '' : t.designEffect.toFixed(1),
+            t.se === undefined ? say('not from one stop') : `${fixed(100 * t.se, 1)}`,
+            t.designEffect === undefined ? '' : fixed(t.designEffect, 1),
             say('{{stopsWith}} of {{stops}}', { stopsWith: t.stopsWith, stops: composition.stops }),
           ])}
         />
@@ -156,7 +157,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
                   say('{{character}} {{what}}{{bits}} bits', {
                     character: e.character,
                     what: e.bits >= 0 ? '+' : '',
-                    bits: e.bits.toFixed(1),
+                    bits: fixed(e.bits, 1),
                   }),
                 )
                 .join(', '),

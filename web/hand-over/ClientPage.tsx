@@ -17,6 +17,7 @@ import { PageTwo } from './PageTwo.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
@@ -166,14 +167,14 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
             {say(
               'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
               {
-                low: leafy.cpPct.low.toFixed(0),
-                high: leafy.cpPct.high.toFixed(0),
-                low2: leafy.adfPct.low.toFixed(0),
-                high2: leafy.adfPct.high.toFixed(0),
-                low3: leafy.ndfPct.low.toFixed(0),
-                high3: leafy.ndfPct.high.toFixed(0),
-                low4: leafy.rfv.low.toFixed(0),
-                high4: leafy.rfv.high.toFixed(0),
+                low: fixed(leafy.cpPct.low, 0),
+                high: fixed(leafy.cpPct.high, 0),
+                low2: fixed(leafy.adfPct.low, 0),
+                high2: fixed(leafy.adfPct.high, 0),
+                low3: fixed(leafy.ndfPct.low, 0),
+                high3: fixed(leafy.ndfPct.high, 0),
+                low4: fixed(leafy.rfv.low, 0),
+                high4: fixed(leafy.rfv.high, 0),
               },
             )}
           </p>
@@ -182,12 +183,12 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
               <Say
                 text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
                 values={{
-                  cpPct: lab.cpPct.toFixed(1),
-                  low: measured.cpPct.low.toFixed(1),
-                  high: measured.cpPct.high.toFixed(1),
-                  middle: measured.rfv.middle.toFixed(0),
-                  low2: measured.rfv.low.toFixed(0),
-                  high2: measured.rfv.high.toFixed(0),
+                  cpPct: fixed(lab.cpPct, 1),
+                  low: fixed(measured.cpPct.low, 1),
+                  high: fixed(measured.cpPct.high, 1),
+                  middle: fixed(measured.rfv.middle, 0),
+                  low2: fixed(measured.rfv.low, 0),
+                  high2: fixed(measured.rfv.high, 0),
                 }}
                 components={{
                   b: (

@@ -21,8 +21,9 @@ import { areaWords, massFigure, rateWords, unitOf } from '../parts/units.ts'
 import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
-const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+const days = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
 function Says({ round }: { round: Round }) {
   const { plants, byId } = useFlora()
@@ -120,9 +121,9 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
           {say('{{what}}: needs {{needPct}} %, leafy sward {{middle}} % ({{low}} to {{high}}){{what2}}.', {
             what: m.what === 'energy' ? say('Energy') : say('Protein'),
             needPct: m.needPct,
-            middle: m.hasPct.middle.toFixed(0),
-            low: m.hasPct.low.toFixed(0),
-            high: m.hasPct.high.toFixed(0),
+            middle: fixed(m.hasPct.middle, 0),
+            low: fixed(m.hasPct.low, 0),
+            high: fixed(m.hasPct.high, 0),
             what2: m.shortPct > 0 ? say(', short in the middle of the range') : '',
           })}
         </p>

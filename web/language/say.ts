@@ -24,6 +24,10 @@ export const word = (text: string): string => i18next.t(text)
 /** Words from a list of the book, one after the other. */
 export const listed = (texts: readonly string[]): string => texts.map(word).join(', ')
 
+/** Several names in one sentence. */
+export const together = (names: string[]): string => names.join(` ${say('and')} `)
+export const oneOf = (names: string[]): string => names.join(` ${say('or')} `)
+
 /** Read the texts of a language, before any screen or module with texts is loaded. */
 export async function readLanguage(language: Language): Promise<void> {
   const texts = languages[language].texts

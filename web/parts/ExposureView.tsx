@@ -3,6 +3,7 @@ import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '
 import { areaWords, inUnits, weightWords } from './units.ts'
 import { say, listed } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
   lessened: say('less so, but still'),
@@ -23,7 +24,7 @@ const area = (n: number) =>
   !Number.isFinite(n)
     ? say('any area')
     : n < 10
-      ? `${n.toFixed(1)} m²`
+      ? `${fixed(n, 1)} m²`
       : n < 10_000
         ? `${Math.round(n)} m²`
         : areaWords(n / 10_000)

@@ -2,6 +2,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Estimate } from '@/core/feed/mixtureFeed.ts'
 import { keptFrom, shownIn, unitName, type Quantity, type UnitSystem } from '@/core/records/units.ts'
+import { atMost, fixed } from '../language/numbers.ts'
 import { browserStore } from '../stores/browserStore.ts'
 import { say } from '../language/say.ts'
 
@@ -37,9 +38,9 @@ export const forField = (of: Quantity, kept: number): number => {
 }
 
 const tens = (n: number) => Math.round(n / 10) * 10
-const few = (n: number) => (n < 10 ? Number(n.toFixed(1)) : Math.round(n))
+const few = (n: number) => atMost(n, n < 10 ? 1 : 0)
 
-export const areaWords = (ha: number): string => `${inUnits('area', ha).toFixed(2)} ${unitOf('area')}`
+export const areaWords = (ha: number): string => `${fixed(inUnits('area', ha), 2)} ${unitOf('area')}`
 export const wayWords = (metres: number): string => `${Math.round(inUnits('way', metres))} ${unitOf('way')}`
 export const lengthWords = (metres: number): string => `${few(inUnits('length', metres))} ${unitOf('length')}`
 /** A long way, where a few steps do not matter. */

@@ -2,6 +2,7 @@ import { methodInfo, type Method } from '@/core/survey/methods.ts'
 import type { Character, Effort } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import { say, word } from '../language/say.ts'
+import { fixed } from '../language/numbers.ts'
 
 const spoken: Record<string, string> = {
   'm-or-w': say('M or W'),
@@ -48,12 +49,12 @@ const NBSP = '\u00a0'
 export function percent(share: number): string {
   const p = share * 100
   if (p === 0) return `0${NBSP}%`
-  return p < 9.95 ? `${p.toFixed(1)}${NBSP}%` : `${Math.round(p)}${NBSP}%`
+  return p < 9.95 ? `${fixed(p, 1)}${NBSP}%` : `${Math.round(p)}${NBSP}%`
 }
 
 export const percentRange = ([low, high]: [number, number]): string => {
   const decimals = high < 0.0995 ? 1 : 0
-  return `${say('{{low}} to {{high}}', { low: (low * 100).toFixed(decimals), high: (high * 100).toFixed(decimals) })} %`.replaceAll(
+  return `${say('{{low}} to {{high}}', { low: fixed(low * 100, decimals), high: fixed(high * 100, decimals) })} %`.replaceAll(
     ' ',
     NBSP,
   )

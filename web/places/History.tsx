@@ -7,6 +7,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { forField, inUnits, rateWords, typedIn, unitOf } from '../parts/units.ts'
 import { say } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
 const kindWords: Record<EventKind, string> = {
   sown: say('Sown'),
@@ -68,7 +69,7 @@ function SownLine({
       )}
       <b className="w-24 text-right">
         {say('{{inUnits}} {{unitOf}} live', {
-          inUnits: inUnits('perArea', part.kgPerHa * part.pls).toFixed(1),
+          inUnits: fixed(inUnits('perArea', part.kgPerHa * part.pls), 1),
           unitOf: unitOf('weight'),
         })}
       </b>

@@ -10,6 +10,7 @@ import { namingWorker } from '../workers/namingWorker.ts'
 import { OneLook } from './Lookalikes.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const MOST = 4
 /** Bits from which a look is worth the ink. */
@@ -109,8 +110,8 @@ export function Component() {
                     {faint
                       ? say('hardly tells them apart')
                       : say('tells {{bits}} of {{log}} bits', {
-                          bits: bits.toFixed(1),
-                          log: Math.log2(chosen.length).toFixed(1),
+                          bits: fixed(bits, 1),
+                          log: fixed(Math.log2(chosen.length), 1),
                         })}
                     , {effortWords[c.effort]}
                   </span>

@@ -15,6 +15,7 @@ import { seedOf } from '../parts/PlantDrawing.tsx'
 import { characterOf, shortName, useFlora } from '../stores/floraStore.ts'
 import { SURE_KEYS, Sureness } from './Sureness.tsx'
 import { say } from '../language/say.ts'
+import { fixed } from '../language/numbers.ts'
 
 const condition: Record<PractiseSpecimen['condition'], string> = {
   whole: '',
@@ -103,9 +104,7 @@ export function Picture({ question }: { question: Question }) {
       })}
       <figure className="text-center">
         <DrawingView drawing={partToScale('seed.size', question.size)} label={say('Its size')} className="size-36" />
-        <figcaption className="text-ink-soft">
-          {say('about {{size}} mm', { size: question.size.toFixed(1) })}
-        </figcaption>
+        <figcaption className="text-ink-soft">{say('about {{size}} mm', { size: fixed(question.size, 1) })}</figcaption>
       </figure>
     </div>
   )

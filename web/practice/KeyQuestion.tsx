@@ -9,6 +9,7 @@ import { Sureness } from './Sureness.tsx'
 import type { Shown } from './usePractice.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 type Part = Pick<PracticeAnswer, 'about' | 'answered' | 'right' | 'sure' | 'measured'>
 
@@ -44,7 +45,7 @@ export function KeyQuestion({
                 <span className="text-sm text-ink-soft">
                   {i + 1}. {characterOf(id)!.title}
                 </span>
-                <b className="block">{'value' in o ? `${o.value.toFixed(o.value < 10 ? 1 : 0)} mm` : answerWords(o)}</b>
+                <b className="block">{'value' in o ? `${fixed(o.value, o.value < 10 ? 1 : 0)} mm` : answerWords(o)}</b>
               </span>
             </li>
           )

@@ -9,6 +9,7 @@ import { ConfusionMatrix } from './ConfusionMatrix.tsx'
 import { Reliability } from './Reliability.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const bearingWords = {
   'too sure': say('You are surer than you are right.'),
@@ -93,8 +94,8 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
         <Say
           text="Log score {{logScore}} (0 is best, 0.69 is a coin), <word>Brier score</word> {{brierScore}} (0 is best, 0.25 is a coin). {{size}} things in learning, {{due}} due now{{what}}."
           values={{
-            logScore: logScore(judged)?.toFixed(2) ?? say('none yet'),
-            brierScore: brierScore(judged)?.toFixed(2) ?? say('none yet'),
+            logScore: fixed(logScore(judged), 2) ?? say('none yet'),
+            brierScore: fixed(brierScore(judged), 2) ?? say('none yet'),
             size: learned.size,
             due,
             what: next

@@ -16,7 +16,8 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import { useTrainerSet } from './setStore.ts'
 import { askable } from './usePractice.ts'
-import { say } from '../language/say.ts'
+import { say, together } from '../language/say.ts'
+import { fixed } from '../language/numbers.ts'
 
 const LARGEST = 1_000_000
 const SETTABLE = practiceKinds.filter((k) => k !== 'cover' && k !== 'rank')
@@ -130,13 +131,13 @@ function Group({ set, group }: { set: TrainerSet; group: SetAnswers[] }) {
           .join(', ')}
         {kappa === undefined
           ? ''
-          : say('. Agreement among them beyond chance: kappa {{kappa}} (Fleiss 1971).', { kappa: kappa.toFixed(2) })}
+          : say('. Agreement among them beyond chance: kappa {{kappa}} (Fleiss 1971).', { kappa: fixed(kappa, 2) })}
       </p>
       <ol className="mt-1 list-decimal pl-6">
         {questions.map((q, i) => (
           <li key={i}>
             {say('{{split}}: {{right}} of {{answered}} right{{what}}', {
-              split: q.about.split('|').map(name).join(' and '),
+              split: together(q.about.split('|').map(name)),
               right: q.right,
               answered: q.answered,
               what:

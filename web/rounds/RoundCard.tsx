@@ -10,7 +10,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
 import { readRound } from './readRound.ts'
 import { aboutWayWords, areaWords } from '../parts/units.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
 
 const routeWords: Record<RouteKind, string> = {
@@ -65,7 +65,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
             <dd>
               {say('{{areaWords}}, read as {{outlook}}', {
                 areaWords: areaWords(areaHa(paddock.boundary)),
-                outlook: paddock.outlook,
+                outlook: word(paddock.outlook),
               })}
             </dd>
           </>

@@ -32,7 +32,10 @@ const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
 function tipOf(next: RoundSummary | undefined): MidribTip {
   if (!next) return { label: say('Plan a round'), detail: say('every planned round is counted'), to: '/plan' }
   return {
-    label: `${next.stopsDone > 0 ? say('Go on with') : say('Walk')} ${next.paddock}`,
+    label:
+      next.stopsDone > 0
+        ? say('Go on with {{paddock}}', { paddock: next.paddock })
+        : say('Walk {{paddock}}', { paddock: next.paddock }),
     detail: say('{{stops}} stops, {{holding}}', { stops: next.stops - next.stopsDone, holding: next.holding }),
     to: `/rounds/${next.id}`,
   }
@@ -79,7 +82,7 @@ export function Component() {
         .map((r) => ({
           id: r.id,
           label: r.paddock,
-          detail: 'counted',
+          detail: say('counted'),
           onPress: () => setChosen(r.id),
           pressLabel: say('Show {{paddock}}', { paddock: r.paddock }),
         }))}

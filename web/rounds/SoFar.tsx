@@ -16,8 +16,9 @@ import { MassPanel } from './so-far/MassPanel.tsx'
 import { Resampled } from './so-far/Resampled.tsx'
 import { SearchPanel } from './so-far/SearchPanel.tsx'
 import { Terms } from '../parts/Terms.tsx'
-import { say } from '../language/say.ts'
+import { say, together } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 interface Props {
   round: Round
@@ -118,7 +119,7 @@ function Estimator({ round, made }: { round: Round; made: Composition | undefine
         <p className="mt-1">
           {say(
             'Stops differ: the variance of the first share is {{effect}} times that of as many points spread at random (design effect).',
-            { effect: effect.toFixed(1) },
+            { effect: fixed(effect, 1) },
           )}
         </p>
       ) : null}
@@ -216,7 +217,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
             <p className="mt-2" data-testid="uniformity">
               <Say
                 text="Uniformity: the share of {{it}} varies by <b/> of its mean from grid to grid (coefficient of variation; 0 is the same everywhere)."
-                values={{ it: uniformity.of.map((t) => taxonName(t, byId)).join(' and ') }}
+                values={{ it: together(uniformity.of.map((t) => taxonName(t, byId))) }}
                 components={{ b: <b>{percent(uniformity.cv)}</b> }}
               />
             </p>

@@ -161,7 +161,7 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
               })
             }
           >
-            {say('Add a stop {{what}}', { what: fix ? 'here' : say('at the end') })}
+            {say('Add a stop {{what}}', { what: fix ? say('here') : say('at the end') })}
           </button>
         </div>
         {skipping ? (

@@ -10,9 +10,10 @@ import { useFlora } from '../stores/floraStore.ts'
 import { LabPanel } from './LabPanel.tsx'
 import { estimateIn, unitOf } from '../parts/units.ts'
 import { say } from '../language/say.ts'
+import { fixed } from '../language/numbers.ts'
 
 const range = (e: Estimate, decimals: number) =>
-  say('{{low}} to {{high}}', { low: e.low.toFixed(decimals), high: e.high.toFixed(decimals) })
+  say('{{low}} to {{high}}', { low: fixed(e.low, decimals), high: fixed(e.high, decimals) })
 
 function gradeWords(rfv: Estimate): string {
   const [worst, best] = [hayGrade(rfv.low), hayGrade(rfv.high)]
@@ -40,7 +41,7 @@ function Line({
         {name}
       </th>
       <td className="text-right font-bold">
-        {estimate.middle.toFixed(decimals)} {unit}
+        {fixed(estimate.middle, decimals)} {unit}
       </td>
       <td className="w-40 text-right">
         {range(estimate, decimals)} {unit}

@@ -11,6 +11,7 @@ import { useGrazing } from './useGrazing.ts'
 import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../parts/units.ts'
 import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 function NumberInput({
   label,
@@ -48,15 +49,15 @@ function NumberInput({
 /** Animal unit months with the range of the standing mass. */
 export const aumWords = (a: Estimate) =>
   say('{{middle}} ({{low}} to {{high}})', {
-    middle: a.middle.toFixed(1),
-    low: a.low.toFixed(1),
-    high: a.high.toFixed(1),
+    middle: fixed(a.middle, 1),
+    low: fixed(a.low, 1),
+    high: fixed(a.high, 1),
   })
 
 /** From here on a need is called met without more words. */
 const SURE = 0.975
 
-const days = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+const days = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
 /** What is lacking over the stay, in kilograms that somebody could bring. */
 function lacking(met: Met, animal: AnimalClass, count: number, stay: number | undefined): string {
@@ -88,9 +89,9 @@ function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: 
             values={{
               needPct: m.needPct,
               what: m.what === 'energy' ? 'TDN' : say('of dry matter'),
-              middle: m.hasPct.middle.toFixed(0),
-              low: m.hasPct.low.toFixed(0),
-              high: m.hasPct.high.toFixed(0),
+              middle: fixed(m.hasPct.middle, 0),
+              low: fixed(m.hasPct.low, 0),
+              high: fixed(m.hasPct.high, 0),
               naturalFrequency: naturalFrequency(m.chance),
               lacking: lacking(m, animal, plan.count, stay),
             }}
@@ -100,7 +101,7 @@ function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: 
                 <span className="font-semibold">
                   {m.shortPct > 0
                     ? say('short by about {{shortPct}} points', {
-                        shortPct: m.shortPct.toFixed(m.shortPct < 1 ? 1 : 0),
+                        shortPct: fixed(m.shortPct, m.shortPct < 1 ? 1 : 0),
                       })
                     : m.chance >= SURE
                       ? say('met')
@@ -149,9 +150,9 @@ function OtherWay({
             <Say
               text="<b/> ({{inUnits}} to {{what}})"
               values={{
-                inUnits: inUnits('area', areaHa.low).toFixed(2),
+                inUnits: fixed(inUnits('area', areaHa.low), 2),
                 what: Number.isFinite(areaHa.high)
-                  ? inUnits('area', areaHa.high).toFixed(2)
+                  ? fixed(inUnits('area', areaHa.high), 2)
                   : say('more than can be said'),
               }}
               components={{ b: <b>{areaWords(areaHa.middle)}</b> }}
@@ -287,8 +288,8 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
               ? say(
                   ' Legumes: in a sward that yields 8 t a hectare a year a share like this brings about {{inUnits}} to {{inUnits2}} {{unitOf}} of nitrogen {{aHectare}} (Carlsson and Huss-Danell 2003, from memory).',
                   {
-                    inUnits: inUnits('perArea', nitrogen[0]).toFixed(0),
-                    inUnits2: inUnits('perArea', nitrogen[1]).toFixed(0),
+                    inUnits: fixed(inUnits('perArea', nitrogen[0]), 0),
+                    inUnits2: fixed(inUnits('perArea', nitrogen[1]), 0),
                     unitOf: unitOf('weight'),
                     aHectare: aHectare(),
                   },

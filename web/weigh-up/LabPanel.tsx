@@ -9,6 +9,7 @@ import { useLabs } from './labStore.ts'
 import { estimateIn, unitOf } from '../parts/units.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 const names = { cpPct: say('Crude protein'), adfPct: 'ADF', ndfPct: 'NDF' } as const
 const MOST_BYTES = 1024 * 1024
@@ -16,9 +17,9 @@ const empty = { sample: '', cpPct: '', adfPct: '', ndfPct: '', nitrateNPpm: '' }
 
 const said = (e: Estimate, decimals: number) =>
   say('{{middle}} ({{low}} to {{high}})', {
-    middle: e.middle.toFixed(decimals),
-    low: e.low.toFixed(decimals),
-    high: e.high.toFixed(decimals),
+    middle: fixed(e.middle, decimals),
+    low: fixed(e.low, decimals),
+    high: fixed(e.high, decimals),
   })
 
 function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
@@ -52,8 +53,8 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
               text="{{names}} {{lab}} %: {{abs}} points {{what}} the middle of the estimate, <b/>"
               values={{
                 names: names[o.what],
-                lab: lab[o.what].toFixed(1),
-                abs: Math.abs(o.points).toFixed(1),
+                lab: fixed(lab[o.what], 1),
+                abs: fixed(Math.abs(o.points), 1),
                 what: o.points < 0 ? say('below') : say('above'),
               }}
               components={{ b: <b>{o.within ? say('within its range') : say('outside its range')}</b> }}

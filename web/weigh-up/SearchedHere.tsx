@@ -5,8 +5,9 @@ import { useSearches } from './useSearches.ts'
 import { aboutWayWords, aHectare, lengthWords, onEach, wayWords } from '../parts/units.ts'
 import { say } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
-const few = (n: number) => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+const few = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
 /** Plants a hectare from search walks of the same paddock; where none was made, what one would buy. */
 export function SearchedHere({ paddockId }: { paddockId: string }) {

@@ -10,7 +10,7 @@ import { monthNames } from '../parts/words.ts'
 import { useWidth } from '../parts/useWidth.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { seasonShares } from './seasonShares.ts'
-import { say } from '../language/say.ts'
+import { say, together } from '../language/say.ts'
 
 const HEIGHT = 230
 const MOST_FILLERS = 4
@@ -96,7 +96,7 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
           what:
             months.length > 0
               ? say('Growth falls below three quarters of its best in {{months}}.{{what}}', {
-                  months: months.join(' and '),
+                  months: together(months),
                   what:
                     fillers.length > 0
                       ? say(' Warm season plants at home here fill that: {{fillers}}.', {

@@ -19,9 +19,10 @@ import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } 
 import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { wholeWords } from '../language/dates.ts'
+import { fixed } from '../language/numbers.ts'
 
 const SHOWN = 8
-const figure = (n: number) => (n < 10 ? n.toFixed(1) : wholeWords(n))
+const figure = (n: number) => (n < 10 ? fixed(n, 1) : wholeWords(n))
 /** A number as it was typed, between limits; undefined where it is none. */
 function typed(text: string, low: number, high: number): number | undefined {
   const n = Number(text.trim().replace(',', '.'))

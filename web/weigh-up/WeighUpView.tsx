@@ -27,6 +27,7 @@ import { HarmPanel } from './HarmPanel.tsx'
 import { Terms } from '../parts/Terms.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
+import { fixed } from '../language/numbers.ts'
 
 interface Props {
   round: Round
@@ -142,9 +143,9 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
             '{{richness}} plants; Shannon {{shannon}}, Simpson {{simpson}}, as varied as {{effectiveSpecies}} equally common plants. These describe the plants met, without an error of their own. {{what}}',
             {
               richness: made.diversity.richness,
-              shannon: made.diversity.shannon.toFixed(3),
-              simpson: made.diversity.simpson.toFixed(3),
-              effectiveSpecies: made.diversity.effectiveSpecies.toFixed(1),
+              shannon: fixed(made.diversity.shannon, 3),
+              simpson: fixed(made.diversity.simpson, 3),
+              effectiveSpecies: fixed(made.diversity.effectiveSpecies, 1),
               what: made.diversity.pool ? stillToFind(made.diversity.richness, made.diversity.pool) : '',
             },
           )}

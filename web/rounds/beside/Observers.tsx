@@ -6,6 +6,7 @@ import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
 
 const signed = (x: number) => `${x >= 0 ? '+' : '−'}${percent(Math.abs(x))}`
 
@@ -37,11 +38,11 @@ export function Observers({ first, second }: { first: Round; second: Round }) {
             text="On the leading plant of a stop they agree at {{observed}} in 100 stops; beyond chance kappa is <b/> ({{interval}} to {{min}}), {{kappaWords}}."
             values={{
               observed: Math.round(made.leading.observed * 100),
-              interval: made.leading.interval[0].toFixed(2),
-              min: Math.min(1, made.leading.interval[1]).toFixed(2),
+              interval: fixed(made.leading.interval[0], 2),
+              min: fixed(Math.min(1, made.leading.interval[1]), 2),
               kappaWords: kappaWords(made.leading.kappa),
             }}
-            components={{ b: <b>{made.leading.kappa.toFixed(2)}</b> }}
+            components={{ b: <b>{fixed(made.leading.kappa, 2)}</b> }}
           />
         </p>
       ) : (
@@ -66,9 +67,9 @@ export function Observers({ first, second }: { first: Round; second: Round }) {
               {line.icc ? (
                 <span className="text-ink-soft">
                   {say('; ICC {{icc}}{{what}}', {
-                    icc: line.icc.icc.toFixed(2),
+                    icc: fixed(line.icc.icc, 2),
                     what: line.icc.interval.every(Number.isFinite)
-                      ? ` (${line.icc.interval.map((x) => x.toFixed(2)).join(' to ')})`
+                      ? ` (${say('{{low}} to {{high}}', { low: fixed(line.icc.interval[0], 2), high: fixed(line.icc.interval[1], 2) })})`
                       : '',
                   })}
                 </span>

@@ -21,6 +21,7 @@ import { firstForm, settingsFor, usePlan, type PlanForm } from './usePlan.ts'
 import { aboutWayWords, areaWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
 
 interface Loaded {
   rounds: RoundSummary[]
@@ -45,7 +46,7 @@ const routeWords: Record<RouteKind, string> = {
 const hours = (minutes: number): string =>
   minutes < 90
     ? say('{{minutes}} minutes', { minutes: Math.round(minutes / 5) * 5 })
-    : say('{{minutes}} hours', { minutes: (minutes / 60).toFixed(1) })
+    : say('{{minutes}} hours', { minutes: fixed(minutes / 60, 1) })
 
 /** Plan a round: purpose, method and precision on the left; stops, route, kit and what to look for on the right. */
 export function Component() {

@@ -3,6 +3,7 @@ import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
 import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
+import { atMost, fixed } from '../../language/numbers.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 
@@ -16,7 +17,7 @@ interface Props {
 export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
   const mass = READING[method] !== undefined
-  const show = (x: number) => (mass ? rateWords(x) : `${(100 * x).toFixed(2).replace(/0$/, '').replace(/\.0$/, '')} %`)
+  const show = (x: number) => (mass ? rateWords(x) : `${atMost(100 * x, 2)} %`)
   const { units } = methodInfo[method]
   return (
     <div>
@@ -52,7 +53,7 @@ export function StopsArithmetic({ method, pilot, planned }: Props) {
         </p>
         <p className="mt-1 font-semibold">
           {say('t × s ÷ √n = {{t}} × {{show}} ÷ √{{stops}} = {{show2}}', {
-            t: planned.t.toFixed(2),
+            t: fixed(planned.t, 2),
             show: show(pilot.sd),
             stops: planned.stops,
             show2: show(planned.reached),

@@ -3,6 +3,7 @@ import { groupOf, taxonName } from '@/core/survey/taxon.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
+import { fixed } from '../../language/numbers.ts'
 
 const MOST = 12
 
@@ -60,7 +61,7 @@ export function FrequencyPanel({ frequency, unit }: { frequency: Frequency[]; un
                 .map((f) =>
                   say('{{taxonName}} about {{plantsPerM}} a m²', {
                     taxonName: taxonName(f.taxon, byId),
-                    plantsPerM: f.plantsPerM2!.toFixed(0),
+                    plantsPerM: fixed(f.plantsPerM2!, 0),
                   }),
                 )
                 .join(', '),

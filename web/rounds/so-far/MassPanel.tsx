@@ -7,6 +7,7 @@ import { useWidth } from '../../parts/useWidth.ts'
 import { aHectare, inUnits, massFigure, rateWords, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
 
 const HEIGHT = 260
 /** Clipped frames, the line through them, and the band that holds the line. */
@@ -44,7 +45,7 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
             inUnits2: Math.round(inUnits('perArea', fit.slope)),
             unitOf: unitOf('perArea'),
             unit: reading.unit || 'step',
-            rSquared: fit.rSquared.toFixed(2),
+            rSquared: fixed(fit.rSquared, 2),
           },
         )}
         className="block"
@@ -95,7 +96,7 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
       </svg>
       <p className="text-ink-soft">
         {say('Dark band: where the line lies; pale band: where a single frame would lie, both 95 %. r² {{rSquared}}.', {
-          rSquared: fit.rSquared.toFixed(2),
+          rSquared: fixed(fit.rSquared, 2),
         })}
       </p>
     </div>

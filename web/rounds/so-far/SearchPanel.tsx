@@ -3,8 +3,9 @@ import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { aHectare, onEach, wayWords } from '../../parts/units.ts'
 import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
 
-const perHa = (n: number): string => (n < 10 ? n.toFixed(1) : String(Math.round(n)))
+const perHa = (n: number): string => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
 /** Plants a hectare by what was found, and what could still be there where nothing was. */
 export function SearchPanel({ search }: { search: SearchFigure[] }) {

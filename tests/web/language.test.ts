@@ -1,0 +1,103 @@
+import { readFileSync } from 'node:fs'
+import { afterEach, describe, expect, it } from 'vitest'
+import { inSentence, say as sayInCore, speak, translatorFrom } from '@/core/say.ts'
+import german from '../../web/language/texts/de.json'
+import english from '../../web/language/texts/en.json'
+// @ts-expect-error: plain script, shared with those that run before anything is built
+import { allTexts } from '../../scripts/texts.mjs'
+
+const texts = new Set(allTexts() as string[])
+const catalogue = german as Record<string, string>
+const places = (text: string) => (text.match(/\{\{\w+\}\}/g) ?? []).sort()
+const parts = (text: string) => (text.match(/<\/?\w+\/?>/g) ?? []).sort()
+/** The English of an entry that is for one only. */
+const manyOf = (key: string) => key.replace(/_one$/, '')
+
+describe('the German catalogue', () => {
+  it('has every text that the app says, and of the book, and none that it does not', () => {
+    expect([...texts].filter((t) => !(t in catalogue))).toEqual([])
+    expect(Object.keys(catalogue).filter((k) => !texts.has(manyOf(k)))).toEqual([])
+  })
+
+  it('keeps the place of every value and part', () => {
+    const differ = Object.entries(catalogue).filter(
+      ([text, said]) => parts(text).join() !== parts(said).join() || places(text).join() !== places(said).join(),
+    )
+    // For one, the number may stand as a word.
+    expect(differ.map(([k]) => k).filter((k) => !k.endsWith('_one'))).toEqual([])
+  })
+
+  it('keeps the figures of every text: a translation changes no dose, distance or year', () => {
+    const figures = (text: string) =>
+      (text.match(/\d[\d.,]*/g) ?? [])
+        .map((f) =>
+          f
+            .replace(/[.,]$/, '')
+            .replace(/^(\d+)[.,](\d{3})$/, '$1$2')
+            .replace(',', '.'),
+        )
+        .sort()
+    const differ = Object.entries(catalogue).filter(([text, said]) => {
+      const there = figures(said)
+      return !figures(text).every((f) => there.includes(f))
+    })
+    expect(differ).toEqual([])
+  })
+
+  it('says nothing by an empty text, and keeps spaces at the ends, which join sentences', () => {
+    const ends = (t: string) => [t.startsWith(' '), t.endsWith(' ')].join()
+    expect(Object.entries(catalogue).filter(([k, v]) => v.trim() === '' || ends(k) !== ends(v))).toEqual([])
+  })
+
+  // The cautions may be put in other words, never softened: German has "sicher" for both sure and safe.
+  it('never calls a plant safe', () => {
+    const calm = Object.values(catalogue).filter((v) => /unbedenklich|gefahrlos|harmlos|ungiftig/i.test(v))
+    expect(calm).toEqual([])
+  })
+
+  it('has a form for one wherever English has', () => {
+    const forOne = Object.keys(english)
+    expect(forOne.filter((k) => !(k in catalogue))).toEqual([])
+    expect(forOne.filter((k) => !texts.has(manyOf(k)))).toEqual([])
+  })
+})
+
+describe('texts of the core', () => {
+  afterEach(() => speak())
+
+  it('are English with values in their places until another language is put in', () => {
+    expect(sayInCore('{{n}} more harmful plants', { n: 3 })).toBe('3 more harmful plants')
+    speak(translatorFrom(catalogue), true)
+    expect(sayInCore('{{n}} more harmful plants', { n: 3 })).toBe('3 weitere schädliche Pflanzen')
+    expect(sayInCore('a text that nobody translated, {{n}}', { n: 1 })).toBe('a text that nobody translated, 1')
+  })
+
+  it('write a noun within a sentence as the language does', () => {
+    expect(inSentence('Tansy ragwort')).toBe('tansy ragwort')
+    expect(inSentence('Kentucky bluegrass')).toBe('Kentucky bluegrass')
+    speak(translatorFrom(catalogue), true)
+    expect(inSentence('Jakobs-Greiskraut')).toBe('Jakobs-Greiskraut')
+  })
+})
+
+describe('German names of plants', () => {
+  // Buttler, Thieme & al., Florenliste von Deutschland; names by common usage, from memory.
+  it.each([
+    ['Perennial ryegrass', 'Deutsches Weidelgras'],
+    ['Orchardgrass', 'Knäuelgras'],
+    ['Kentucky bluegrass', 'Wiesen-Rispengras'],
+    ['Alsike clover', 'Schweden-Klee'],
+    ['Poison hemlock', 'Gefleckter Schierling'],
+    ['Tansy ragwort', 'Jakobs-Greiskraut'],
+    ['Giant hogweed', 'Riesen-Bärenklau'],
+  ])('%s is %s', (name, german) => expect(catalogue[name]).toBe(german))
+
+  it('tell every two plants apart', () => {
+    const names = readFileSync('flora/taxa.csv', 'utf8')
+      .trim()
+      .split('\n')
+      .slice(1)
+      .map((l) => catalogue[l.split(',')[1]!])
+    expect(new Set(names).size).toBe(names.length)
+  })
+})

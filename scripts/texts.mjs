@@ -1,5 +1,5 @@
 // Every text that the app says, by its English: from the code, and from the lists of the book.
-import { readdirSync, readFileSync } from 'node:fs'
+import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
 import { parse } from 'yaml'
@@ -95,3 +95,25 @@ function textsOfTheBook() {
 /** All of them once, in the order of the alphabet. */
 export const allTexts = () =>
   [...new Set([...textsOfCode(), ...textsOfTheBook()])].filter(Boolean).sort((a, b) => (a < b ? -1 : 1))
+
+const CATALOGUES = 'web/language/texts'
+
+/** What a language still lacks and what it has to spare; with `--write` the first stands there in English, the second is gone. */
+function check(write) {
+  const texts = allTexts()
+  for (const file of readdirSync(CATALOGUES).filter((f) => f !== 'en.json')) {
+    const path = join(CATALOGUES, file)
+    const catalogue = JSON.parse(readFileSync(path, 'utf8'))
+    const missing = texts.filter((t) => !(t in catalogue))
+    const spare = Object.keys(catalogue).filter((k) => !texts.includes(k.replace(/_one$/, '')))
+    const english = texts.filter((t) => catalogue[t] === t && /[a-z]{3} [a-z]{3}/.test(t))
+    console.log(`${file}: ${missing.length} missing, ${spare.length} to spare, ${english.length} still in English`)
+    for (const t of [...missing, ...english]) console.log(`  ${t}`)
+    if (!write) continue
+    const kept = Object.entries(catalogue).filter(([k]) => !spare.includes(k))
+    const all = [...kept, ...missing.map((t) => [t, t])].sort(([a], [b]) => (a < b ? -1 : 1))
+    writeFileSync(path, JSON.stringify(Object.fromEntries(all), null, 2) + '\n')
+  }
+}
+
+if (process.argv[1]?.endsWith('texts.mjs')) check(process.argv.includes('--write'))

@@ -13,7 +13,7 @@ interface MeState extends Me {
 }
 
 /** How the screen is read belongs to the device, not to who is signed in. */
-const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units'])
+const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units', 'fold-sprig-language'])
 
 /** Who is at this device. On a machine of one's own there are no accounts, and nobody is asked. */
 export const useMe = create<MeState>()((set, get) => ({
@@ -32,8 +32,8 @@ export const useMe = create<MeState>()((set, get) => ({
     if (open > 0)
       throw new Error(
         say(
-          '{{open}} entries are not sent or settled yet. Sign out when they are: they would go out under another name.',
-          { open },
+          '{{count}} entries are not sent or settled yet. Sign out when they are: they would go out under another name.',
+          { count: open },
         ),
       )
     set(await signOut())

@@ -114,6 +114,26 @@ describe('another site in the same browser', () => {
     await odile.put(url()).set({ 'sec-fetch-site': 'same-origin', host: 'turf.example', origin: 'https://turf.example' }).send(name).expect(200) // prettier-ignore
   })
 
+  // A proxy asks by the name of the machine behind it and passes on the one that the browser used.
+  it('is told from one’s own behind a proxy that gives the server another name', async () => {
+    const passedOn = { host: '127.0.0.1:4170', 'x-forwarded-host': 'turf.example', 'x-forwarded-proto': 'https' }
+    await odile
+      .put(url())
+      .set({ ...passedOn, origin: 'https://turf.example' })
+      .send(name)
+      .expect(200)
+    for (const origin of [
+      'https://elsewhere.example',
+      'https://turf.example.elsewhere.example',
+      'https://127.0.0.1:4170',
+    ])
+      await odile
+        .put(url())
+        .set({ ...passedOn, origin })
+        .send(name)
+        .expect(403)
+  })
+
   it('is refused without accounts too, and so is another name for this machine', async () => {
     const alone = request(makeApp({ db: team.db, book: new Book(flora), log: () => undefined }))
     await alone.put(url()).set('origin', 'https://elsewhere.example').send(name).expect(403)

@@ -1,3 +1,4 @@
+import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
@@ -9,7 +10,15 @@ const apiPort = process.env.PORT ?? '4170'
 
 export default defineConfig({
   plugins: [react(), tailwindcss(), preloadStart(), serviceWorker(), packBuilt()],
-  resolve: { tsconfigPaths: true },
+  resolve: {
+    tsconfigPaths: true,
+    alias: [
+      {
+        find: '@stdlib/assert-has-generator-support',
+        replacement: fileURLToPath(new URL('scripts/hasGenerators.cjs', import.meta.url)),
+      },
+    ],
+  },
   // The server puts a fresh nonce in place of this word in each page it sends.
   html: { cspNonce: '__CSP_NONCE__' },
   worker: { format: 'es' },
@@ -28,8 +37,33 @@ export default defineConfig({
               test: /web\/language\/(say|languages)\.ts|texts\/en\.json|core\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
-            { name: 'shared', minShareCount: 4 },
-            { name: 'shared-by-few', minShareCount: 2, maxModuleSize: 30_000 },
+            // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.
+            { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
+            // The first place, whose parts every other place shares.
+            { name: 'page', test: /web\/rounds\/RoundsRoute\.tsx$|web\/parts\/(Leaf|Midrib)\.tsx$/, priority: 8 },
+            {
+              name: 'ground',
+              test: /@turf|core\/(records|survey\/(methods|taxon|route))/,
+              minShareCount: 2,
+              priority: 6,
+            },
+            {
+              name: 'drawing',
+              test: /core\/drawing\/|web\/parts\/(Plant)?DrawingView?|web\/parts\/PortraitView/,
+              minShareCount: 2,
+              priority: 6,
+            },
+            { name: 'controls', test: /radix|web\/parts\/(?!ShareChart|ExposureView)/, minShareCount: 2, priority: 5 },
+            {
+              name: 'figures',
+              test: /@stdlib|d3-random|core\/(feed|harm|season|survey)/,
+              minShareCount: 2,
+              priority: 4,
+            },
+            { name: 'weighing', test: /web\/(weigh-up|hand-over)\//, minShareCount: 2, priority: 2 },
+            { name: 'practice', test: /web\/practice\/|core\/practice\/|ts-fsrs/, minShareCount: 2, priority: 2 },
+            { name: 'shared', minShareCount: 4, priority: 3 },
+            { name: 'shared-by-few', minShareCount: 2, maxModuleSize: 12_000 },
           ],
         },
       },

@@ -72,3 +72,22 @@ for (const [name, open] of Object.entries(screens))
       await expectAccessible(page, `${name} by ${mode}`, ['color-contrast'])
     }
   })
+
+test('every script that the page of a place names is there, and no script is refused by our own policy', async ({
+  page,
+}) => {
+  const refused: string[] = []
+  page.on('console', (m) => (m.text().includes('Content Security Policy') ? refused.push(m.text()) : undefined))
+  const cdp = await page.context().newCDPSession(page)
+  await cdp.send('Audits.enable')
+  cdp.on('Audits.issueAdded', ({ issue }) => refused.push(issue.code))
+  for (const place of ['/rounds', '/bench', '/plants', '/plants/tansy-ragwort', '/practice', '/daybook', '/plan']) {
+    const html = await (await page.request.get(place)).text()
+    const named = [...html.matchAll(/(?:href|src)="(\/assets\/[^"]+)"/g)].map((m) => m[1]!)
+    expect(named.length).toBeGreaterThan(4)
+    for (const file of named) expect((await page.request.head(file)).status(), `${place} ${file}`).toBe(200)
+    await page.goto(place)
+    await page.locator('h1').first().waitFor({ state: 'attached' })
+  }
+  expect(refused).toEqual([])
+})

@@ -15,7 +15,7 @@ export function serviceWorker(): Plugin {
     },
     closeBundle() {
       const files = readdirSync(outDir, { recursive: true, withFileTypes: true })
-        .filter((f) => f.isFile() && !['index.html', 'sw.js'].includes(f.name))
+        .filter((f) => f.isFile() && !['index.html', 'sw.js', 'scripts-by-place.json'].includes(f.name))
         .map((f) => `/${join(f.parentPath, f.name).slice(outDir.length + 1)}`)
         // Faces for alphabets that the interface does not use are fetched when they are needed.
         .filter((f) => !/\.woff2?$/.test(f) || /latin-/.test(f))

@@ -1,16 +1,14 @@
 import compression from 'compression'
-import express, { type Express, type Request, type Response } from 'express'
-import expressStaticGzip from 'express-static-gzip'
+import express, { type Express, type Response } from 'express'
 import { Router } from 'express'
 import helmet from 'helmet'
 import { randomBytes } from 'node:crypto'
-import { existsSync, readFileSync } from 'node:fs'
-import { join } from 'node:path'
 import { access, type Accounts } from './access/access.ts'
 import type { Db } from './db/db.ts'
 import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { notFound } from './http/httpError.ts'
+import { pages } from './http/pages.ts'
 import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
 import { copyRoutes } from './routes/copies.ts'
@@ -49,31 +47,6 @@ const securityHeaders = helmet({
     },
   },
 })
-
-function pages(app: Express, dist: string): void {
-  const file = join(dist, 'index.html')
-  if (!existsSync(file)) return
-  const html = readFileSync(file, 'utf8')
-  app.use(
-    '/assets',
-    expressStaticGzip(join(dist, 'assets'), {
-      enableBrotli: true,
-      orderPreference: ['br', 'gz'],
-      index: false,
-      serveStatic: { fallthrough: false, immutable: true, maxAge: '1y' },
-    }),
-  )
-  app.use(express.static(dist, { index: false }))
-  /** Who comes with a link, or is not in yet, asks for the book in another way or not at all. */
-  const withoutBook = html.replace(/<link rel="preload" href="\/api[^>]*>\s*/g, '')
-  const send = (page: string) => (_req: Request, res: Response) =>
-    void res
-      .set('cache-control', 'no-cache')
-      .type('html')
-      .send(page.replaceAll('__CSP_NONCE__', res.locals.nonce as string))
-  app.get(['/sign-in', '/shared'], send(withoutBook))
-  app.get('/{*path}', send(html))
-}
 
 export interface AppParts {
   db: Db

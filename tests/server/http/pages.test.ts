@@ -1,0 +1,89 @@
+import express from 'express'
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import request from 'supertest'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { pages } from '@/server/http/pages.ts'
+
+const dist = mkdtempSync(join(tmpdir(), 'fold-sprig-pages-'))
+const INDEX = `<html><head>
+<link rel="preload" href="/api/plants" as="fetch" crossorigin="anonymous">
+<script type="module" src="/assets/index.js" nonce="__CSP_NONCE__"></script></head><body></body></html>`
+const BY_PLACE = {
+  '/rounds': ['/assets/rounds.js'],
+  '/rounds/bring-in': ['/assets/bring-in.js'],
+  '/rounds/:id': ['/assets/count.js', '/assets/figures.js'],
+}
+
+const served = (folder: string) => {
+  const app = express()
+  app.use((_req, res, next) => {
+    res.locals.nonce = 'fresh'
+    next()
+  })
+  pages(app, folder)
+  return request(app)
+}
+const scriptsIn = (html: string) => [...html.matchAll(/rel="modulepreload"[^>]*href="([^"]+)"/g)].map((m) => m[1])
+const recordsIn = (html: string) => [...html.matchAll(/rel="preload" href="(\/api\/[^"]+)"/g)].map((m) => m[1])
+
+beforeAll(() => {
+  mkdirSync(join(dist, 'assets'))
+  writeFileSync(join(dist, 'index.html'), INDEX)
+  writeFileSync(join(dist, 'scripts-by-place.json'), JSON.stringify(BY_PLACE))
+  writeFileSync(join(dist, 'assets/rounds.js'), 'export const rounds = 1')
+})
+afterAll(() => rmSync(dist, { recursive: true }))
+
+describe('a page', () => {
+  it.each([
+    ['/rounds', ['/assets/rounds.js']],
+    ['/rounds/bring-in', ['/assets/bring-in.js']],
+    ['/rounds/1e29c1ef', ['/assets/count.js', '/assets/figures.js']],
+    ['/rounds/1e29c1ef/elsewhere', []],
+    ['/nowhere', []],
+  ])('%s names the scripts of its place', async (path, scripts) => {
+    const { text, headers } = await served(dist).get(path).expect(200)
+    expect(scriptsIn(text)).toEqual(scripts)
+    expect(headers['cache-control']).toBe('no-cache')
+    expect(text).toContain('nonce="fresh"')
+    expect(text).not.toContain('__CSP_NONCE__')
+  })
+
+  it('asks for its records at once where it cannot show anything without them', async () => {
+    const { text } = await served(dist).get('/rounds').expect(200)
+    expect(recordsIn(text)).toEqual(['/api/plants', '/api/rounds', '/api/places', '/api/plan-items'])
+    expect(recordsIn((await served(dist).get('/rounds/1e29c1ef')).text)).toEqual(['/api/plants'])
+  })
+
+  it('asks for no records where nobody is in yet', async () => {
+    for (const path of ['/sign-in', '/shared']) expect(recordsIn((await served(dist).get(path)).text)).toEqual([])
+  })
+
+  it('holds nothing of the address it was asked by', async () => {
+    const { text } = await served(dist).get('/rounds/%3Cscript%3Ealert(1)%3C%2Fscript%3E?q=%22onload=').expect(200)
+    expect(text).not.toMatch(/alert|onload/)
+  })
+
+  it('is itself, without scripts of places, from a build that did not write them down', async () => {
+    const bare = mkdtempSync(join(tmpdir(), 'fold-sprig-bare-'))
+    writeFileSync(join(bare, 'index.html'), INDEX)
+    const { text } = await served(bare).get('/rounds').expect(200)
+    expect(scriptsIn(text)).toEqual([])
+    rmSync(bare, { recursive: true })
+  })
+
+  it('is not there before anything is built', async () => {
+    await served(join(dist, 'assets')).get('/rounds').expect(404)
+  })
+})
+
+describe('a built file', () => {
+  it('may be kept for a year under the name that changes with it; one that is not there is not a page', async () => {
+    const { headers } = await served(dist).get('/assets/rounds.js').expect(200)
+    expect(headers['cache-control']).toContain('immutable')
+    await served(dist).get('/assets/gone.js').expect(404)
+    await served(dist).get('/assets/%2e%2e/index.html').expect(403)
+  })
+})

@@ -47,9 +47,15 @@ export function isEvidence(o: Observation): boolean {
 /**
  * Likelihood of an observation under each row (plants, then strangers): a probability, or a density per ln mm.
  * A plant with nothing coded gets the mean of the coded ones, so that the look says nothing for or against it.
+ *
+ * @throws RangeError where the book has no such character, or the character no such state
  */
 export function likelihoods(compiled: CompiledFlora, stage: Stage, o: Observation): Float64Array {
-  const table = compiled.tablesAt(stage)[compiled.characterIndex.get(o.character)!]!
+  const table = compiled.tablesAt(stage)[compiled.characterIndex.get(o.character) ?? -1]
+  if (!table) throw new RangeError(`the book has no character "${o.character}"`)
+  const given = 'states' in o ? o.states : 'counts' in o ? Object.keys(o.counts) : []
+  const strange = given.find((s) => !table.character.states?.includes(s))
+  if (strange !== undefined) throw new RangeError(`${o.character} has no state "${strange}"`)
   const sureness = o.sureness ?? 'sure'
   if ('states' in o) return stateLikelihoods(table, o.states, sureness, stage)
   if ('value' in o) return sizeLikelihoods(table, compiled, o.value, sureness)

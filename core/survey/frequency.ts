@@ -1,6 +1,6 @@
 import type { Round } from '../records/round.ts'
 import { clusterRatio, kornGraubard, type Interval } from './clusterRatio.ts'
-import { wilson } from './proportionIntervals.ts'
+import { clopperPearson, wilson } from './proportionIntervals.ts'
 import { resolved, type NamedLetters } from './tally.ts'
 import type { Taxon } from './taxon.ts'
 
@@ -61,9 +61,13 @@ export function nestedFrequency(stops: Round['stops'], nestsM: number[], named: 
     .sort(byFrequency)
 }
 
-/** Frequency of each plant in grids of 25 cells; the grid is the unit. */
+/**
+ * Frequency of each plant in grids of 25 cells; the grid is the unit. Where every grid holds as many, their spread says
+ * nothing: then the exact limits of as many independent looks as there are grids, which are wide.
+ */
 export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequency[] {
   const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
+  const grids = done.length
   const taxa = new Set(done.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named))))
   return [...taxa]
     .map((taxon): Frequency => {
@@ -74,7 +78,8 @@ export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequ
       return {
         taxon,
         estimate: ratio.estimate,
-        interval: kornGraubard(ratio),
+        interval:
+          kornGraubard(ratio) ?? (grids > 1 ? clopperPearson({ x: ratio.estimate * grids, n: grids }) : undefined),
         found: cells.reduce((a, b) => a + b, 0),
         of: done.length * GRID_CELLS,
         plantsPerM2: VOGEL_MASTERS * ratio.estimate * 100,

@@ -20,6 +20,13 @@ const ROW = 34
 const NARROW = 440
 const NARROW_ROW = 46
 const AXIS = 26
+/** Widths of a letter of a name, and of the word before a harmful one, px. */
+const LETTER = 7.9
+const WORD_LETTER = 7
+
+const wordWidth = (row: ShareRow) => (row.harmful ? (say('harmful:').length + 1) * WORD_LETTER : 0)
+const cut = (row: ShareRow, room: number) =>
+  row.name.length * LETTER > room ? `${row.name.slice(0, Math.floor(room / LETTER) - 1)}…` : row.name
 
 interface Props {
   rows: ShareRow[]
@@ -34,12 +41,14 @@ export function ShareChart({ rows, label, fixedWidth }: Props) {
   const width = fixedWidth ?? measured
   const narrow = width < NARROW
   const rowHeight = narrow ? NARROW_ROW : ROW
-  const nameWidth = narrow ? 6 : Math.min(216, width * 0.4)
+  const longest = max(rows, (r) => r.name.length * LETTER + wordWidth(r)) ?? 0
+  const nameWidth = narrow ? 6 : Math.min(longest + 14, width * 0.48)
   const figures = narrow ? 24 : Math.min(150, width * 0.3)
   const top = Math.max(0.1, max(rows, (r) => r.share.interval?.[1] ?? r.share.estimate) ?? 0)
   const x = scaleLinear([0, top], [nameWidth, Math.max(nameWidth + 40, width - figures)]).nice(2)
-  // A label needs about 46 px.
-  const ticks = x.ticks(Math.max(1, Math.floor((x.range()[1]! - x.range()[0]!) / 70)))
+  // A label needs about 40 px.
+  const room = x.range()[1]! - x.range()[0]!
+  const ticks = x.ticks(Math.max(room > 80 ? 2 : 1, Math.floor(room / 70)))
   const height = AXIS + rows.length * rowHeight
   return (
     <div ref={ref} className="w-full">
@@ -71,9 +80,7 @@ export function ShareChart({ rows, label, fixedWidth }: Props) {
                 className={`text-[16px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}
               >
                 {row.harmful ? <tspan className="text-[13px]">{say('harmful:')} </tspan> : null}
-                {!narrow && row.name.length * 7.6 > nameWidth
-                  ? `${row.name.slice(0, Math.floor(nameWidth / 7.9))}…`
-                  : row.name}
+                {narrow ? row.name : cut(row, nameWidth - 10 - wordWidth(row))}
                 <title>{row.name}</title>
               </text>
               <rect

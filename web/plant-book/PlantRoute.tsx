@@ -50,7 +50,7 @@ function Control({ plant }: { plant: Plant }) {
               .filter((c) => c.school === school)
               .map((c) => (
                 <li key={c.stage} className="border-b border-rule/60 py-1.5">
-                  <b className="mr-2 first-letter:uppercase">{c.stage}</b>
+                  <b className="mr-2 first-letter:uppercase">{word(c.stage)}</b>
                   {c.do}.
                   {c.upToCm ? say(' Said to work up to {{heightWords}}.', { heightWords: heightWords(c.upToCm) }) : ''}
                   {c.wear ? say(' Wear: {{wear}}.', { wear: c.wear }) : ''}

@@ -43,7 +43,7 @@ export function WhenWhere({ plant }: { plant: Plant }) {
           <ul>
             {aged.map((stage) => (
               <li key={stage}>
-                <b className="capitalize">{stage}:</b>{' '}
+                <b className="capitalize">{word(stage)}:</b>{' '}
                 {Object.keys(plant.stages[stage] ?? {})
                   .map((id) => `${inSentence(characterTitle(characters, id))} ${usualWords(plant, id, stage)}`)
                   .join('; ')}

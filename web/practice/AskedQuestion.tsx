@@ -14,7 +14,7 @@ import { PortraitView } from '../parts/PortraitView.tsx'
 import { seedOf } from '../parts/PlantDrawing.tsx'
 import { characterOf, shortName, useFlora } from '../stores/floraStore.ts'
 import { SURE_KEYS, Sureness } from './Sureness.tsx'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 
 const condition: Record<PractiseSpecimen['condition'], string> = {
@@ -66,7 +66,7 @@ export function Picture({ question }: { question: Question }) {
       <figure>
         <DrawnSpecimen specimen={question.specimen} label={say('The specimen')} className="mt-2 w-full max-w-lg" />
         <figcaption className="text-ink-soft first-letter:uppercase">
-          {question.specimen.stage}
+          {word(question.specimen.stage)}
           {question.specimen.stage === 'mown' ? '' : condition[question.specimen.condition]}.
           <span className="print:hidden"> {say('Drawn from the book, with the variation it writes of.')}</span>
         </figcaption>

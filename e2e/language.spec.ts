@@ -80,3 +80,10 @@ test('another language is chosen in the daybook and kept', async ({ page }) => {
   await expect(page.getByRole('link', { name: 'Plant book' })).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('lang', 'en')
 })
+
+test('what the server refuses is said in German too', async ({ page }) => {
+  await page.goto('/daybook')
+  const file = { name: 'kopie.zip', mimeType: 'application/zip', buffer: Buffer.from('not a zip at all') }
+  await page.getByLabel('Ist diese Kopie ganz?').setInputFiles(file)
+  await expect(page.getByText(/^kopie\.zip: Diese Datei ist kein ZIP oder nur ein Teil von einem\.$/)).toBeVisible()
+})

@@ -32,6 +32,19 @@ const textsOfCode = () =>
       .flatMap((f) => textsOfFile(join(folder, f))),
   )
 
+/** Whole sentences by which the server refuses something: they are looked up where they arrive. */
+function sentencesOfTheServer() {
+  const found = []
+  const visit = (node) => {
+    if (isText(node) && /^[A-Z"].* .*\.$/.test(node.text)) found.push(node.text)
+    ts.forEachChild(node, visit)
+  }
+  for (const folder of ['server/http', 'server/access', 'server/routes', 'server/backup'])
+    for (const f of readdirSync(folder).filter((f) => f.endsWith('.ts')))
+      visit(ts.createSourceFile(f, readFileSync(join(folder, f), 'utf8'), ts.ScriptTarget.Latest, false))
+  return found
+}
+
 /** Words that stand in lists of the core and are looked up as they come. */
 const lists = [
   // stages, regions, cycles, seasons, how often, how common
@@ -94,7 +107,9 @@ function textsOfTheBook() {
 
 /** All of them once, in the order of the alphabet. */
 export const allTexts = () =>
-  [...new Set([...textsOfCode(), ...textsOfTheBook()])].filter(Boolean).sort((a, b) => (a < b ? -1 : 1))
+  [...new Set([...textsOfCode(), ...sentencesOfTheServer(), ...textsOfTheBook()])]
+    .filter(Boolean)
+    .sort((a, b) => (a < b ? -1 : 1))
 
 const CATALOGUES = 'web/language/texts'
 

@@ -7,7 +7,7 @@ import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 /** What became of a round that was opened from a file. */
 export interface RoundFileTaken {
@@ -59,7 +59,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
   const error = (answer as { error?: { message: string; field?: string; theirs?: unknown } } | undefined)?.error
   throw new ApiError(
     response.status,
-    error?.message ?? say('The server answered {{status}}.', { status: response.status }),
+    error ? word(error.message) : say('The server answered {{status}}.', { status: response.status }),
     error?.field,
     error?.theirs,
   )

@@ -39,11 +39,16 @@ export default defineConfig({
             },
             // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
-            // The first place, whose parts every other place shares.
-            { name: 'page', test: /web\/rounds\/RoundsRoute\.tsx$|web\/parts\/(Leaf|Midrib)\.tsx$/, priority: 8 },
+            {
+              name: 'page',
+              test: /web\/parts\/(Leaf|Midrib|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/rounds\/readRound|core\/naming\/certainty/,
+              priority: 8,
+            },
+            // The first place and all it needs.
+            { name: 'rounds', test: /web\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
             {
               name: 'ground',
-              test: /@turf|core\/(records|survey\/(methods|taxon|route))/,
+              test: /@turf|core\/(records|harm\/standingCautions|survey\/(methods|taxon|route))/,
               minShareCount: 2,
               priority: 6,
             },
@@ -53,6 +58,7 @@ export default defineConfig({
               minShareCount: 2,
               priority: 6,
             },
+            { name: 'charts', test: /node_modules\/(d3-(?!random|force)|internmap)/, minShareCount: 2, priority: 6 },
             { name: 'controls', test: /radix|web\/parts\/(?!ShareChart|ExposureView)/, minShareCount: 2, priority: 5 },
             {
               name: 'figures',
@@ -60,6 +66,8 @@ export default defineConfig({
               minShareCount: 2,
               priority: 4,
             },
+            { name: 'bench', test: /web\/bench\//, minShareCount: 2, priority: 4 },
+            { name: 'counting', test: /web\/rounds\//, minShareCount: 2, priority: 4 },
             { name: 'weighing', test: /web\/(weigh-up|hand-over)\//, minShareCount: 2, priority: 2 },
             { name: 'practice', test: /web\/practice\/|core\/practice\/|ts-fsrs/, minShareCount: 2, priority: 2 },
             { name: 'shared', minShareCount: 4, priority: 3 },

@@ -23,7 +23,6 @@ import { useBenchKeys } from './useBenchKeys.ts'
 import { askEngine, useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
 import { say } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 
 const halves = { left: say('What was seen'), right: say('What follows') }
 const nothingNext: NextCheck[] = []
@@ -220,7 +219,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         ) : null}
         <ContextBar context={sheet.context} onChange={onContext} />
         <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
-          <Say text="Find <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">/</kbd> }} />
+          {say('Find')} <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
         <button
           type="button"
@@ -228,7 +227,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           disabled={sheet.past.length === 0}
           onClick={undo}
         >
-          <Say text="Undo <kbd>z</kbd>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft" /> }} />
+          {say('Undo')} <kbd className="ml-1 text-sm text-ink-soft">z</kbd>
         </button>
         <button
           type="button"

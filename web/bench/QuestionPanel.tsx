@@ -7,7 +7,6 @@ import { HowToLook } from './HowToLook.tsx'
 import { SizeAnswer } from './SizeAnswer.tsx'
 import { StateAnswers } from './StateAnswers.tsx'
 import { say, word } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 
 interface Props {
   character: Character
@@ -90,7 +89,7 @@ const QuestionPanel = memo(function QuestionPanel({
           onClick={cantTell}
           className="min-h-11 rounded-xl border border-rule px-3 hover:bg-culm/10"
         >
-          <Say text="Can't tell <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">?</kbd> }} />
+          {say("Can't tell")} <kbd className="ml-1 text-sm text-ink-soft">?</kbd>
         </button>
         {character.states ? (
           <button

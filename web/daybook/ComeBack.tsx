@@ -1,4 +1,3 @@
-import { format } from 'date-fns'
 import { useState } from 'react'
 import { naturalFrequency } from '@/core/naming/certainty.ts'
 import { bearing, brierScore } from '@/core/practice/scoring.ts'
@@ -11,7 +10,7 @@ import { shortName, useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, today } from '../language/dates.ts'
 import { fixed } from '../language/numbers.ts'
 
 const OTHER = 'other'
@@ -25,8 +24,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
   const found = plants.find((p) =>
     [shortName(p.id), p.scientificName].some((n) => n.toLowerCase() === text.trim().toLowerCase()),
   )
-  const answer = (was: string) =>
-    onCheck({ namingId: naming.id, checkedOn: format(new Date(), 'yyyy-MM-dd'), was, note: note.trim() })
+  const answer = (was: string) => onCheck({ namingId: naming.id, checkedOn: today(), was, note: note.trim() })
   return (
     <li className="border-b border-rule/60 py-2">
       <p>

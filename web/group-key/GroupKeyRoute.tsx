@@ -23,7 +23,6 @@ import { useOutbox } from '../stores/outboxStore.ts'
 import { keptUrl } from '../stores/keptApart.ts'
 import { nothingPulled, useRunners, type Pulled } from './runnersStore.ts'
 import { say, word } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 import { fixed } from '../language/numbers.ts'
 
 const FILE = 'fold-sprig-runners'
@@ -294,7 +293,7 @@ export function Component() {
           </div>
           <div className="mt-3 flex flex-wrap gap-2">
             <button type="button" onClick={() => answer(null)} className="min-h-12 rounded-xl border border-rule px-4">
-              <Say text="can't tell <kbd/>" components={{ kbd: <kbd className="text-sm text-ink-soft">?</kbd> }} />
+              {say("can't tell")} <kbd className="text-sm text-ink-soft">?</kbd>
             </button>
             <button
               type="button"
@@ -302,7 +301,7 @@ export function Component() {
               disabled={pulled.runners.length === 0 && at === 0}
               className="min-h-12 rounded-xl border border-rule px-4 disabled:opacity-50"
             >
-              <Say text="undo <kbd>z</kbd>" components={{ kbd: <kbd className="text-sm text-ink-soft" /> }} />
+              {say('undo')} <kbd className="text-sm text-ink-soft">z</kbd>
             </button>
           </div>
         </>

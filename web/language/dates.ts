@@ -1,3 +1,5 @@
+import { formatISO } from 'date-fns/formatISO'
+import { intlFormatDistance } from 'date-fns/intlFormatDistance'
 import { parseISO } from 'date-fns/parseISO'
 import { chosenLanguage, localeFor } from './languages.ts'
 
@@ -19,5 +21,11 @@ export const weekdayWords = (iso: string): string => formatter({ weekday: 'long'
 export const momentWords = (iso: string): string => formatter({ ...DAY, ...TIME }).format(parseISO(iso))
 export const timeWords = (iso: string): string => formatter(TIME).format(parseISO(iso))
 export const monthWords = (iso: string): string => formatter({ month: 'long', year: 'numeric' }).format(parseISO(iso))
+/** A day as it is kept: 2027-05-01. */
+export const isoDay = (date: Date): string => formatISO(date, { representation: 'date' })
+export const today = (): string => isoDay(new Date())
+/** How far ahead a moment lies: in 3 days. */
+export const aheadWords = (date: Date): string =>
+  intlFormatDistance(date, new Date(), { locale: localeFor(chosenLanguage()) })
 /** A whole number with its thousands set apart. */
 export const wholeWords = (n: number): string => Math.round(n).toLocaleString(localeFor(chosenLanguage()))

@@ -4,7 +4,6 @@ import { useOutbox } from '../stores/outboxStore.ts'
 import { unsentFile } from '../stores/unsentFile.ts'
 import { download } from './download.ts'
 import { say } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 
 const buttonClass = 'min-h-11 rounded-lg border border-current px-3 font-semibold'
 
@@ -48,14 +47,9 @@ export function OutboxNotice() {
     >
       {refused.length > 0 ? (
         <p>
-          <Say
-            text="<b>Not saved: {{message}}</b>{{what}} What you typed is kept here."
-            values={{
-              message: refused[0]!.message,
-              what: refused.length > 1 ? say(' And {{n}} more.', { n: refused.length - 1 }) : '',
-            }}
-            components={{ b: <b /> }}
-          />
+          <b>{say('Not saved: {{message}}', { message: refused[0]!.message })}</b>
+          {refused.length > 1 ? say(' And {{n}} more.', { n: refused.length - 1 }) : ''}{' '}
+          {say('What you typed is kept here.')}
         </p>
       ) : null}
       {unkept > 0 || full ? (

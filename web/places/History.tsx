@@ -1,4 +1,3 @@
-import { formatISO } from 'date-fns/formatISO'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
 import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
@@ -6,7 +5,7 @@ import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { forField, inUnits, rateWords, typedIn, unitOf } from '../parts/units.ts'
 import { say } from '../language/say.ts'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, today } from '../language/dates.ts'
 import { fixed } from '../language/numbers.ts'
 
 const kindWords: Record<EventKind, string> = {
@@ -182,16 +181,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
             )}
           </Labelled>
           <Labelled label={say('Day')}>
-            {(id) => (
-              <input
-                id={id}
-                name="on"
-                type="date"
-                required
-                defaultValue={formatISO(new Date(), { representation: 'date' })}
-                className={inputClass}
-              />
-            )}
+            {(id) => <input id={id} name="on" type="date" required defaultValue={today()} className={inputClass} />}
           </Labelled>
           {kind === 'sown' ? (
             <div className="sm:col-span-2">

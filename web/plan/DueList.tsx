@@ -1,21 +1,20 @@
-import { format } from 'date-fns/format'
 import { addDays } from 'date-fns/addDays'
 import { planDates, type PlanLine } from '@/core/records/planItem.ts'
 import { PlanLines } from './PlanLines.tsx'
 import { usePlanLines } from './usePlanLines.ts'
 import { say } from '../language/say.ts'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, isoDay, today } from '../language/dates.ts'
 
 const AHEAD_DAYS = 14
 
 /** What is due or overdue in any paddock, on the first screen. */
 export function DueList({ first }: { first: PlanLine[] }) {
   const { lines, put } = usePlanLines(undefined, first)
-  const until = format(addDays(new Date(), AHEAD_DAYS), 'yyyy-MM-dd')
+  const until = isoDay(addDays(new Date(), AHEAD_DAYS))
   const dates = planDates(lines)
   // What was ticked off today stays, so that a slip can be taken back.
-  const today = format(new Date(), 'yyyy-MM-dd')
-  const due = lines.filter((l) => l.doneOn === today || dates.some((d) => d.item.id === l.id && d.day <= until))
+  const now = today()
+  const due = lines.filter((l) => l.doneOn === now || dates.some((d) => d.item.id === l.id && d.day <= until))
   if (lines.length === 0) return null
   return (
     <section className="mt-4" aria-labelledby="due">

@@ -1,9 +1,8 @@
-import { format } from 'date-fns/format'
 import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { say } from '../language/say.ts'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, today } from '../language/dates.ts'
 
 interface Props {
   lines: PlanLine[]
@@ -12,8 +11,6 @@ interface Props {
   onPut: (line: PlanLine) => void
   onDrop?: (line: PlanLine) => void
 }
-
-const today = () => format(new Date(), 'yyyy-MM-dd')
 
 function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: PlanLine }) {
   const [outcome, setOutcome] = useState('')

@@ -1,4 +1,3 @@
-import { formatDistanceToNow } from 'date-fns'
 import { bearing, brierScore, logScore } from '@/core/practice/scoring.ts'
 import { corrected, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
 import { dueNow, learnedFrom } from '@/core/practice/schedule.ts'
@@ -10,6 +9,7 @@ import { Reliability } from './Reliability.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { fixed } from '../language/numbers.ts'
+import { aheadWords } from '../language/dates.ts'
 
 const bearingWords = {
   'too sure': say('You are surer than you are right.'),
@@ -99,8 +99,8 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
             size: learned.size,
             due,
             what: next
-              ? say(', the next {{formatDistanceToNow}}', {
-                  formatDistanceToNow: formatDistanceToNow(next, { addSuffix: true }),
+              ? say(', the next {{ahead}}', {
+                  ahead: aheadWords(next),
                 })
               : '',
           }}

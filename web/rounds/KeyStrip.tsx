@@ -3,7 +3,6 @@ import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import type { CountKey } from './countKeys.ts'
 import { say } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 
 interface Props {
   keys: CountKey[]
@@ -57,7 +56,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
       </ul>
       <p className="mt-2 flex flex-wrap items-center gap-2">
         <button type="button" onClick={onAdd} className="min-h-11 rounded-xl border border-rule px-4">
-          <Say text="Another plant <kbd/>" components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">/</kbd> }} />
+          {say('Another plant')} <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
         <button
           type="button"
@@ -65,11 +64,8 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
           disabled={!newLetter}
           className="min-h-11 rounded-xl border border-rule px-4"
         >
-          <Say
-            text="A new unknown{{what}} <kbd/>"
-            values={{ what: newLetter ? ` (${newLetter})` : '' }}
-            components={{ kbd: <kbd className="ml-1 text-sm text-ink-soft">x</kbd> }}
-          />
+          {say('A new unknown{{what}}', { what: newLetter ? ` (${newLetter})` : '' })}{' '}
+          <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
         </button>
         <span className="text-ink-soft">{hint}</span>
       </p>

@@ -6,7 +6,6 @@ import { useFlora } from '../stores/floraStore.ts'
 import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
 import { WalkStrip } from './WalkStrip.tsx'
 import { say } from '../language/say.ts'
-import { Say } from '../language/Say.tsx'
 
 interface Props {
   round: Round
@@ -70,17 +69,14 @@ export function StopHead({ round, state, stop, onAct }: Props) {
       </p>
       <div className="flex items-start justify-between gap-2">
         <h1 className="text-[1.65rem]">
-          <Say
-            text="{{unit}} {{seq}} of {{n}}<span/>"
-            values={{ unit: unit[0]!.toUpperCase() + unit.slice(1), seq: stop.seq, n: state.stops.length }}
-            components={{
-              span: (
-                <span className="ml-3 text-xl font-normal" data-testid="points">
-                  {progress(state, stop)}
-                </span>
-              ),
-            }}
-          />
+          {say('{{unit}} {{seq}} of {{n}}', {
+            unit: unit[0]!.toUpperCase() + unit.slice(1),
+            seq: stop.seq,
+            n: state.stops.length,
+          })}
+          <span className="ml-3 text-xl font-normal" data-testid="points">
+            {progress(state, stop)}
+          </span>
         </h1>
         <span className="flex shrink-0 gap-1.5">
           <button
@@ -110,18 +106,14 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           onClick={() => onAct({ kind: 'next', at: new Date().toISOString() })}
           className={`min-h-12 rounded-xl px-5 font-semibold ${ready ? 'bg-culm text-on-culm' : 'border border-rule'}`}
         >
-          <Say
-            text="Next {{unit}} <kbd>Enter</kbd>"
-            values={{ unit }}
-            components={{ kbd: <kbd className="ml-1 text-sm" /> }}
-          />
+          {say('Next {{unit}}', { unit })} <kbd className="ml-1 text-sm">{say('Enter')}</kbd>
         </button>
         <button
           type="button"
           onClick={() => onAct({ kind: 'undo' })}
           className="min-h-12 rounded-xl border border-rule px-5"
         >
-          <Say text="Undo <kbd>z</kbd>" components={{ kbd: <kbd className="ml-1 text-sm" /> }} />
+          {say('Undo')} <kbd className="ml-1 text-sm">z</kbd>
         </button>
         {state.method === 'layer-points' ? (
           <button
@@ -129,7 +121,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
             onClick={() => onAct({ kind: 'same' })}
             className="min-h-12 rounded-xl border border-rule px-5"
           >
-            <Say text="Next pin <kbd>space</kbd>" components={{ kbd: <kbd className="ml-1 text-sm" /> }} />
+            {say('Next pin')} <kbd className="ml-1 text-sm">{say('space')}</kbd>
           </button>
         ) : null}
       </div>

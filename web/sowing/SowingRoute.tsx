@@ -15,11 +15,11 @@ import { keptUrl } from '../stores/keptApart.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { StandNotes } from './StandNotes.tsx'
 import { useSowings } from './sowingStore.ts'
-import { figure, today } from './sowingWords.ts'
+import { figure } from './sowingWords.ts'
 import { WhatStands } from './WhatStands.tsx'
 import { rateWords } from '../parts/units.ts'
 import { say } from '../language/say.ts'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, today } from '../language/dates.ts'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const [{ paddock, events }, kept] = await Promise.all([getPaddock(params.id!), getKept().catch(() => [])])

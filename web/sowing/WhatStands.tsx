@@ -10,10 +10,10 @@ import { ShareChart } from '../parts/ShareChart.tsx'
 import { Word } from '../parts/Word.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
-import { figure, flagWords, today } from './sowingWords.ts'
+import { figure, flagWords } from './sowingWords.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
-import { dayWords } from '../language/dates.ts'
+import { dayWords, today } from '../language/dates.ts'
 
 const standWords = {
   full: say('a full stand'),

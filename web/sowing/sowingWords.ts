@@ -1,10 +1,8 @@
-import { format } from 'date-fns'
 import type { SowingFlag } from '@/core/records/sowingCheck.ts'
 import { say } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 
 export const figure = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
-export const today = () => format(new Date(), 'yyyy-MM-dd')
 
 /** What can be noted of a young stand, and what it usually means; common practice, no source. */
 export const flagWords: Record<SowingFlag, { label: string; means: string }> = {

@@ -1,4 +1,3 @@
-import { format } from 'date-fns/format'
 import { useState } from 'react'
 import { actionsFor, proposed, type ActionNow } from '@/core/harm/actions.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
@@ -13,9 +12,9 @@ import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { heightWords, typedIn, unitOf } from '../parts/units.ts'
 import { say, word } from '../language/say.ts'
+import { today } from '../language/dates.ts'
 
 const schoolWords: Record<School, string> = { hands: say('Without herbicide'), herbicide: say('With herbicide') }
-const today = () => format(new Date(), 'yyyy-MM-dd')
 
 function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken: boolean }) {
   return (

@@ -1,6 +1,5 @@
 import { inSentence } from '@/core/say.ts'
 import { useMemo, useState } from 'react'
-import { format } from 'date-fns/format'
 import { bulkKgPerHa, drillCheckGrams, drilledKgPerHa, liveSeedsPerM2, pureLiveSeed } from '@/core/feed/seeding.ts'
 import { sowingAdvice, type SowingFit } from '@/core/feed/sowingAdvice.ts'
 import type { Plant } from '@/core/naming/flora.ts'
@@ -18,7 +17,7 @@ import { seasonShares } from './seasonShares.ts'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../parts/units.ts'
 import { say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
-import { wholeWords } from '../language/dates.ts'
+import { wholeWords, today } from '../language/dates.ts'
 import { fixed } from '../language/numbers.ts'
 
 const SHOWN = 8
@@ -231,7 +230,7 @@ export function SowPanel({ round, made }: { round: Round; made: Composition }) {
   }, [made, round.paddock, plants, byId, kind])
   const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
   const plan = (text: string) => {
-    const day = format(new Date(), 'yyyy-MM-dd')
+    const day = today()
     put({
       id: crypto.randomUUID(),
       paddockId: round.paddockId,

@@ -1,4 +1,3 @@
-import { format } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { missingColumn, guessColumns, readTable, type Columns } from '@/core/formats/read/readTable.ts'
 import { methodMeant, methodsFor, roundOfFinds, type RoundRead } from '@/core/formats/read/roundOfFinds.ts'
@@ -10,6 +9,7 @@ import type { Places } from '../../places/readPlaces.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { openFinds, type Opened } from './openFinds.ts'
 import { say } from '../../language/say.ts'
+import { today } from '../../language/dates.ts'
 
 interface Form {
   paddockId: string
@@ -55,7 +55,7 @@ export function useBringIn({ holdings, paddocks }: Places) {
   }, [opened, columns, missing])
 
   const paddock: Paddock | undefined = paddocks.find((p) => p.id === form.paddockId)
-  const day = form.day || finds?.day || format(new Date(), 'yyyy-MM-dd')
+  const day = form.day || finds?.day || today()
   const methods = finds ? methodsFor(finds) : []
   const method = finds ? (form.method && methods.includes(form.method) ? form.method : methodMeant(finds)) : undefined
   const read = useMemo((): RoundRead | undefined => {

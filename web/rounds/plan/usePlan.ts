@@ -1,5 +1,4 @@
 import { randomLcg } from 'd3-random'
-import { formatISO } from 'date-fns/formatISO'
 import { useEffect, useMemo, useState } from 'react'
 import type { RoundSettings, RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, RoundSummary } from '@/core/records/round.ts'
@@ -10,6 +9,7 @@ import { guessedPilot, pilotFrom, planStops, type Pilot, type PlannedStops } fro
 import { useFlora } from '../../stores/floraStore.ts'
 import { readRound } from '../readRound.ts'
 import { say } from '../../language/say.ts'
+import { today } from '../../language/dates.ts'
 
 export interface PlanForm {
   paddockId: string
@@ -32,7 +32,7 @@ export const firstForm = (paddockId: string): PlanForm => ({
   paddockId,
   title: say('Spring count'),
   purpose: say('Feed, weeds and harm'),
-  on: formatISO(new Date(), { representation: 'date' }),
+  on: today(),
   method: 'step-points',
   halfWidth: 0.05,
   stops: undefined,

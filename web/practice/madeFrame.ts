@@ -9,7 +9,7 @@ export interface FrameAsked {
   names: string[]
 }
 
-const NAMES = ['grass', 'clover', 'plantain']
+const NAMES = [say('grass'), say('clover'), say('plantain')]
 
 /** A frame of three plants with shares by chance, and what is asked of it. */
 export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked: FrameAsked; plants: FramePlant[] } {

@@ -1,0 +1,146 @@
+import { randomLcg } from 'd3-random'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
+import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { plantsById } from '@/tests/support/book.ts'
+import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
+import { weighUp } from '@/core/survey/weighUp.ts'
+import { madeFrame } from '@/web/practice/madeFrame.ts'
+import { usePracticeAnswers } from '@/web/practice/practiceStore.ts'
+import { keep, keptUrl } from '@/web/stores/keptApart.ts'
+import { useOutbox } from '@/web/stores/outboxStore.ts'
+import { firstHerd, useHerds } from '@/web/weigh-up/herdStore.ts'
+import { takeKept } from '@/web/weigh-up/readKept.ts'
+import { seasonShares } from '@/web/weigh-up/seasonShares.ts'
+import { stillToFind } from '@/web/weigh-up/stillToFind.ts'
+import { unwanted } from '@/web/weigh-up/unwanted.ts'
+
+const posted: { key: string; method: string; url: string; body: unknown }[] = []
+beforeEach(() => {
+  posted.length = 0
+  useOutbox.setState({ letters: [], post: (letter) => void posted.push(letter as never) })
+  useHerds.setState({ plans: {} })
+})
+
+describe('stock of a paddock', () => {
+  it('begins as a usual herd, keeps what is changed, and goes to the server whole', () => {
+    useHerds.getState().set('croft', { count: 62 })
+    useHerds.getState().set('croft', { animal: 'goat-milking' })
+    const plan = { ...firstHerd, count: 62, animal: 'goat-milking' }
+    expect(useHerds.getState().plans).toEqual({ croft: plan })
+    expect(posted.at(-1)).toEqual({
+      key: '/api/kept/herd/croft',
+      method: 'PUT',
+      url: '/api/kept/herd/croft',
+      body: plan,
+    })
+  })
+
+  it('of another device is taken over, but not over what still waits to be sent from here', () => {
+    const mine = { ...firstHerd, count: 5 }
+    useHerds.setState({ plans: { here: mine, other: mine } })
+    useOutbox.setState({ letters: [{ key: 'k', method: 'PUT', url: keptUrl('herd', 'here'), body: mine }] })
+    const theirs = { ...firstHerd, count: 80 }
+    takeKept(
+      ['here', 'other', 'new'].map((subject) => ({
+        subject,
+        kind: 'herd' as const,
+        value: theirs,
+        savedAt: '',
+      })) as never,
+    )
+    expect(Object.entries(useHerds.getState().plans).map(([k, p]) => [k, p.count])).toEqual([
+      ['here', 5],
+      ['other', 80],
+      ['new', 80],
+    ])
+  })
+
+  it('what is taken away is taken away on the server', () => {
+    keep('lab', 'r1', undefined)
+    expect(posted).toEqual([{ key: '/api/kept/lab/r1', method: 'DELETE', url: '/api/kept/lab/r1', body: {} }])
+  })
+})
+
+describe('answers of practice', () => {
+  const answer = (id: string) => ({ id, kind: 'name', about: 'timothy' }) as unknown as PracticeAnswer
+
+  it('are there at once, and go out each under its own id', () => {
+    usePracticeAnswers.setState({ answers: [] })
+    usePracticeAnswers.getState().keep(answer('a'))
+    usePracticeAnswers.getState().keep(answer('b'))
+    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b'])
+    expect(posted.map((p) => p.key)).toEqual(['practice/a', 'practice/b'])
+  })
+
+  it('of the server and those that wait stand once each; without a line those that wait are all', async () => {
+    const letters = ['b', 'c'].map((id) => ({ key: id, method: 'POST' as const, url: '/api/practice-answers', body: { answers: [answer(id)] } })) // prettier-ignore
+    useOutbox.setState({ letters })
+    vi.stubGlobal('fetch', async () => new Response(JSON.stringify([answer('a'), answer('b')])))
+    await usePracticeAnswers.getState().read()
+    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b', 'c'])
+    vi.stubGlobal('fetch', () => Promise.reject<Response>(new TypeError('no network')))
+    await usePracticeAnswers.getState().read()
+    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['b', 'c'])
+    vi.unstubAllGlobals()
+  })
+})
+
+describe('a frame of practice', () => {
+  const random = randomLcg(4)
+  const made = Array.from({ length: 400 }, () => madeFrame('cover', random))
+
+  it('leaves 5 to 40 in 100 bare, and its plants share the rest', () => {
+    for (const { plants } of made) {
+      const covered = plants.reduce((s, p) => s + p.cover, 0)
+      expect(1 - covered).toBeGreaterThanOrEqual(0.05)
+      expect(1 - covered).toBeLessThanOrEqual(0.4)
+      expect(Math.min(...plants.map((p) => p.cover))).toBeGreaterThan(0)
+    }
+  })
+
+  it('asks for the bare ground and for every plant, and names what it asks for', () => {
+    expect([...new Set(made.map((m) => m.asked.of))].sort()).toEqual([0, 1, 2, 3])
+    for (const { asked } of made) expect(asked.words).toBe(asked.of === 0 ? 'bare ground' : asked.names[asked.of - 1])
+    expect(madeFrame('rank', random).asked.of).toBe(0)
+  })
+})
+
+describe('what follows from a count', () => {
+  const sward = { timothy: 40, 'broadleaf-dock': 20, 'tansy-ragwort': 2, 'annual-bluegrass': 8, bermudagrass: 30 }
+  const stops = Array.from({ length: 10 }, (_, i) => countedStop(i + 1, { hits: hitsOf(sward) }))
+  const round = roundOf('step-points', stops, { pointsPerStop: 100, paddock: { ...emptyPaddock, sown: ['timothy'] } })
+  const weighed = weighUp(round, plantsById, () => randomLcg(1))!
+
+  it('harmful plants come first among those to act on, however rare; then weeds by how common', () => {
+    const ids = unwanted(round, weighed, plantsById).map((p) => p.id)
+    expect(ids[0]).toBe('tansy-ragwort')
+    expect(ids.indexOf('broadleaf-dock')).toBeGreaterThan(0)
+    expect(ids).not.toContain('timothy')
+  })
+
+  it('a weed that was sown is none', () => {
+    const sown = { ...round, paddock: { ...round.paddock, sown: ['broadleaf-dock'] } }
+    expect(unwanted(sown, weighed, plantsById).map((p) => p.id)).not.toContain('broadleaf-dock')
+  })
+
+  it('shares of cool and warm plants are of those with a season', () => {
+    const season = (t: string) => plantsById.get(t)?.season
+    const shares = seasonShares(weighed.composition, season)!
+    expect(shares.warm).toBeCloseTo(0.3, 10)
+    expect(shares.cool + shares.warm).toBeCloseTo(1, 10)
+    expect(seasonShares(weighed.composition, () => undefined)).toBeUndefined()
+  })
+
+  // Chao 1987 by hand: 20 met, 6 once, 3 twice: 20 + 36/6 = 26, times 9/10 for ten stops 25.4.
+  it('says what more stops would find, and when nothing can be said', () => {
+    expect(stillToFind(20, { estimate: 25.4, se: 5, interval: [21.2, 44.6], once: 6, twice: 3 })).toBe(
+      '6 were met at one stop only, 3 at two: in all there may be 25 or more (21 to 45; Chao 1987).',
+    )
+    expect(stillToFind(20, { estimate: 20, se: 0.2, interval: [20, 20.3], once: 1, twice: 4 })).toBe(
+      '1 was met at one stop only, 4 at two: too few to say how many are still to find.',
+    )
+    expect(stillToFind(20, { estimate: 20, se: 0, interval: [20, 20], once: 0, twice: 2 })).toMatch(
+      /^No plant was met at one/,
+    )
+  })
+})

@@ -12,7 +12,8 @@ import type { Db } from '../db/db.ts'
 import { addHolding, addPaddock, putEvent } from '../db/places.ts'
 import { putPlanItem } from '../db/plan.ts'
 import { addRound, putUnknown } from '../db/rounds.ts'
-import { demoWorld, type DemoPlace } from './demoWorld.ts'
+import type { DemoPlace } from './demoPlace.ts'
+import { demoWorld } from './demoWorld.ts'
 import { fixedId } from './fixedId.ts'
 
 /** One made-up stop: the sward varies from stop to stop (gamma weights), then each point falls by those shares. */

@@ -1,0 +1,84 @@
+import type { Polygon } from 'geojson'
+import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
+import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
+import type { Taxon } from '@/core/survey/taxon.ts'
+import { fixedId } from './fixedId.ts'
+
+/**
+ * The Tarrow valley: an invented place with invented people. Its coordinates lie in open ocean on purpose.
+ */
+const ORIGIN = { lon: -29.4, lat: 45.6 }
+
+/** Corners in metres east and north of the valley's origin. */
+function polygon(corners: [number, number][]): Polygon {
+  const metresPerDegree = 111_320
+  const ring = corners.map(([e, n]) => [
+    ORIGIN.lon + e / (metresPerDegree * Math.cos((ORIGIN.lat * Math.PI) / 180)),
+    ORIGIN.lat + n / metresPerDegree,
+  ])
+  return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] }
+}
+
+/** What was done, so many days before today. */
+export interface DemoEvent extends Pick<PaddockEvent, 'kind' | 'note' | 'detail'> {
+  daysAgo: number
+}
+
+/** What is to be done, so many days after today. */
+export interface DemoTask {
+  plant: string | null
+  text: string
+  owner: string
+  dueInDays: number
+  backInDays: number | null
+  lookFor: string
+}
+
+export interface DemoPlace {
+  holding: Holding
+  paddock: Paddock
+  round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
+  history: DemoEvent[]
+  plan: DemoTask[]
+  /** Counts of earlier years on the same stops: shares that were different then. */
+  earlier: { yearsAgo: number; then: Record<Taxon, number> }[]
+  /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
+  sward: [taxon: Taxon, share: number][]
+  /** How unlike the stops are: higher is more even. */
+  evenness: number
+}
+
+/** A paddock of the valley with its holding, what was done on it and what is to do. */
+export function place(
+  holding: { name: string; client: string },
+  paddock: {
+    name: string
+    outlook: Outlook
+    sown: string[]
+    corners: [number, number][]
+    parts?: (Omit<PaddockPart, 'polygon'> & { corners: [number, number][] })[]
+    note?: string
+  },
+  rest: Omit<DemoPlace, 'holding' | 'paddock' | 'history' | 'plan' | 'earlier'> &
+    Partial<Pick<DemoPlace, 'history' | 'plan' | 'earlier'>>,
+): DemoPlace {
+  const holdingId = fixedId(`holding/${holding.name}`)
+  return {
+    holding: { id: holdingId, ...holding },
+    paddock: {
+      id: fixedId(`paddock/${holding.name}/${paddock.name}`),
+      holdingId,
+      name: paddock.name,
+      boundary: polygon(paddock.corners),
+      region: 'cool-humid',
+      outlook: paddock.outlook,
+      sown: paddock.sown,
+      strata: (paddock.parts ?? []).map(({ corners, ...part }) => ({ ...part, polygon: polygon(corners) })),
+      note: paddock.note ?? '',
+    },
+    history: [],
+    plan: [],
+    earlier: [],
+    ...rest,
+  }
+}

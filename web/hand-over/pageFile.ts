@@ -30,5 +30,5 @@ export async function pageFile(title: string): Promise<string> {
   const hatches = document.querySelector('svg defs')?.closest('svg')?.outerHTML ?? ''
   const head = document.createElement('title')
   head.textContent = title
-  return `<!doctype html><html lang="en"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">${head.outerHTML}<style>${await styles()}</style></head><body>${hatches}${page.outerHTML}</body></html>`
+  return `<!doctype html><html lang="${document.documentElement.lang}"><head><meta charset="utf-8"><meta name="viewport" content="width=device-width">${head.outerHTML}<style>${await styles()}</style></head><body>${hatches}${page.outerHTML}</body></html>`
 }

@@ -1,22 +1,25 @@
 import { leaf, oval } from './leafShape.ts'
 import { brush, circle, closed, smooth, smoothClosed, straight, type Drawing, type Ink, type Point } from './mark.ts'
 
-/** The end of a leaflet, enlarged. */
-const tipOf = (edge: Point[], over: Drawing = []): Drawing => {
+/** The end of a leaflet, enlarged. The two halves meet in a curve, or in a corner where there is a notch or a point. */
+const tipOf = (edge: Point[], over: Drawing = [], corner = true): Drawing => {
   const right = edge.map(([x, y]): Point => [100 - x, y]).reverse()
-  const all = [...edge, ...right.slice(edge[edge.length - 1]![0] === 50 ? 1 : 0)]
+  const curve = corner ? smooth(edge) + smooth(right).replace('M', 'L') : smooth([...edge, ...right.slice(1)])
+  const line = `M4 100L${curve.slice(1)}L96 100`
+  // The last pair of veins is the shortest: the leaflet narrows there.
+  const veins = [[30, 0.5], [50, 1], [70, 1]] as const
   return [
-    { d: closed([4, 100], ...all, [96, 100]), ink: 'leaf' },
-    ...[30, 50, 70].flatMap((y) => [-1, 1].map((s) => ({ d: smooth([[50, y + 22], [50 + s * 16, y + 8], [50 + s * 30, y + 2]]), ink: 'fine' as const }))),
-    { d: straight([4, 100], ...all, [96, 100]), ink: 'line' },
+    { d: `${line}Z`, ink: 'leaf' },
+    ...veins.flatMap(([y, reach]) => [-1, 1].map((s) => ({ d: smooth([[50, y + 22], [50 + s * 16 * reach, y + 22 - 14 * reach], [50 + s * 30 * reach, y + 22 - 20 * reach]]), ink: 'fine' as const }))),
+    { d: line, ink: 'line' },
     ...over,
   ]
 }
 
 export const leafletTip: Record<string, () => Drawing> = {
-  plain: () => tipOf([[4, 84], [8, 60], [18, 38], [32, 23], [50, 18]], [brush([[50, 100], [50, 60], [50, 26]], [3.4, 2.6, 0.8])]),
+  plain: () => tipOf([[4, 84], [8, 60], [18, 38], [32, 23], [50, 18]], [brush([[50, 100], [50, 60], [50, 26]], [3.4, 2.6, 0.8])], false),
   notched: () => tipOf([[4, 84], [6, 56], [14, 32], [26, 18], [38, 16], [46, 24], [50, 40]], [brush([[50, 100], [50, 70], [50, 40]], [3.4, 2.8, 2])]),
-  'tiny-point': () => tipOf([[4, 88], [9, 66], [20, 46], [34, 33], [46, 29], [47.5, 18], [50, 6]], [brush([[50, 100], [50, 50], [50, 7]], [3.4, 3, 1.4])]),
+  'tiny-point': () => tipOf([[4, 88], [9, 66], [20, 46], [34, 33], [44, 29.5], [47, 26], [48.4, 16], [50, 6]], [brush([[50, 100], [50, 50], [50, 7]], [3.4, 3, 1.4])]),
 }
 
 const veined = (strong: boolean): Drawing => {

@@ -57,9 +57,11 @@ export function leaf(form: LeafForm, base: Point, degrees: number, look: LeafLoo
     { d: closed(...outline), ink: 'line' },
   ]
   const on = (points: Point[]) => placed(points, base, degrees)
-  if (look.midrib !== false) marks.push(brush(on([[0, 0], [form.length * 0.5, 0], [form.length * 0.96, 0]]), [1.8, 1.2, 0.4]))
+  const end = form.length * (0.96 - (form.notch ?? 0))
+  if (look.midrib !== false) marks.push(brush(on([[0, 0], [end * 0.52, 0], [end, 0]]), [1.8, 1.2, 0.4]))
   for (let i = 1; i <= (look.veins ?? 0); i++) {
-    const t = i / ((look.veins ?? 0) + 1)
+    // Where the tip is notched the last veins end below the notch.
+    const t = (i / ((look.veins ?? 0) + 1)) * (form.notch ? 0.8 : 1)
     const half = (form.width / 2) * form.profile(Math.min(1, t + 0.12)) * 0.8
     for (const sign of [1, -1] as const)
       marks.push({ d: smooth(on([[form.length * t, 0], [form.length * (t + 0.07), sign * half * 0.5], [form.length * (t + 0.12), sign * half]])), ink: 'fine' })

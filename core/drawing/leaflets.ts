@@ -80,11 +80,17 @@ export const leafletMark: Record<string, () => Drawing> = {
   'pale-v-and-flecks': () => marked([...paleV(), ...flecks()]),
 }
 
+/** Sides almost parallel, then drawn to a point: the least of three bounds, rounded where they meet. */
+const oblong = (t: number): number => {
+  const bounds = [1, 3.2 * t ** 0.7, 2.6 * (1 - t) ** 0.9]
+  return bounds.some((b) => b <= 0) ? 0 : bounds.reduce((sum, b) => sum + b ** -6, 0) ** (-1 / 6)
+}
+
 export const leafletShape: Record<string, () => Drawing> = {
   round: () => leaf({ length: 74, width: 72, profile: oval(0.5) }, [50, 88], -90, { veins: 4 }),
   heart: () => leaf({ length: 74, width: 78, profile: oval(0.68), notch: 0.2 }, [50, 90], -90, { veins: 4 }),
   egg: () => leaf({ length: 82, width: 56, profile: oval(0.56) }, [50, 92], -90, { veins: 4 }),
-  'oblong-pointed': () => leaf({ length: 88, width: 40, profile: (t) => Math.min(1, 3.2 * t ** 0.7) * Math.min(1, 2.6 * (1 - t) ** 0.9) }, [50, 95], -90, { veins: 5 }),
+  'oblong-pointed': () => leaf({ length: 88, width: 40, profile: oblong }, [50, 95], -90, { veins: 5 }),
   teardrop: () => leaf({ length: 84, width: 52, profile: oval(0.74) }, [50, 94], -90, { veins: 4 }),
   narrow: () => leaf({ length: 90, width: 20, profile: oval(0.5) }, [50, 95], -90),
 }

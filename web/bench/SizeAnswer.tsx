@@ -53,7 +53,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
           <label htmlFor={id} className="block text-ink-soft">
             {say('Or to the millimetre')}
           </label>
-          <div className="flex gap-2">
+          <div className="mt-1.5 flex gap-2">
             <input
               id={id}
               data-autofocus

@@ -1,6 +1,9 @@
+import { createElement } from 'react'
+import { renderToStaticMarkup } from 'react-dom/server'
 import { readFileSync } from 'node:fs'
 import { afterEach, describe, expect, it } from 'vitest'
 import { inSentence, say as sayInCore, speak, translatorFrom } from '@/core/say.ts'
+import { Say } from '@/web/language/Say.tsx'
 import german from '../../web/language/texts/de.json'
 import english from '../../web/language/texts/en.json'
 // @ts-expect-error: plain script, shared with those that run before anything is built
@@ -99,5 +102,28 @@ describe('German names of plants', () => {
       .slice(1)
       .map((l) => catalogue[l.split(',')[1]!])
     expect(new Set(names).size).toBe(names.length)
+  })
+})
+
+describe('a text with parts', () => {
+  const shown = (text: string, values: Record<string, string>) =>
+    renderToStaticMarkup(createElement(Say, { text, values, components: { b: createElement('b'), i: createElement('i', null, 'own') } })) // prettier-ignore
+
+  it('puts each part and value in its place', () => {
+    expect(shown('<b>Found: {{name}}</b> (<i/>), {{n}} of 30.', { name: 'timothy', n: '4' })).toBe(
+      '<b>Found: timothy</b> (<i>own</i>), 4 of 30.',
+    )
+  })
+
+  it('what somebody wrote is text, whatever it looks like', () => {
+    const name = `Cat's-ear & "Long <b>Croft</b>" <script>alert(1)</script> {{n}} $t(x)`
+    const html = shown('<b>Unknown {{name}}</b>, so', { name })
+    expect(html).not.toMatch(/<script|<b>Croft/)
+    const read = html
+      .replace(/&lt;/g, '<')
+      .replace(/&gt;/g, '>')
+      .replace(/&quot;/g, '"')
+      .replace(/&#x27;/g, "'")
+    expect(read.replace(/&amp;/g, '&')).toBe(`<b>Unknown ${name}</b>, so`)
   })
 })

@@ -2,6 +2,8 @@ import type { ReactElement } from 'react'
 import i18next from 'i18next'
 import { Trans } from 'react-i18next/TransWithoutContext'
 import type { SayValues } from '@/core/say.ts'
+// The catalogue is made ready there.
+import './say.ts'
 
 interface Props {
   text: string

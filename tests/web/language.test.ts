@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs'
 import { afterEach, describe, expect, it } from 'vitest'
 import { inSentence, say as sayInCore, speak, translatorFrom } from '@/core/say.ts'
 import { Say } from '@/web/language/Say.tsx'
+import { say, word } from '@/web/language/say.ts'
 import german from '../../web/language/texts/de.json'
 import english from '../../web/language/texts/en.json'
 // @ts-expect-error: plain script, shared with those that run before anything is built
@@ -87,6 +88,37 @@ describe('German names of plants', () => {
   // Buttler, Thieme & al., Florenliste von Deutschland; names by common usage, from memory.
   it.each([
     ['Perennial ryegrass', 'Deutsches Weidelgras'],
+    ['Annual ryegrass', 'Welsches Weidelgras'],
+    ['Timothy', 'Wiesen-Lieschgras'],
+    ['Meadow fescue', 'Wiesen-Schwingel'],
+    ['Red fescue', 'Rot-Schwingel'],
+    ['Meadow foxtail', 'Wiesen-Fuchsschwanz'],
+    ['Tall oatgrass', 'Glatthafer'],
+    ['Crested dogstail', 'Weide-Kammgras'],
+    ['Sweet vernalgrass', 'Gewöhnliches Ruchgras'],
+    ['Velvetgrass', 'Wolliges Honiggras'],
+    ['Annual bluegrass', 'Einjähriges Rispengras'],
+    ['Rough bluegrass', 'Gewöhnliches Rispengras'],
+    ['Quackgrass', 'Gewöhnliche Quecke'],
+    ['Smooth brome', 'Wehrlose Trespe'],
+    ['Meadow brome', 'Ufer-Trespe'],
+    ['Soft brome', 'Weiche Trespe'],
+    ['Red clover', 'Rot-Klee'],
+    ['Crimson clover', 'Inkarnat-Klee'],
+    ['Black medic', 'Hopfenklee'],
+    ['Alfalfa', 'Luzerne'],
+    ['Yarrow', 'Wiesen-Schafgarbe'],
+    ['Broadleaf dock', 'Stumpfblättriger Ampfer'],
+    ['Curly dock', 'Krauser Ampfer'],
+    ['Bull thistle', 'Gewöhnliche Kratzdistel'],
+    ['Creeping (Canada) thistle', 'Acker-Kratzdistel'],
+    ['Bracken fern', 'Adlerfarn'],
+    ['Field horsetail', 'Acker-Schachtelhalm'],
+    ['Foxglove', 'Roter Fingerhut'],
+    ['Jimsonweed', 'Stechapfel'],
+    ['Ground ivy', 'Gundermann'],
+    ['Stinging nettle', 'Große Brennnessel'],
+    ['Big bluestem', 'Großes Bartgras'],
     ['Orchardgrass', 'Knäuelgras'],
     ['Kentucky bluegrass', 'Wiesen-Rispengras'],
     ['Alsike clover', 'Schweden-Klee'],
@@ -102,6 +134,20 @@ describe('German names of plants', () => {
       .slice(1)
       .map((l) => catalogue[l.split(',')[1]!])
     expect(new Set(names).size).toBe(names.length)
+  })
+})
+
+describe('what somebody wrote', () => {
+  it('goes into a text as it is, and is no text of the catalogue itself', () => {
+    const name = 'Croft {{n}} $t(Bench) <b>'
+    expect(say('The plan for {{name}}', { name, n: 7 })).toBe(`The plan for ${name}`)
+    expect(word(`There is an account named ${name} already.`)).toBe(`There is an account named ${name} already.`)
+  })
+
+  it('is counted as one or many by its number', () => {
+    expect(say('{{count}} plants', { count: 1 })).toBe('1 plant')
+    expect(say('{{count}} plants', { count: 0 })).toBe('0 plants')
+    expect(say('{{count}} times', { count: 1 })).toBe('once')
   })
 })
 

@@ -18,8 +18,8 @@ export function say(text: string, values?: SayValues): string {
   return i18next.t(text, { ...values })
 }
 
-/** A word that comes from the book or a list, where it has a translation. */
-export const word = (text: string): string => i18next.t(text)
+/** A word that comes from the book, a list or the server, where it has a translation. Braces that somebody wrote stay. */
+export const word = (text: string): string => i18next.t(text, { skipInterpolation: true })
 
 /** Words from a list of the book, one after the other. */
 export const listed = (texts: readonly string[]): string => texts.map(word).join(', ')

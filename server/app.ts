@@ -25,8 +25,21 @@ import { roundFileRoutes } from './routes/roundFiles.ts'
 import { roundRoutes } from './routes/rounds.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
 
+/** Answers of the API are data: nothing in them may run, load, be framed or be read by another site; the rest of helmet's headers speak of pages. */
+const headersOfData = helmet({
+  strictTransportSecurity: false,
+  crossOriginOpenerPolicy: false,
+  originAgentCluster: false,
+  referrerPolicy: false,
+  xDnsPrefetchControl: false,
+  xDownloadOptions: false,
+  xPermittedCrossDomainPolicies: false,
+  xXssProtection: false,
+  contentSecurityPolicy: { useDefaults: false, directives: { defaultSrc: ["'none'"], frameAncestors: ["'none'"] } },
+})
+
 /** Only our own scripts, styles and fonts; style elements made at run time carry the page's nonce. */
-const securityHeaders = helmet({
+const headersOfPages = helmet({
   strictTransportSecurity: false,
   contentSecurityPolicy: {
     useDefaults: false,
@@ -63,10 +76,7 @@ export interface AppParts {
 export function makeApp({ db, book, dist, copies, accounts, log }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
-  app.use((req, res, next) => {
-    res.locals.nonce = randomBytes(16).toString('base64')
-    securityHeaders(req, res, next)
-  })
+  app.use('/api', headersOfData)
   app.use(compression())
   const api = Router()
     .use(...access(app, db, accounts, log))
@@ -75,13 +85,14 @@ export function makeApp({ db, book, dist, copies, accounts, log }: AppParts): Ex
     .use('/round-files', express.json({ limit: '4mb' }))
     .use(express.json({ limit: '1mb' }))
     .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
-    .use(accessRoutes(db, accounts !== undefined))
-    .use(bookRoutes(db, book))
-    .use(placeRoutes(db, book))
+    // Each router is tried in its turn: what is asked most often stands first.
     .use(roundRoutes(db, book))
+    .use(placeRoutes(db, book))
+    .use(bookRoutes(db, book))
+    .use(practiceRoutes(db, book))
+    .use(accessRoutes(db, accounts !== undefined))
     .use(planRoutes(db, book))
     .use(keptRoutes(db, book))
-    .use(practiceRoutes(db, book))
     .use(daybookRoutes(db, book))
     .use(roundFileRoutes(db, book))
     .use(namingRoutes(db, book))
@@ -92,6 +103,10 @@ export function makeApp({ db, book, dist, copies, accounts, log }: AppParts): Ex
       throw notFound('address')
     })
   app.use('/api', api)
+  app.use((req, res, next) => {
+    res.locals.nonce = randomBytes(16).toString('base64')
+    headersOfPages(req, res, next)
+  })
   if (dist) pages(app, dist)
   app.use(answerErrors(log))
   return app

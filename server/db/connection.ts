@@ -4,6 +4,7 @@ import { pathToFileURL } from 'node:url'
 import { Worker } from 'node:worker_threads'
 import type { Answer, Ask } from './dbThread.ts'
 import { openLite } from './lite.ts'
+import { planned } from './planned.ts'
 
 /** One connection, on which one thing runs after the other. */
 export interface Connection {
@@ -25,7 +26,7 @@ export class DatabaseStopped extends Error {
 export async function connectHere(dataDir: string): Promise<Connection> {
   const lite = await openLite(dataDir)
   return {
-    query: async (text, params) => (await lite.query(text, params)).rows,
+    query: planned(lite),
     exec: async (text) => void (await lite.exec(text)),
     close: () => lite.close(),
   }

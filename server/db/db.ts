@@ -1,5 +1,7 @@
 import { createHash } from 'node:crypto'
+import { availableParallelism } from 'node:os'
 import pg from 'pg'
+import { askedOnce } from './askedOnce.ts'
 import { connectHere, connectInThread, type Connection } from './connection.ts'
 import { asIs, integer, iso } from './lite.ts'
 
@@ -27,18 +29,43 @@ const MOST_WRITES = 10 * WRITES_PER_VACUUM
 const QUIET_MS = 500
 const WRITES = /^\s*(insert|update|delete|with)\b/i
 
+/** So many questions are handed over at a time, so that the next one lies ready when one is answered. */
+const AHEAD = 3
+
+/** Works are begun in the order in which they came: up to `AHEAD` of those that may overlap, or one that must be alone. */
+function queue() {
+  const waiting: { alone: boolean; start: () => Promise<void> }[] = []
+  let running = 0
+  let alone = false
+  const next = () => {
+    for (;;) {
+      const first = waiting[0]
+      if (!first || alone || (first.alone ? running > 0 : running >= AHEAD)) return
+      waiting.shift()
+      running++
+      alone = first.alone
+      void first.start().finally(() => {
+        running--
+        alone = false
+        next()
+      })
+    }
+  }
+  return <T>(work: () => Promise<T>, { overlaps = false } = {}): Promise<T> =>
+    new Promise<T>((resolve, reject) => {
+      waiting.push({ alone: !overlaps, start: () => work().then(resolve, reject) })
+      next()
+    })
+}
+
 /** Everything in turn on one connection; a transaction keeps it until it ends. */
 function oneByOne(connection: Connection): Db {
-  let last: Promise<unknown> = Promise.resolve()
-  const inTurn = <T>(work: () => Promise<T>): Promise<T> => {
-    const now = last.then(work)
-    last = now.catch(() => undefined)
-    return now
-  }
+  const inTurn = queue()
   const sql: Sql & Pick<Db, 'script'> = {
     query: async <Row>(text: string, params?: unknown[]) => ({ rows: (await connection.query(text, params)) as Row[] }),
     script: (text) => connection.exec(text),
   }
+  const once = askedOnce<{ rows: object[] }>()
   let due = FIRST_VACUUM
   let quiet: NodeJS.Timeout | undefined
   const upkeep = () => {
@@ -54,9 +81,17 @@ function oneByOne(connection: Connection): Db {
   }
   return {
     query: async <Row>(text: string, params?: unknown[]) => {
-      const result = await inTurn(() => sql.query<Row>(text, params))
+      const result = await once(text, params, (begin) =>
+        inTurn(
+          () => {
+            begin()
+            return sql.query<object>(text, params)
+          },
+          { overlaps: true },
+        ),
+      )
       if (WRITES.test(text)) wrote()
-      return result
+      return result as { rows: Row[] }
     },
     script: (text) => inTurn(() => sql.script(text)),
     transaction: (work) =>
@@ -98,11 +133,28 @@ function named(text: string, values?: unknown[]): pg.QueryConfig {
   return { name, text, ...(values ? { values } : {}) }
 }
 
+/** Reads of the same thing are asked once, so a few connections do; more of them hold each other up where processors are few. */
+const MOST_CONNECTIONS = Math.max(4, availableParallelism())
+
 function openPostgres(url: string): Db {
-  const pool = new pg.Pool({ connectionString: url, types: pgTypes as pg.CustomTypesConfig })
+  const pool = new pg.Pool({ connectionString: url, max: MOST_CONNECTIONS, types: pgTypes as pg.CustomTypesConfig })
+  // A connection that the server cuts says so where nobody asks, which would end the process; who asked gets the error.
+  const ignore = () => undefined
+  pool.on('error', ignore)
+  pool.on('connect', (client) => client.on('error', ignore))
   const rows = (result: pg.QueryResult) => ({ rows: result.rows as never[] })
+  const once = askedOnce<{ rows: never[] }>()
+  const inTurn = async (text: string, params: unknown[] | undefined, begin: () => void) => {
+    const client = await pool.connect()
+    begin()
+    try {
+      return rows(await client.query(named(text, params)))
+    } finally {
+      client.release()
+    }
+  }
   return {
-    query: async (text, params) => rows(await pool.query(named(text, params))),
+    query: (text, params) => once(text, params, (begin) => inTurn(text, params, begin)),
     script: async (text) => void (await pool.query(text)),
     transaction: async (work) => {
       const client = await pool.connect()
@@ -115,7 +167,7 @@ function openPostgres(url: string): Db {
         await client.query('commit')
         return result
       } catch (error) {
-        await client.query('rollback')
+        await client.query('rollback').catch(() => undefined)
         throw error
       } finally {
         client.release()

@@ -1,6 +1,7 @@
 // Runs PGlite in a thread of its own, so that a slow query holds up no other request.
 import { parentPort, workerData } from 'node:worker_threads'
 import { openLite } from './lite.ts'
+import { planned } from './planned.ts'
 
 /** One thing to do; `close` ends the thread. */
 export interface Ask {
@@ -18,15 +19,15 @@ const fieldsOf = (e: unknown) => ({ ...(e as object), message: (e as Error).mess
 const say = (answer: Answer) => port.postMessage(answer)
 
 const { dataDir } = workerData as { dataDir: string }
-const opening = openLite(dataDir)
+const opening = openLite(dataDir).then((lite) => ({ lite, run: planned(lite) }))
 opening.then(
   () => say({ id: 0, rows: [] }),
   (e: unknown) => say({ id: 0, error: fieldsOf(e) }),
 )
 
 async function answer({ id, op, text, params }: Ask): Promise<void> {
-  const lite = await opening
-  if (op === 'query') return say({ id, rows: (await lite.query(text!, params)).rows })
+  const { lite, run } = await opening
+  if (op === 'query') return say({ id, rows: await run(text!, params) })
   if (op === 'exec') await lite.exec(text!)
   else await lite.close()
   say({ id, rows: [] })

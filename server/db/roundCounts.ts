@@ -37,15 +37,14 @@ export async function countsOfPaddock(
     [paddockId],
   )
   const stale = rows.filter((r) => !r.fresh)
-  if (stale.length > 0) {
-    const rounds = new Map((await getRounds(db, stale.map((r) => r.id))).map((r) => [r.id, r])) // prettier-ignore
-    for (const row of stale) row.value = inShort(rounds.get(row.id)!) ?? null
-    await db.query(
-      `insert into round_count (round_id, stamp, value)
-       select id, stamp, value from jsonb_to_recordset($1::jsonb) as x (id uuid, stamp text, value jsonb)
-       on conflict (round_id) do update set stamp = excluded.stamp, value = excluded.value`,
-      [JSON.stringify(stale.map(({ id, stamp, value }) => ({ id, stamp, value })))],
-    )
-  }
-  return rows.flatMap((r) => r.value ?? [])
+  if (stale.length === 0) return rows.flatMap((r) => r.value ?? [])
+  const rounds = await getRounds(db, stale.map((r) => r.id)) // prettier-ignore
+  const anew = new Map(rounds.map((r) => [r.id, inShort(r) ?? null]))
+  await db.query(
+    `insert into round_count (round_id, stamp, value)
+     select id, stamp, value from jsonb_to_recordset($1::jsonb) as x (id uuid, stamp text, value jsonb)
+     on conflict (round_id) do update set stamp = excluded.stamp, value = excluded.value`,
+    [JSON.stringify(stale.map(({ id, stamp }) => ({ id, stamp, value: anew.get(id)! })))],
+  )
+  return rows.flatMap((r) => (r.fresh ? r.value : anew.get(r.id)) ?? [])
 }

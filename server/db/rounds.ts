@@ -104,34 +104,16 @@ export async function recentlyFound(db: Sql): Promise<string[]> {
   return rows.map((r) => r.taxon)
 }
 
-export interface PlannedStop extends Pick<Stop, 'id' | 'position' | 'stratum'> {
-  seq: number
-}
-
-/** What is needed of a round to write one of its stops: far less than the round. Undefined where there is none. */
-export async function stopPlace(
-  db: Sql,
-  roundId: string,
-  seq: number,
-): Promise<{ stops: number; planned: PlannedStop | undefined } | undefined> {
-  const { rows } =
-    await db.query<{ stops: number; id: string | null; lon: number | null; lat: number | null; stratum: string }>( // prettier-ignore
-      `select (select count(*)::int from stop where round_id = r.id) as stops, s.id, s.lon, s.lat, s.stratum
-     from round r left join stop s on s.round_id = r.id and s.seq = $2 where r.id = $1`,
-      [roundId, seq],
-    )
-  const row = rows[0]
-  if (!row) return undefined
-  const { id, lon, lat, stratum } = row
-  const position: Stop['position'] = lon === null || lat === null ? null : [lon, lat]
-  return { stops: row.stops, planned: id === null ? undefined : { id, seq, position, stratum } }
+export async function hasRound(db: Sql, id: string): Promise<boolean> {
+  return (await db.query('select 1 from round where id = $1', [id])).rows.length > 0
 }
 
 /** Rounds by their ids, whole. */
 export async function getRounds(db: Sql, ids: string[]): Promise<Round[]> {
-  const { rows } = await db.query<Omit<Round, 'stops'>>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids])
-  if (rows.length === 0) return []
-  const stops = await stopsOf(db, ids, keptOf(db))
+  const [{ rows }, stops] = await Promise.all([
+    db.query<Omit<Round, 'stops'>>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids]),
+    stopsOf(db, ids, keptOf(db)),
+  ])
   return rows.map((row) => ({ ...row, stops: stops.get(row.id)! }))
 }
 
@@ -208,17 +190,22 @@ export interface Writer {
   base: number
 }
 
-export type PutStop = { version: number } | { conflict: Stop }
+/** What was counted at a stop; without a position or stratum of its own it keeps those that were planned. */
+export type CountedStop = Omit<Stop, 'stratum'> & { stratum: string | null }
+
+export type PutStop = { version: number } | { conflict: Stop } | { noSuchStop: true }
 
 /**
  * One statement, so that a stop is written whole or not at all: what stands there is written over unless another device
- * wrote it meanwhile, hits beyond the last go.
+ * wrote it meanwhile, hits beyond the last go. A stop that was not planned may only follow the last one ($17: any may).
  */
 const WRITE_STOP = `with s as (
    insert into stop as st (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
-   values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, 1, $10)
+   select $1::uuid, $2::uuid, $3::int, $4::float8, $5::float8, $6::timestamptz, coalesce($7::text, ''), $8::jsonb, $9, 1, $10
+   where $17::boolean or exists (select 1 from stop where round_id = $2 and seq = $3)
+     or exists (select 1 from round r where id = $2 and $3 = 1 + (select count(*) from stop where round_id = r.id))
    on conflict (round_id, seq) do update set done_at = excluded.done_at, lon = coalesce(excluded.lon, st.lon),
-     lat = coalesce(excluded.lat, st.lat), stratum = excluded.stratum, measures = excluded.measures,
+     lat = coalesce(excluded.lat, st.lat), stratum = coalesce($7, st.stratum), measures = excluded.measures,
      skipped = excluded.skipped, version = st.version + 1, written_by = excluded.written_by
    where $11::int is null or (st.written_by = $10 and $10 <> '') or (st.version = 0 and $11 >= 0) or st.version = $11
    returning id, version),
@@ -233,7 +220,13 @@ const WRITE_STOP = `with s as (
  * Write a stop whole: sending it twice leaves it once, and it is never half there. What another device has written
  * meanwhile is not overwritten: it comes back as a conflict. A stop nobody has touched since planning never conflicts.
  */
-export async function putStop(db: Sql, roundId: string, stop: Stop, writer?: Writer): Promise<PutStop> {
+export async function putStop(
+  db: Sql,
+  roundId: string,
+  stop: CountedStop,
+  writer?: Writer,
+  { anywhere = false } = {},
+): Promise<PutStop> {
   const { hits, position } = stop
   const { rows } = await db.query<{ version: number }>(WRITE_STOP, [
     stop.id,
@@ -252,14 +245,17 @@ export async function putStop(db: Sql, roundId: string, stop: Stop, writer?: Wri
     hits.map((h) => h.taxon),
     hits.map((h) => h.amount),
     hits.map((h) => h.part ?? null),
+    anywhere,
   ])
   if (rows[0]) return { version: rows[0].version }
-  const current = (await stopsOf(db, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)!
+  const current = (await stopsOf(db, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)
+  if (!current) return { noSuchStop: true }
   return isDeepStrictEqual(seenIn(current), seenIn(stop)) ? { version: current.version } : { conflict: current }
 }
 
 /** What was seen at a stop, as plain data: fields that are not set do not count. */
-const seenIn = ({ hits, measures, skipped }: Stop): unknown => JSON.parse(JSON.stringify({ hits, measures, skipped }))
+const seenIn = ({ hits, measures, skipped }: Pick<Stop, 'hits' | 'measures' | 'skipped'>): unknown =>
+  JSON.parse(JSON.stringify({ hits, measures, skipped }))
 
 /** Keep a letter, or give it its name (null takes the name away again). */
 export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {

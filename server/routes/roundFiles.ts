@@ -25,7 +25,7 @@ const touched = (s: Stop): boolean => s.doneAt !== null || s.skipped !== null ||
 async function take(db: Db, book: Book, input: RoundFileInput): Promise<RoundFileTaken> {
   const { holding, round } = input
   const paddock = paddockOf(round.paddock, book)
-  const stops = round.stops.map((s) => stopFrom(s, s.seq, undefined, book))
+  const stops = round.stops.map((s) => ({ ...stopFrom(s, s.seq, book), stratum: s.stratum ?? '' }))
   const unknowns = round.unknowns.map((u) => ({
     letter: u.letter,
     namedAs: u.namedAs ? knownTaxon(u.namedAs, book.flora, 'unknowns') : null,
@@ -44,8 +44,9 @@ async function take(db: Db, book: Book, input: RoundFileInput): Promise<RoundFil
     const here = before.stops.find((s) => s.seq === stop.seq)
     const written =
       here && touched(here)
-        ? await putStop(db, round.id, stop, { by: '', base: -1 })
-        : await putStop(db, round.id, stop)
+        ? await putStop(db, round.id, stop, { by: '', base: -1 }, { anywhere: true })
+        : await putStop(db, round.id, stop, undefined, { anywhere: true })
+    if ('noSuchStop' in written) continue
     if ('conflict' in written) taken.conflicts.push({ seq: stop.seq, mine: stop, theirs: written.conflict })
     else taken.stopsTaken++
   }

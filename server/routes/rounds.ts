@@ -5,7 +5,7 @@ import { openStop, type Stop } from '@/core/records/round.ts'
 import { wRoute, type Position } from '@/core/survey/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
-import { addRound, getRound, listRounds, putStop, putUnknown, stopPlace, type PlannedStop } from '../db/rounds.ts'
+import { addRound, getRound, hasRound, listRounds, putStop, putUnknown, type CountedStop } from '../db/rounds.ts'
 import { badRequest, ConflictError, notFound } from '../http/httpError.ts'
 import { knownTaxon } from '../http/knownTaxon.ts'
 import { isUUID } from 'class-validator'
@@ -50,14 +50,14 @@ function routeInto(boundary: Polygon | null, count: number) {
   }
 }
 
-export function stopFrom(input: StopInput, seq: number, planned: PlannedStop | undefined, book: Book): Stop {
+export function stopFrom(input: StopInput, seq: number, book: Book): CountedStop {
   return {
-    id: planned?.id ?? input.id,
+    id: input.id,
     seq,
-    position: (input.position as Position | undefined) ?? planned?.position ?? null,
+    position: (input.position as Position | undefined) ?? null,
     hits: input.hits.map((h, i) => ({ ...h, taxon: knownTaxon(h.taxon, book.flora, `hits[${i}].taxon`) })),
     doneAt: input.doneAt ?? null,
-    stratum: input.stratum ?? planned?.stratum ?? '',
+    stratum: input.stratum ?? null,
     measures: { ...input.measures },
     skipped: input.skipped ?? null,
     version: 0,
@@ -80,15 +80,13 @@ export function roundRoutes(db: Db, book: Book): Router {
       const input = parseBody(StopInput, req.body)
       const { id } = req.params
       const seq = Number(req.params.seq)
-      const asked = isUUID(id)
-        ? await stopPlace(db, id, Number.isInteger(seq) && seq <= MOST_STOPS ? seq : 0)
-        : undefined
-      if (!asked) throw notFound('round')
-      const { planned, stops } = asked
-      const added = !planned && seq === stops + 1 && seq <= MOST_STOPS
-      if (!planned && !added) throw notFound('stop')
-      const stop = stopFrom(input, seq, planned, book)
-      const written = await putStop(db, id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
+      if (!isUUID(id)) throw notFound('round')
+      const stop = stopFrom(input, seq, book)
+      const written =
+        Number.isInteger(seq) && seq <= MOST_STOPS
+          ? await putStop(db, id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
+          : { noSuchStop: true }
+      if ('noSuchStop' in written) throw notFound((await hasRound(db, id)) ? 'stop' : 'round')
       if ('conflict' in written)
         throw new ConflictError('This stop was counted on another device too.', written.conflict)
       res.json({ seq, hits: stop.hits.length, version: written.version })
@@ -97,7 +95,7 @@ export function roundRoutes(db: Db, book: Book): Router {
       const input = parseBody(UnknownInput, req.body)
       if (!/^[A-Z]$/.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
       const { id } = req.params
-      if (!isUUID(id) || !(await stopPlace(db, id, 0))) throw notFound('round')
+      if (!isUUID(id) || !(await hasRound(db, id))) throw notFound('round')
       const namedAs = input.namedAs ? knownTaxon(input.namedAs, book.flora, 'namedAs') : null
       await putUnknown(db, id, req.params.letter, namedAs)
       res.json({ letter: req.params.letter, namedAs })

@@ -113,3 +113,84 @@ describe('one stop written by many at once', () => {
     for (const [version, n] of seen) expect(n).toBe(version)
   })
 })
+
+describe('many questions at once', () => {
+  beforeAll(() => db.script('create table counted (n int primary key, half boolean not null default false)'))
+
+  it('values of each type come back as they went in, the second time as the first', async () => {
+    const id = randomUUID()
+    const sent = [
+      [id, randomUUID()],
+      ['rye "grass"', 'klee, {weiß}', '', 'null', 'بَرّي'],
+      [1, 2.5, -0.001],
+      { a: [1, null, { b: 'c' }], 'ü"\\': true },
+      new Uint8Array([0, 255, 10, 39, 92]),
+      '2027-02-28',
+      true,
+      null,
+      'Alopecurus pratensis L.\n\t',
+    ]
+    const text = `select $1::uuid[] as ids, $2::text[] as texts, $3::float8[] as numbers, $4::jsonb as json, $5::bytea as bytes,
+      $6::date as day, $7::boolean as yes, $8::text as nothing, $9::text as words`
+    for (let i = 0; i < 7; i++) {
+      const { rows } = await db.query<Record<string, unknown>>(text, sent)
+      const { bytes, ...others } = rows[0]!
+      expect(Object.values(others)).toEqual(sent.filter((v) => !(v instanceof Uint8Array)))
+      expect([...(bytes as Uint8Array)]).toEqual([0, 255, 10, 39, 92])
+    }
+  })
+
+  it('what is wrong is answered to who asked it, by its code, and all others get theirs', async () => {
+    // Codes of PostgreSQL's manual, appendix A.
+    const wrong = [
+      ['select 1 / $1::int as n', [0], '22012'],
+      ['selct 1', [], '42601'],
+      ['select n from nowhere', [], '42P01'],
+      ['insert into counted (n) values ($1), ($1)', [-1], '23505'],
+      ['select $1::uuid', ['no'], '22P02'],
+    ] as const
+    const answers = await Promise.allSettled(
+      Array.from({ length: 60 }, (_, i) => {
+        const [text, params] = wrong[i % 10] ?? (['select $1::int as n', [i]] as const)
+        return db.query<{ n: number }>(text, [...params])
+      }),
+    )
+    answers.forEach((a, i) => {
+      const code = wrong[i % 10]?.[2]
+      if (code) expect(a).toMatchObject({ status: 'rejected', reason: { code } })
+      else expect(a).toMatchObject({ status: 'fulfilled', value: { rows: [{ n: i }] } })
+    })
+  })
+
+  it('nobody sees half of a transaction, and everybody their own acknowledged write', async () => {
+    const count = async () => (await db.query<{ n: number }>('select count(*) as n from counted where half')).rows[0]!.n
+    const seen: number[] = []
+    const pairs = async (n: number) => {
+      await db.transaction(async (tx) => {
+        await tx.query('insert into counted (n, half) values ($1, true)', [2 * n])
+        await new Promise((r) => setTimeout(r, 2))
+        await tx.query('insert into counted (n, half) values ($1, true)', [2 * n + 1])
+      })
+      const { rows } = await db.query('select n from counted where n = $1', [2 * n + 1])
+      expect(rows).toHaveLength(1)
+    }
+    await Promise.all(Array.from({ length: 20 }, async (_, n) => {
+      seen.push(await count())
+      await pairs(n)
+      const after = await count()
+      expect(after).toBeGreaterThanOrEqual(2)
+      seen.push(after)
+    })) // prettier-ignore
+    expect(seen.filter((n) => n % 2 !== 0)).toEqual([])
+    expect(await count()).toBe(40)
+  })
+
+  it.runIf(process.env.TEST_POSTGRES)('connections that the server cuts are opened anew', async () => {
+    await Promise.all(Array.from({ length: 10 }, () => db.query('select pg_sleep(0.01)')))
+    const cut = 'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()'
+    await db.query(cut).catch(() => undefined)
+    await vi.waitFor(async () => expect((await db.query('select 1 as n')).rows).toEqual([{ n: 1 }]), { timeout: 5000 })
+    await expect(db.transaction((tx) => tx.query('select pg_terminate_backend(pg_backend_pid())'))).rejects.toThrow()
+    expect((await db.query('select 2 as n')).rows).toEqual([{ n: 2 }])
+  })
+})

@@ -1,4 +1,4 @@
-// How long a page that was never opened takes to its heading, and how much it loads: a processor slowed down four times, a network of 1.6 Mbit/s
+// How long a page that was never opened takes to its heading, and how much it loads: on a phone's screen: a processor slowed down four times, a network of 1.6 Mbit/s
 // with 150 ms. Needs a built app; starts a server on a folder of its own. PAGES=/rounds,/bench node bench/cold-page.mjs
 import { chromiumPath } from '../scripts/chromium.mjs'
 import { chromium } from '@playwright/test'
@@ -31,7 +31,11 @@ for (const path of pages) {
   let bytes = 0
   let first = ''
   for (let i = 0; i < TIMES; i++) {
-    const context = await browser.newContext({ locale: process.env.LOCALE ?? 'en-GB', serviceWorkers: 'block' })
+    const context = await browser.newContext({
+      locale: process.env.LOCALE ?? 'en-GB',
+      serviceWorkers: 'block',
+      viewport: { width: 390, height: 844 },
+    })
     const page = await context.newPage()
     const cdp = await context.newCDPSession(page)
     await cdp.send('Network.enable')

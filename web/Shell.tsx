@@ -36,13 +36,11 @@ function Who() {
 }
 
 /** The thin line above every screen: where one is, the light, and what still waits to be sent. */
-export function Shell() {
+function Head() {
   const { mode, setMode } = useMode()
-  const units = useUnits((s) => s.units)
   const busy = useNavigation().state !== 'idle'
   return (
     <>
-      <HatchDefs />
       <header className="no-print flex h-14 items-center gap-1 px-2 min-[901px]:h-17 min-[901px]:gap-3 min-[901px]:px-8">
         <Sprig className="hidden size-8 min-[901px]:block" />
         <span className="mr-4 hidden font-plant text-xl font-semibold min-[901px]:block">{'Fold Sprig'}</span>
@@ -81,8 +79,30 @@ export function Shell() {
         <Who />
       </header>
       <OutboxNotice />
+    </>
+  )
+}
+
+export function Shell() {
+  const units = useUnits((s) => s.units)
+  return (
+    <>
+      <HatchDefs />
+      <Head />
       {/* Another unit changes figures everywhere: the screen is made anew. */}
       <Outlet key={units} />
+    </>
+  )
+}
+
+/** While a first page is read: all other places can be gone to already. */
+export function Opening() {
+  return (
+    <>
+      <Head />
+      <main aria-busy className="p-8 text-ink-soft">
+        {say('Opening …')}
+      </main>
     </>
   )
 }

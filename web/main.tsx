@@ -1,8 +1,10 @@
 import './nonce.ts'
 import './app.css'
+import { askAhead } from './askAhead.ts'
 import { chosenLanguage } from './language/languages.ts'
 import { readLanguage } from './language/say.ts'
 
+void askAhead()
 const language = chosenLanguage()
 document.documentElement.lang = language
 // Many texts are made when their module is read, so the language is there before any of them.

@@ -1,57 +1,70 @@
-import { createBrowserRouter, redirect } from 'react-router'
+import type { ComponentType } from 'react'
+import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-router'
 import { ErrorScreen } from './ErrorScreen.tsx'
-import { Shell } from './Shell.tsx'
+import { Opening, Shell } from './Shell.tsx'
 import { useMe } from './stores/meStore.ts'
 import { useFlora } from './stores/floraStore.ts'
-import { say } from './language/say.ts'
 
 /** One part of the script per place, read when the place is opened. */
 const signInFor = ({ pathname, search }: Location) => `/sign-in?to=${encodeURIComponent(pathname + search)}`
+
+interface Place {
+  Component: ComponentType
+  loader?: (args: LoaderFunctionArgs) => unknown
+}
+
+/** A place that speaks of plants: the book is there before it is shown, read beside what the place reads itself. */
+const withBook = (read: () => Promise<Place>) => async () => {
+  const place = await read()
+  const loader = async (args: LoaderFunctionArgs) => {
+    const [own] = await Promise.all([place.loader?.(args), useFlora.getState().load()])
+    return own ?? null
+  }
+  return { Component: place.Component, loader }
+}
 
 export const makeRouter = () =>
   createBrowserRouter([
     {
       path: '/',
       Component: Shell,
-      HydrateFallback: () => <p className="p-8 text-ink-soft">{say('Opening the book …')}</p>,
+      HydrateFallback: Opening,
       ErrorBoundary: ErrorScreen,
       loader: async () => {
-        // Both are asked for at once; where nobody is signed in the book is not given out either.
-        const [me] = await Promise.allSettled([useMe.getState().load(), useFlora.getState().load()])
+        const [me] = await Promise.allSettled([useMe.getState().load()])
         if (useMe.getState().mustSignIn()) throw redirect(signInFor(location))
         if (me.status === 'rejected') throw me.reason
-        await useFlora.getState().load()
         return null
       },
       shouldRevalidate: () => false,
       children: [
         { index: true, loader: () => redirect('/rounds') },
         { path: 'rounds', lazy: () => import('./rounds/RoundsRoute.tsx') },
-        { path: 'plan', lazy: () => import('./rounds/plan/PlanRoute.tsx') },
-        { path: 'places/:id', lazy: () => import('./places/PlaceRoute.tsx') },
-        { path: 'places/:id/sowing/:event', lazy: () => import('./sowing/SowingRoute.tsx') },
-        { path: 'glossary', lazy: () => import('./teach/GlossaryRoute.tsx') },
+        { path: 'plan', lazy: withBook(() => import('./rounds/plan/PlanRoute.tsx')) },
+        { path: 'places/:id', lazy: withBook(() => import('./places/PlaceRoute.tsx')) },
+        { path: 'places/:id/sowing/:event', lazy: withBook(() => import('./sowing/SowingRoute.tsx')) },
+        { path: 'glossary', lazy: withBook(() => import('./teach/GlossaryRoute.tsx')) },
         { path: 'first-round', lazy: () => import('./teach/FirstRoundRoute.tsx') },
-        { path: 'group-key', lazy: () => import('./group-key/GroupKeyRoute.tsx') },
-        { path: 'rounds/bring-in', lazy: () => import('./rounds/bring-in/BringInRoute.tsx') },
-        { path: 'rounds/:id', lazy: () => import('./rounds/CountRoute.tsx') },
-        { path: 'rounds/:id/pocket', lazy: () => import('./rounds/sheets/PocketRoute.tsx') },
-        { path: 'rounds/:id/field-sheet', lazy: () => import('./rounds/sheets/FieldSheetRoute.tsx') },
-        { path: 'rounds/:id/beside', lazy: () => import('./rounds/beside/BesideRoute.tsx') },
-        { path: 'rounds/:id/name/:letter', lazy: () => import('./bench/BenchRoute.tsx') },
-        { path: 'rounds/:id/weigh-up', lazy: () => import('./weigh-up/WeighUpRoute.tsx') },
-        { path: 'rounds/:id/hand-over', lazy: () => import('./hand-over/HandOverRoute.tsx') },
-        { path: 'bench/sheet', lazy: () => import('./bench/SheetRoute.tsx') },
-        { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
-        { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
-        { path: 'drawings', lazy: () => import('./drawings/DrawingsRoute.tsx') },
-        { path: 'plants/map', lazy: () => import('./plant-book/MapRoute.tsx') },
-        { path: 'compare', lazy: () => import('./plant-book/CompareRoute.tsx') },
-        { path: 'practice', lazy: () => import('./practice/PracticeRoute.tsx') },
-        { path: 'practice/set', lazy: () => import('./practice/SetSheetRoute.tsx') },
+        { path: 'group-key', lazy: withBook(() => import('./group-key/GroupKeyRoute.tsx')) },
+        { path: 'rounds/bring-in', lazy: withBook(() => import('./rounds/bring-in/BringInRoute.tsx')) },
+        { path: 'rounds/:id', lazy: withBook(() => import('./rounds/CountRoute.tsx')) },
+        { path: 'rounds/:id/pocket', lazy: withBook(() => import('./rounds/sheets/PocketRoute.tsx')) },
+        { path: 'rounds/:id/field-sheet', lazy: withBook(() => import('./rounds/sheets/FieldSheetRoute.tsx')) },
+        { path: 'rounds/:id/beside', lazy: withBook(() => import('./rounds/beside/BesideRoute.tsx')) },
+        { path: 'rounds/:id/name/:letter', lazy: withBook(() => import('./bench/BenchRoute.tsx')) },
+        { path: 'rounds/:id/weigh-up', lazy: withBook(() => import('./weigh-up/WeighUpRoute.tsx')) },
+        { path: 'rounds/:id/hand-over', lazy: withBook(() => import('./hand-over/HandOverRoute.tsx')) },
+        { path: 'bench/sheet', lazy: withBook(() => import('./bench/SheetRoute.tsx')) },
+        { path: 'bench', lazy: withBook(() => import('./bench/BenchRoute.tsx')) },
+        { path: 'plants', lazy: withBook(() => import('./plant-book/PlantBookRoute.tsx')) },
+        { path: 'drawings', lazy: withBook(() => import('./drawings/DrawingsRoute.tsx')) },
+        { path: 'plants/map', lazy: withBook(() => import('./plant-book/MapRoute.tsx')) },
+        { path: 'compare', lazy: withBook(() => import('./plant-book/CompareRoute.tsx')) },
+        { path: 'practice', lazy: withBook(() => import('./practice/PracticeRoute.tsx')) },
+        { path: 'practice/set', lazy: withBook(() => import('./practice/SetSheetRoute.tsx')) },
         { path: 'team', lazy: () => import('./access/TeamRoute.tsx') },
-        { path: 'daybook', lazy: () => import('./daybook/DaybookRoute.tsx') },
-        { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
+        { path: 'daybook', lazy: withBook(() => import('./daybook/DaybookRoute.tsx')) },
+        { path: 'plants/:id', lazy: withBook(() => import('./plant-book/PlantRoute.tsx')) },
         {
           path: '*',
           loader: () => {

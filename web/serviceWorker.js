@@ -3,7 +3,7 @@ const SHELL = 'shell-__VERSION__'
 const DATA = 'fold-sprig-data'
 const files = __FILES__
 /** Read once at the start, so that a device that never had a second look at a screen can still open it. */
-const firstData = ['/api/plants', '/api/characters', '/api/groups', '/api/hazards', '/api/rounds', '/api/places']
+const firstData = ['/api/book', '/api/rounds', '/api/places']
 
 async function install() {
   const shell = await caches.open(SHELL)

@@ -5,6 +5,19 @@ import { keepForTheField } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
 import { keepDraining, openOutbox } from './stores/outboxStore.ts'
 
+/** Most pages are read within this time: drawing first that they are being read would only make them later. */
+const SOON_MS = 1000
+
+const opened = (router: ReturnType<typeof makeRouter>) =>
+  new Promise<void>((done) => {
+    if (router.state.initialized) return done()
+    const stop = router.subscribe((state) => {
+      if (!state.initialized) return
+      stop()
+      done()
+    })
+  })
+
 /** The app, once its texts are there. */
 export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
@@ -12,5 +25,7 @@ export async function start(): Promise<void> {
   await openOutbox()
   keepDraining()
   keepForTheField().catch(() => undefined)
-  createRoot(document.getElementById('root')!).render(<RouterProvider router={makeRouter()} />)
+  const router = makeRouter()
+  await Promise.race([opened(router), new Promise((r) => setTimeout(r, SOON_MS))])
+  createRoot(document.getElementById('root')!).render(<RouterProvider router={router} />)
 }

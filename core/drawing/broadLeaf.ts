@@ -1,5 +1,5 @@
 import { leaf, leafOutline, oval, type LeafForm, type Profile } from './leafShape.ts'
-import { brush, circle, closed, placed, smooth, smoothClosed, type Drawing, type Point } from './mark.ts'
+import { brush, closed, placed, smooth, smoothClosed, type Drawing, type Point } from './mark.ts'
 
 const BASE: Point = [50, 90]
 const stalk = (): Drawing => [brush([[50, 99], [50, 95], [50, 89]], [2.6, 2.6, 2.2])]
@@ -31,16 +31,25 @@ function threads(at: Point, degrees: number, long: number, depth: number): Drawi
 
 const triangular = (t: number) => 42 * (1 - t) ** 0.85 + 5
 
+/** Lobes that spread from one point and are one leaf: its outline goes from tip to tip and back to the cleft between them. */
 const palmLobes = (count: number, reach: number, width: number): Drawing => {
   const spread = count <= 3 ? 100 : 190
-  const lobes = Array.from({ length: count }, (_, i) => -90 - spread / 2 + (spread * i) / (count - 1))
   const middle: Point = [50, 66]
+  const lobes = Array.from({ length: count }, (_, i) => -90 - spread / 2 + (spread * i) / (count - 1))
+  const long = lobes.map((d) => reach * (1 - 0.14 * Math.abs((d + 90) / (spread / 2))))
+  // As far out as neighbours still touch.
+  const cleft = count <= 3 ? 0.42 : 0.24
+  const outline = lobes.flatMap((d, i): Point[] => {
+    const half = leafOutline({ length: long[i]!, width, profile: oval(0.5), teeth: { depth: 0.14, count: 6 } })
+    return placed(half.filter(([x]) => x >= long[i]! * cleft), middle, d)
+  })
+  const foot: Point[] = [[50 + width * 0.2, 74], [50, 71], [50 - width * 0.2, 74]]
   return [
     ...stalk(),
-    brush([[50, 90], [50, 78], [50, 66]], [2.2, 2, 1.6]),
-    ...lobes.flatMap((d) => leaf({ length: reach * (1 - 0.14 * Math.abs((d + 90) / (spread / 2))), width, profile: oval(0.5), teeth: { depth: 0.14, count: 6 } }, middle, d)),
-    { d: circle(middle, count <= 3 ? 15 : 11), ink: 'leaf' },
-    ...lobes.map((d) => brush([middle, placed([[reach * 0.25, 0]], middle, d)[0]!, placed([[reach * 0.5, 0]], middle, d)[0]!], [1.6, 1.2, 0.6])),
+    brush([[50, 90], [50, 80], [50, 70]], [2.2, 2, 1.6]),
+    { d: closed(...outline, ...foot), ink: 'leaf' },
+    { d: closed(...outline, ...foot), ink: 'line' },
+    ...lobes.map((d, i) => brush([[50, 70], placed([[long[i]! * 0.45, 0]], middle, d)[0]!, placed([[long[i]! * 0.92, 0]], middle, d)[0]!], [1.6, 1.2, 0.4])),
   ]
 }
 
@@ -84,9 +93,11 @@ export const leafOutlines: Record<string, () => Drawing> = {
   ],
   feathery: () => [
     ...stalk(),
-    { d: closed(...placed(leafOutline({ length: 84, width: 58, profile: oval(0.46) }), [50, 89], -90)), ink: 'leaf' },
     brush([[50, 99], [50, 50], [50, 4]], [2.2, 1.6, 0.5]),
-    ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => threads(at, d, long, 1)),
+    ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => [
+      { d: closed(...placed(leafOutline({ length: long, width: long * 0.44, profile: oval(0.5) }), at, d)), ink: 'leaf' },
+      ...threads(at, d, long, 1),
+    ]),
   ],
   fingered: () => [...stalk(), brush([[50, 99], [50, 80], [50, 62]], [2.4, 2, 1.6]), ...[-196, -160, -125, -90, -55, -20, 16].flatMap((d) => leaf({ length: 50, width: 17, profile: oval(0.6), teeth: { depth: 0.1, count: 9 } }, [50, 60], d))],
   'paired-leaflets': () => [

@@ -78,11 +78,11 @@ export const stipuleColour: Record<string, () => Drawing> = {
 }
 
 const seed = (outline: string, over: Drawing = [], ink: Ink = 'beige'): Drawing => [{ d: outline, ink }, ...over, { d: outline, ink: 'line' }]
-const mitten = smoothClosed([[30, 78], [22, 56], [30, 28], [52, 16], [72, 24], [78, 44], [66, 54], [60, 60], [62, 76], [48, 86]])
+const mitten = smoothClosed([[36, 84], [26, 70], [21, 50], [26, 30], [39, 17], [56, 13], [71, 19], [79, 33], [78, 46], [70, 53], [63, 57], [62, 63], [64, 73], [59, 84], [47, 89]])
 const egg = smoothClosed([[50, 10], [72, 24], [78, 54], [68, 82], [50, 90], [32, 82], [22, 54], [28, 24]])
 
 export const seedShape: Record<string, () => Drawing> = {
-  mitten: () => seed(mitten, [brush([[66, 54], [54, 48], [46, 38]], [1.6, 2, 0.6])]),
+  mitten: () => seed(mitten, [brush([[64, 58], [52, 55], [41, 42]], [1.4, 2, 0.5])]),
   round: () => seed(circle([50, 50], 36), [brush([[50, 86], [56, 70], [60, 62]], [1.6, 1.6, 0.5])]),
   oval: () => seed(egg, [brush([[50, 90], [54, 74], [58, 66]], [1.6, 1.6, 0.5])]),
 }

@@ -47,9 +47,9 @@ export const stemHairs: Record<string, () => Drawing> = {
     segment([], [{ d: straight([50, 0], [50, 100]), ink: 'fine' }, ...Array.from({ length: 18 }, (_, i) => brush([[50, 4 + i * 5.4], [55, 2 + i * 5.4], [60, i * 5.4]], [1.4, 1, 0.4]))]),
   stinging: () =>
     haired(17, ([x, y], side) => [
-      { d: smoothClosed([[x, y - 4], [x + side * 7, y - 3], [x + side * 8, y + 2], [x, y + 4]]), ink: 'paper' },
-      { d: smoothClosed([[x, y - 4], [x + side * 7, y - 3], [x + side * 8, y + 2], [x, y + 4]]), ink: 'line' },
-      brush([[x + side * 6, y], [x + side * 15, y - 3], [x + side * 24, y - 5]], [2.2, 1.2, 0.5]),
+      brush([[x + side * 6, y - 1], [x + side * 16, y - 3], [x + side * 26, y - 6]], [3.4, 1.6, 0.3]),
+      { d: circle([x + side * 4, y - 0.6], 4.4, 3.2), ink: 'paper' },
+      { d: circle([x + side * 4, y - 0.6], 4.4, 3.2), ink: 'line' },
     ]),
   'star-shaped': () => haired(14, star),
   sticky: () =>

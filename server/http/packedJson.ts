@@ -1,6 +1,25 @@
 import type { RequestHandler } from 'express'
 import { createHash } from 'node:crypto'
-import { gzipSync } from 'node:zlib'
+import { promisify } from 'node:util'
+import { brotliCompress, constants, gzipSync } from 'node:zlib'
+
+interface Packed {
+  of: object
+  plain: Buffer
+  gzip: Buffer
+  /** A quarter smaller, and a second's work: made beside the first answers. */
+  brotli?: Buffer
+  etag: string
+}
+
+function pack(of: object): Packed {
+  const plain = Buffer.from(JSON.stringify(of))
+  const etag = `"${createHash('sha1').update(plain).digest('base64url')}"`
+  const packed: Packed = { of, plain, gzip: gzipSync(plain), etag }
+  const params = { [constants.BROTLI_PARAM_SIZE_HINT]: plain.length }
+  void promisify(brotliCompress)(plain, { params }).then((brotli) => (packed.brotli = brotli), () => undefined) // prettier-ignore
+  return packed
+}
 
 /**
  * Sends something large that seldom changes: written out and packed once for each version of it, and not at all to a
@@ -9,17 +28,14 @@ import { gzipSync } from 'node:zlib'
  * @param read what is sent; the same object means that nothing changed
  */
 export function packedJson(read: () => object): RequestHandler {
-  let last: { of: object; plain: Buffer; packed: Buffer; etag: string } | undefined
+  let last: Packed | undefined
   return (req, res) => {
     const of = read()
-    if (last?.of !== of) {
-      const plain = Buffer.from(JSON.stringify(of))
-      const etag = `"${createHash('sha1').update(plain).digest('base64url')}"`
-      last = { of, plain, packed: gzipSync(plain), etag }
-    }
+    if (last?.of !== of) last = pack(of)
     res.set({ etag: last.etag, 'cache-control': 'private, no-cache', vary: 'accept-encoding' }).type('json')
     if (req.fresh) return void res.status(304).end()
-    if (req.acceptsEncodings('gzip')) res.set('content-encoding', 'gzip').end(last.packed)
+    if (last.brotli && req.acceptsEncodings('br')) res.set('content-encoding', 'br').end(last.brotli)
+    else if (req.acceptsEncodings('gzip')) res.set('content-encoding', 'gzip').end(last.gzip)
     else res.end(last.plain)
   }
 }

@@ -21,6 +21,10 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): Identifica
 export function bookRoutes(db: Sql, book: Book): Router {
   return Router()
     .get(
+      '/book',
+      packedJson(() => book.flora),
+    )
+    .get(
       '/plants',
       packedJson(() => book.flora.plants),
     )

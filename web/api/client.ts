@@ -1,4 +1,4 @@
-import type { Character, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import type { Flora } from '@/core/naming/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -75,10 +75,7 @@ export const getCopies = () => send<KeptCopy[]>('GET', '/api/copies')
 export const checkCopy = (file: File) =>
   send<{ madeAt: string; tables: { name: string; rows: number }[] }>('POST', '/api/backup/check', file)
 
-export const getPlants = () => send<Plant[]>('GET', '/api/plants')
-export const getCharacters = () => send<Character[]>('GET', '/api/characters')
-export const getGroups = () => send<PlantGroup[]>('GET', '/api/groups')
-export const getHazards = () => send<Hazard[]>('GET', '/api/hazards')
+export const getBook = () => send<Flora>('GET', '/api/book')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')

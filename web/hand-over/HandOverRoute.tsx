@@ -41,6 +41,7 @@ export function Component() {
   return (
     <Leaf
       names={{ left: say('Take along'), right: say('The pages') }}
+      whole
       tip={
         weighed
           ? { label: say('Print the pages'), detail: say('A4 or Letter'), onPress: () => window.print() }

@@ -1,4 +1,4 @@
-import { useState, type ReactNode } from 'react'
+import { startTransition, useEffect, useState, type ReactNode } from 'react'
 import { Midrib, type MidribNode, type MidribTip } from './Midrib.tsx'
 
 interface Props {
@@ -8,11 +8,28 @@ interface Props {
   tip: MidribTip | undefined
   /** What each half is called on a phone, where they fold over each other. */
   names: { left: string; right: string }
+  /** The left half works on what stands in the right one, so both come at once. */
+  whole?: boolean
+}
+
+/** On a phone the first screen of a visit comes before the half that is folded away; later ones come whole. */
+let first = true
+
+function useFollows(whole: boolean): boolean {
+  const [follows, setFollows] = useState(() => whole || !first || !matchMedia('(max-width: 900px)').matches)
+  useEffect(() => {
+    first = false
+    // After the picture, not in it.
+    const frame = requestAnimationFrame(() => setTimeout(() => startTransition(() => setFollows(true))))
+    return () => cancelAnimationFrame(frame)
+  }, [])
+  return follows
 }
 
 /** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
-export function Leaf({ left, right, nodes, tip, names }: Props) {
+export function Leaf({ left, right, nodes, tip, names, whole = false }: Props) {
   const [fold, setFold] = useState<'left' | 'right'>('left')
+  const follows = useFollows(whole)
   return (
     <main className="leaf" data-fold={fold}>
       <section className="leaf-left" aria-label={names.left}>
@@ -20,7 +37,7 @@ export function Leaf({ left, right, nodes, tip, names }: Props) {
       </section>
       <Midrib nodes={nodes} tip={tip} names={names} fold={fold} onFold={setFold} />
       <section className="leaf-right" aria-label={names.right}>
-        {right}
+        {follows ? right : null}
       </section>
     </main>
   )

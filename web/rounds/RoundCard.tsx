@@ -38,7 +38,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
   }, [summary.id])
   const started = summary.stopsDone > 0
   const finished = summary.stopsDone === summary.stops
-  const sown = (paddock?.sown ?? []).map((id) => inSentence(byId.get(id)?.commonName ?? id))
+  const sown = byId.size === 0 ? [] : (paddock?.sown ?? []).map((id) => inSentence(byId.get(id)?.commonName ?? id))
   return (
     <div>
       <h2 className="text-[1.65rem]">{summary.paddock}</h2>

@@ -12,6 +12,7 @@ import { Places } from './Places.tsx'
 import { readRounds } from './readRound.ts'
 import { RoundCard } from './RoundCard.tsx'
 import { RoundList } from './RoundList.tsx'
+import { useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'
 
 interface Loaded {
@@ -22,6 +23,8 @@ interface Loaded {
 }
 
 export async function loader(): Promise<Loaded> {
+  // Only what was sown is called by the names of the book: it may come later.
+  useFlora.getState().load().catch(() => undefined) // prettier-ignore
   // Without a signal the plan may not be on the device; the rounds come up all the same.
   const [rounds, places, plan] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => [])])
   return { rounds, plan, ...places }

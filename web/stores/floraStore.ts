@@ -2,7 +2,7 @@ import { create } from 'zustand'
 import { shortNames } from '@/core/naming/shortName.ts'
 import type { Character, Flora, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import { word } from '../language/say.ts'
-import { getCharacters, getGroups, getHazards, getPlants } from '../api/client.ts'
+import { getBook } from '../api/client.ts'
 
 interface FloraState {
   characters: Character[]
@@ -89,12 +89,7 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    const [characters, english, groups, hazards] = await Promise.all([
-      getCharacters(),
-      getPlants(),
-      getGroups(),
-      getHazards(),
-    ])
+    const { characters, plants: english, groups, hazards } = await getBook()
     const plants = english.map(spokenPlant)
     set({
       characters: characters.map(spokenCharacter),

@@ -7,7 +7,8 @@ import type { WeighingApi } from './weighing.worker.ts'
 
 let opened: { edition: number; api: Promise<Comlink.Remote<WeighingApi>> } | undefined
 
-function weigher(): Promise<Comlink.Remote<WeighingApi>> {
+/** The worker that weighs up, with the book open in it. */
+export function weigher(): Promise<Comlink.Remote<WeighingApi>> {
   if (opened?.edition !== bookEdition()) {
     const worker = new Worker(new URL('./weighing.worker.ts', import.meta.url), { type: 'module' })
     const remote = Comlink.wrap<WeighingApi>(worker)

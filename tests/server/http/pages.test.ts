@@ -8,11 +8,12 @@ import { pages } from '@/server/http/pages.ts'
 
 const dist = mkdtempSync(join(tmpdir(), 'fold-sprig-pages-'))
 const INDEX = `<html><head>
-<link rel="preload" href="/api/plants" as="fetch" crossorigin="anonymous">
 <script type="module" src="/assets/index.js" nonce="__CSP_NONCE__"></script></head><body></body></html>`
 const BY_PLACE = {
   '/rounds': ['/assets/rounds.js'],
   '/rounds/bring-in': ['/assets/bring-in.js'],
+  '/sign-in': ['/assets/sign-in.js'],
+  '/shared': ['/assets/shared.js'],
   '/rounds/:id': ['/assets/count.js', '/assets/figures.js'],
 }
 
@@ -25,8 +26,10 @@ const served = (folder: string) => {
   pages(app, folder)
   return request(app)
 }
-const scriptsIn = (html: string) => [...html.matchAll(/rel="modulepreload"[^>]*href="([^"]+)"/g)].map((m) => m[1])
-const recordsIn = (html: string) => [...html.matchAll(/rel="preload" href="(\/api\/[^"]+)"/g)].map((m) => m[1])
+const named = (html: string, name: string) =>
+  new RegExp(`<meta name="${name}" content="([^"]*)">`).exec(html)?.[1]?.split(' ').filter(Boolean)
+const scriptsIn = (html: string) => named(html, 'scripts-ahead')
+const recordsIn = (html: string) => named(html, 'records-ahead')
 
 beforeAll(() => {
   mkdirSync(join(dist, 'assets'))
@@ -53,8 +56,11 @@ describe('a page', () => {
 
   it('asks for its records at once where it cannot show anything without them', async () => {
     const { text } = await served(dist).get('/rounds').expect(200)
-    expect(recordsIn(text)).toEqual(['/api/plants', '/api/rounds', '/api/places', '/api/plan-items'])
-    expect(recordsIn((await served(dist).get('/rounds/1e29c1ef')).text)).toEqual(['/api/plants'])
+    expect(recordsIn(text)).toEqual(['/api/me', '/api/rounds', '/api/places', '/api/plan-items'])
+    const id = '1e29c1ef-c07e-5bdd-81f7-339cb30f0c27'
+    expect(recordsIn((await served(dist).get(`/rounds/${id}`)).text)).toEqual(['/api/me', '/api/book', `/api/rounds/${id}`]) // prettier-ignore
+    expect(recordsIn((await served(dist).get('/rounds/1e29c1ef')).text)).toEqual(['/api/me', '/api/book'])
+    expect(recordsIn((await served(dist).get('/nowhere')).text)).toEqual(['/api/me', '/api/book'])
   })
 
   it('asks for no records where nobody is in yet', async () => {
@@ -64,6 +70,7 @@ describe('a page', () => {
   it('holds nothing of the address it was asked by', async () => {
     const { text } = await served(dist).get('/rounds/%3Cscript%3Ealert(1)%3C%2Fscript%3E?q=%22onload=').expect(200)
     expect(text).not.toMatch(/alert|onload/)
+    expect(recordsIn((await served(dist).get('/rounds/%22%3E%3Cb%3E')).text)!.join()).not.toMatch(/[<>"]|%/)
   })
 
   it('is itself, without scripts of places, from a build that did not write them down', async () => {

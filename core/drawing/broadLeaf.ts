@@ -29,6 +29,9 @@ function threads(at: Point, degrees: number, long: number, depth: number): Drawi
   return [own, ...side]
 }
 
+/** Many small parts: outlined as boldly as one large leaf they would run together. */
+const thinly = (marks: Drawing): Drawing => marks.map((m) => (m.ink === 'line' ? { d: m.d, ink: 'fine' } : m))
+
 const triangular = (t: number) => 42 * (1 - t) ** 0.85 + 5
 
 /** Lobes that spread from one point and are one leaf: its outline goes from tip to tip and back to the cleft between them. */
@@ -37,11 +40,12 @@ const palmLobes = (count: number, reach: number, width: number): Drawing => {
   const middle: Point = [50, 66]
   const lobes = Array.from({ length: count }, (_, i) => -90 - spread / 2 + (spread * i) / (count - 1))
   const long = lobes.map((d) => reach * (1 - 0.14 * Math.abs((d + 90) / (spread / 2))))
-  // As far out as neighbours still touch.
-  const cleft = count <= 3 ? 0.42 : 0.24
+  // Each lobe keeps to its own sector, so that neighbours meet in a cleft and do not cross; the outer sides are free.
+  const reaches = Math.tan((spread / (count - 1) / 2) * (Math.PI / 180))
   const outline = lobes.flatMap((d, i): Point[] => {
-    const half = leafOutline({ length: long[i]!, width, profile: oval(0.5), teeth: { depth: 0.14, count: 6 } })
-    return placed(half.filter(([x]) => x >= long[i]! * cleft), middle, d)
+    const all = leafOutline({ length: long[i]!, width, profile: oval(0.5), teeth: { depth: 0.14, count: 6 } })
+    const free = (y: number) => (y < 0 ? i === 0 : i === count - 1)
+    return placed(all.filter(([x, y]) => (free(y) ? x > long[i]! * 0.1 : Math.abs(y) < x * reaches)), middle, d)
   })
   const foot: Point[] = [[50 + width * 0.2, 74], [50, 71], [50 - width * 0.2, 74]]
   return [
@@ -54,6 +58,16 @@ const palmLobes = (count: number, reach: number, width: number): Drawing => {
 }
 
 const small = (length: number, width: number): LeafForm => ({ length, width, profile: oval(0.5) })
+
+/** A leaf cut into threads. In a small picture the last threads are left out (depth 0): they would run together to black. */
+export const feathery = (depth: 0 | 1): Drawing => [
+  ...stalk(),
+  brush([[50, 99], [50, 50], [50, 4]], [2.2, 1.6, 0.5]),
+  ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => [
+    { d: closed(...placed(leafOutline({ length: long, width: long * (depth ? 0.44 : 0.3), profile: oval(0.5) }), at, d)), ink: 'leaf' },
+    ...threads(at, d, long, depth),
+  ]),
+]
 
 /** The outline of one grown leaf laid flat. */
 export const leafOutlines: Record<string, () => Drawing> = {
@@ -88,17 +102,12 @@ export const leafOutlines: Record<string, () => Drawing> = {
   'fern-like': () => [
     ...stalk(),
     brush([[50, 99], [50, 50], [50, 6]], [2.6, 1.8, 0.5]),
-    ...pinnae(7, triangular, (at, d, long) => leaf({ length: long, width: long * 0.46, profile: oval(0.34), teeth: { depth: 0.62, count: 6 } }, at, d)),
-    ...leaf({ length: 14, width: 7, profile: oval(0.4), teeth: { depth: 0.5, count: 4 } }, [50, 16], -90),
-  ],
-  feathery: () => [
-    ...stalk(),
-    brush([[50, 99], [50, 50], [50, 4]], [2.2, 1.6, 0.5]),
-    ...pinnae(9, (t) => 30 * Math.sin(Math.PI * (0.12 + t * 0.8)) ** 0.7 + 3, (at, d, long) => [
-      { d: closed(...placed(leafOutline({ length: long, width: long * 0.44, profile: oval(0.5) }), at, d)), ink: 'leaf' },
-      ...threads(at, d, long, 1),
+    ...thinly([
+      ...pinnae(7, triangular, (at, d, long) => leaf({ length: long, width: long * 0.46, profile: oval(0.34), teeth: { depth: 0.62, count: 6 } }, at, d)),
+      ...leaf({ length: 14, width: 7, profile: oval(0.4), teeth: { depth: 0.5, count: 4 } }, [50, 16], -90),
     ]),
   ],
+  feathery: () => feathery(1),
   fingered: () => [...stalk(), brush([[50, 99], [50, 80], [50, 62]], [2.4, 2, 1.6]), ...[-196, -160, -125, -90, -55, -20, 16].flatMap((d) => leaf({ length: 50, width: 17, profile: oval(0.6), teeth: { depth: 0.1, count: 9 } }, [50, 60], d))],
   'paired-leaflets': () => [
     ...stalk(),

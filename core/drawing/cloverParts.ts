@@ -1,5 +1,5 @@
 import { leaf, oval } from './leafShape.ts'
-import { brush, circle, closed, smooth, smoothClosed, straight, type Drawing, type Ink, type Point } from './mark.ts'
+import { brush, circle, closed, rounded, smooth, smoothClosed, straight, type Drawing, type Ink, type Point } from './mark.ts'
 
 /** The end of a leaflet, enlarged. The two halves meet in a curve, or in a corner where there is a notch or a point. */
 const tipOf = (edge: Point[], over: Drawing = [], corner = true): Drawing => {
@@ -78,8 +78,8 @@ export const stipuleColour: Record<string, () => Drawing> = {
 }
 
 const seed = (outline: string, over: Drawing = [], ink: Ink = 'beige'): Drawing => [{ d: outline, ink }, ...over, { d: outline, ink: 'line' }]
-const mitten = smoothClosed([[36, 84], [26, 70], [21, 50], [26, 30], [39, 17], [56, 13], [71, 19], [79, 33], [78, 46], [70, 53], [63, 57], [62, 63], [64, 73], [59, 84], [47, 89]])
-const egg = smoothClosed([[50, 10], [72, 24], [78, 54], [68, 82], [50, 90], [32, 82], [22, 54], [28, 24]])
+const mitten = rounded([[36, 84], [26, 70], [21, 50], [26, 30], [39, 17], [56, 13], [71, 19], [79, 33], [78, 46], [70, 53], [63, 57], [62, 63], [64, 73], [59, 84], [47, 89]])
+const egg = rounded([[50, 10], [72, 24], [78, 54], [68, 82], [50, 90], [32, 82], [22, 54], [28, 24]])
 
 export const seedShape: Record<string, () => Drawing> = {
   mitten: () => seed(mitten, [brush([[64, 58], [52, 55], [41, 42]], [1.4, 2, 0.5])]),

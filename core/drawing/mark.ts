@@ -75,6 +75,14 @@ export function smooth(points: Point[]): string {
 }
 export const smoothClosed = (points: Point[]): string => `${smooth([...points, points[0]!])}Z`
 
+/** A closed curve without a corner anywhere. */
+export function rounded(points: Point[]): string {
+  const n = points.length
+  const p = (i: number) => points[(i + n) % n]!
+  const handle = (i: number, side: 1 | -1): Point => [p(i)[0] + (side * (p(i + 1)[0] - p(i - 1)[0])) / 6, p(i)[1] + (side * (p(i + 1)[1] - p(i - 1)[1])) / 6]
+  return `M${at(p(0))}${points.map((_, i) => `C${at(handle(i, 1))} ${at(handle(i + 1, -1))} ${at(p(i + 1))}`).join('')}Z`
+}
+
 /**
  * A stroke that swells and thins like one of a brush: a closed shape round a smooth curve.
  *

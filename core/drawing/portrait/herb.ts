@@ -1,4 +1,5 @@
 import { brush, circle, closed, smooth, type Drawing, type Ink, type Point } from '../mark.ts'
+import { feathery } from '../broadLeaf.ts'
 import { herbBelow } from './below.ts'
 import { insetsOf } from './insets.ts'
 import { compoundLeaf, herbLeaf, STALK_END } from './leafOf.ts'
@@ -58,6 +59,7 @@ export function herbPortrait(traits: Traits, random: () => number): Portrait {
   const { states, sizes } = traits
   const clover = states['leaf.outline'] === undefined && states['leaf.plan'] !== undefined
   const leafMarks = clover || states['leaf.plan'] === 'three-palmate' ? compoundLeaf(traits, STALK_END, -90, 44, 40) : herbLeaf(traits)
+  const small = states['leaf.outline'] === 'feathery' ? feathery(0) : leafMarks
   const setting = states['leaf.set'] ?? 'rosette'
   const mm = sizes['leaf.length']
   const jitter = (k: number) => (random() - 0.5) * 2 * k
@@ -82,7 +84,7 @@ export function herbPortrait(traits: Traits, random: () => number): Portrait {
     const turns = Array.from({ length: count }, (_, i) => (360 * i) / count + jitter(9))
     // Leaves behind first; those that come towards the eye look shorter.
     const order = turns.sort((a, b) => Math.cos((b * Math.PI) / 180) - Math.cos((a * Math.PI) / 180))
-    for (const d of order) pieces.push(set(leafMarks, 'leaf', [46, GROUND - 3], d, unit * (1 + jitter(0.1)), Math.cos((d * Math.PI) / 180) > 0 ? 0.86 : 0.34))
+    for (const d of order) pieces.push(set(small, 'leaf', [46, GROUND - 3], d, unit * (1 + jitter(0.1)), Math.cos((d * Math.PI) / 180) > 0 ? 0.86 : 0.34))
   } else {
     const climbs = states['posture'] === 'flat' || states['posture'] === 'bent-then-rising' || states['habit'] === 'climbing'
     const creeps = states['posture'] === 'flat'
@@ -104,7 +106,7 @@ export function herbPortrait(traits: Traits, random: () => number): Portrait {
   return {
     form: 'forb',
     pieces,
-    insets: insetsOf('forb', traits, [{ character: 'leaf.outline', title: 'leaf', marks: leafMarks, ...(mm ? { bar: roundBar(86 / mm, 34) } : {}) }]),
+    insets: insetsOf('forb', traits, [{ character: 'leaf.outline', title: 'leaf', marks: small, ...(mm ? { bar: roundBar(86 / mm, 34) } : {}) }]),
     ...(bar ? { bar } : {}),
   }
 }

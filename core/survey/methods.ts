@@ -70,7 +70,7 @@ export const methodInfo: Record<Method, MethodInfo> = {
   },
   'turf-grid': {
     name: say('Turf grid'),
-    says: 'share of grid intersections',
+    says: say('share of grid intersections'),
     unit: 'grid',
     unitName: say('grid'),
     units: say('grids'),
@@ -136,7 +136,7 @@ export const methodInfo: Record<Method, MethodInfo> = {
     unitName: say('grid'),
     units: say('grids'),
     entry: 'cells',
-    kit: ['a grid of 25 cells'],
+    kit: [say('a grid of 25 cells')],
     minutesEach: 2,
     estimator: say(
       'Cells of one grid lie side by side: ratio estimate with the grid as the unit, Korn and Graubard limits.',

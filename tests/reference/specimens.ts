@@ -1,5 +1,6 @@
 import type { Context } from '@/core/naming/observation.ts'
 import type { Look } from '../support/book.ts'
+import { fieldSpecimens } from './fieldSpecimens.ts'
 import { moreSpecimens } from './moreSpecimens.ts'
 
 export interface Specimen {
@@ -135,4 +136,5 @@ export const specimens: Specimen[] = [
   { what: 'a plant that contradicts itself: boat tip, hairs for a ligule, bulb, shaggy', source: 'made up to contradict', is: 'not-in-book', by: 'first',
     looks: [['life.form', 'grass'], ['blade.tip', 'boat'], ['ligule.type', 'hairs'], ['base.form', 'swollen-bulb'], ['sheath.hairs', 'long-shaggy'], ['auricles', 'clasping'], ['vernation', 'folded']] },
   ...moreSpecimens,
+  ...fieldSpecimens,
 ]

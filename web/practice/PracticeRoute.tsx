@@ -171,7 +171,7 @@ export function Component() {
       nodes={done.map((d, i) => ({
         id: d.id,
         label: `${i + 1}. ${kindNames[d.kind]}`,
-        detail: d.right ? 'right' : say('not so'),
+        detail: d.right ? say('right') : say('not so'),
       }))}
       left={left}
       right={

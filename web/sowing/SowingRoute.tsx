@@ -249,7 +249,12 @@ export function Component() {
         ...checks.map((c) => ({
           id: c.on,
           label: dayWords(c.on),
-          detail: c.frames.length === 0 ? 'noted' : `${c.frames.length} ${c.cells ? 'grids' : 'frames'}`,
+          detail:
+            c.frames.length === 0
+              ? say('noted')
+              : c.cells
+                ? say('{{count}} grids', { count: c.frames.length })
+                : say('{{count}} frames', { count: c.frames.length }),
         })),
       ]}
       left={

@@ -84,7 +84,7 @@ export function Component() {
     <Leaf
       names={{ left: say('First round'), right: say('This step') }}
       tip={next ? { label: next.title, to: next.to } : undefined}
-      nodes={steps.filter((s) => s.done).map((s) => ({ id: s.title, label: s.title, detail: 'done' }))}
+      nodes={steps.filter((s) => s.done).map((s) => ({ id: s.title, label: s.title, detail: say('done') }))}
       left={
         <>
           <h1 className="text-[1.65rem]">{say('A first round')}</h1>

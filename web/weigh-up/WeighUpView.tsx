@@ -241,7 +241,7 @@ export function WeighUpView({ round, weighed }: Props) {
         { id: 'counted', label: say('Counted'), detail: say('{{done}} of {{n}}', { done, n: round.stops.length }) },
         ...round.unknowns
           .filter((u) => u.namedAs)
-          .map((u) => ({ id: u.letter, label: say('Unknown {{letter}}', { letter: u.letter }), detail: 'named' })),
+          .map((u) => ({ id: u.letter, label: say('Unknown {{letter}}', { letter: u.letter }), detail: say('named') })),
       ]}
       left={
         weighed ? (

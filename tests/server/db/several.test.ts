@@ -185,12 +185,16 @@ describe('many questions at once', () => {
     expect(await count()).toBe(40)
   })
 
-  it.runIf(process.env.TEST_POSTGRES)('connections that the server cuts are opened anew', async () => {
-    await Promise.all(Array.from({ length: 10 }, () => db.query('select pg_sleep(0.01)')))
-    const cut = 'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()'
-    await db.query(cut).catch(() => undefined)
-    await vi.waitFor(async () => expect((await db.query('select 1 as n')).rows).toEqual([{ n: 1 }]), { timeout: 5000 })
-    await expect(db.transaction((tx) => tx.query('select pg_terminate_backend(pg_backend_pid())'))).rejects.toThrow()
-    expect((await db.query('select 2 as n')).rows).toEqual([{ n: 2 }])
-  })
+  // The embedded database has no connections to cut.
+  if (process.env.TEST_POSTGRES)
+    it('connections that the server cuts are opened anew', async () => {
+      await Promise.all(Array.from({ length: 10 }, () => db.query('select pg_sleep(0.01)')))
+      const cut = 'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()'
+      await db.query(cut).catch(() => undefined)
+      await vi.waitFor(async () => expect((await db.query('select 1 as n')).rows).toEqual([{ n: 1 }]), {
+        timeout: 5000,
+      })
+      await expect(db.transaction((tx) => tx.query('select pg_terminate_backend(pg_backend_pid())'))).rejects.toThrow()
+      expect((await db.query('select 2 as n')).rows).toEqual([{ n: 2 }])
+    })
 })

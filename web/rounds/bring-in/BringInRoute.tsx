@@ -140,7 +140,7 @@ export function Component() {
     <Leaf
       names={{ left: say('The file'), right: say('What it says') }}
       tip={tip}
-      nodes={opened ? [{ id: 'file', label: say('File'), detail: 'opened' }] : []}
+      nodes={opened ? [{ id: 'file', label: say('File'), detail: say('opened') }] : []}
       left={<FileHalf {...bringIn} />}
       right={
         <>

@@ -123,7 +123,7 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
         <Say
           text="<b/> of {{it}} {{aHectare}}, {{massFigure}} to {{massFigure2}}"
           values={{
-            it: mass.of,
+            it: mass.of === 'dry matter' ? say('dry matter') : say('fresh matter'),
             aHectare: aHectare(),
             massFigure: massFigure(Math.max(0, mass.interval[0])),
             massFigure2: massFigure(mass.interval[1]),

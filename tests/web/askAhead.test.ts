@@ -1,0 +1,85 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import { askAhead } from '@/web/askAhead.ts'
+
+class Link extends EventTarget {
+  rel = ''
+  href = ''
+  as = ''
+  crossOrigin: string | null = null
+}
+
+/** As little of a page as is asked for: links, meta elements, letters, and what has come already. */
+function page({ frame, scripts, records }: { frame: string[]; scripts: string; records: string }) {
+  const links = frame.map((href) => Object.assign(new Link(), { rel: 'modulepreload', href }))
+  const added: Link[] = []
+  const letters: string[] = []
+  const come = new Set<string>()
+  const metas: Record<string, string> = { 'scripts-ahead': scripts, 'records-ahead': records }
+  vi.stubGlobal('document', {
+    querySelectorAll: () => links,
+    querySelector: (selector: string) => {
+      const content = metas[/name="([^"]+)"/.exec(selector)![1]!]
+      return content === undefined ? null : { content }
+    },
+    createElement: () => new Link(),
+    head: { append: (link: Link) => added.push(link) },
+    fonts: { load: (font: string) => letters.push(font) },
+  })
+  vi.stubGlobal('performance', { getEntriesByName: (name: string) => (come.has(name) ? [{}] : []) })
+  return { links, added, letters, come }
+}
+
+const settled = () => new Promise((r) => setTimeout(r))
+
+describe('what a first visit asks for ahead', () => {
+  let shown: ReturnType<typeof page>
+  beforeEach(() => {
+    shown = page({
+      frame: ['/assets/language.js', '/assets/start.js'],
+      scripts: '/assets/count.js /assets/page.js',
+      records: '/api/me /api/book',
+    })
+  })
+  afterEach(() => vi.unstubAllGlobals())
+
+  it('waits until all of the frame has come', async () => {
+    void askAhead()
+    shown.links[0]!.dispatchEvent(new Event('load'))
+    await settled()
+    expect(shown.added).toEqual([])
+    shown.links[1]!.dispatchEvent(new Event('load'))
+    await settled()
+    expect(shown.added.map((l) => [l.rel, l.as, l.href])).toEqual([
+      ['modulepreload', '', '/assets/count.js'],
+      ['modulepreload', '', '/assets/page.js'],
+      ['preload', 'fetch', '/api/me'],
+      ['preload', 'fetch', '/api/book'],
+    ])
+    // As `fetch` and `import` will ask for them, or the browser would ask twice.
+    expect(shown.added.map((l) => l.crossOrigin)).toEqual(['', '', 'anonymous', 'anonymous'])
+  })
+
+  it('does not wait for what had come before anybody listened, nor for ever for what could not be had', async () => {
+    shown.come.add('/assets/language.js')
+    void askAhead()
+    shown.links[1]!.dispatchEvent(new Event('error'))
+    await settled()
+    expect(shown.added).toHaveLength(4)
+  })
+
+  it('asks for the letters last, when the scripts of the place are there', async () => {
+    void askAhead()
+    for (const link of shown.links) link.dispatchEvent(new Event('load'))
+    await settled()
+    expect(shown.letters).toEqual([])
+    for (const link of shown.added.filter((l) => l.rel === 'modulepreload')) link.dispatchEvent(new Event('load'))
+    await settled()
+    expect(shown.letters).toHaveLength(2)
+  })
+
+  it('asks for nothing where the page names nothing, as without a signal', async () => {
+    shown = page({ frame: [], scripts: '', records: '' })
+    await askAhead()
+    expect(shown.added).toEqual([])
+  })
+})

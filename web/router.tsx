@@ -31,9 +31,12 @@ export const makeRouter = () =>
       HydrateFallback: Opening,
       ErrorBoundary: ErrorScreen,
       loader: async () => {
-        const [me] = await Promise.allSettled([useMe.getState().load()])
+        try {
+          await useMe.getState().load()
+        } catch (error) {
+          if (!useMe.getState().mustSignIn()) throw error
+        }
         if (useMe.getState().mustSignIn()) throw redirect(signInFor(location))
-        if (me.status === 'rejected') throw me.reason
         return null
       },
       shouldRevalidate: () => false,

@@ -60,7 +60,7 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
     waiting.clear()
   }
   const expect = (id: number) => new Promise<unknown[]>((resolve, reject) => waiting.set(id, { resolve, reject }))
-  const open = async () => {
+  const start = async () => {
     const mine = startThread(dataDir)
     thread = mine
     // The last word of a thread that stopped may come when the next one is at work already.
@@ -82,13 +82,16 @@ export async function connectInThread(dataDir: string): Promise<Connection> {
       throw error
     }
   }
+  /** Several may find the thread gone at the same time: one opening for all of them. */
+  let opening: Promise<void> | undefined
+  const open = () => (opening ??= start().finally(() => (opening = undefined)))
   await open()
   const ask = async (op: Ask['op'], text?: string, params?: unknown[]) => {
     if (!thread && inTransaction) {
       inTransaction = false
       throw new DatabaseStopped()
     }
-    if (!thread && !closing)
+    if ((!thread || opening) && !closing)
       await open().catch((error: unknown) => {
         throw new DatabaseStopped(error)
       })

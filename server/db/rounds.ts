@@ -114,6 +114,9 @@ export async function getRounds(db: Sql, ids: string[]): Promise<Round[]> {
     db.query<Omit<Round, 'stops'>>(`${FROM_ROUND} where r.id = any($1::uuid[])`, [ids]),
     stopsOf(db, ids, keptOf(db)),
   ])
+  // A round planned between the two questions has its stops by now.
+  const late = rows.filter((r) => stops.get(r.id)!.length === 0).map((r) => r.id)
+  if (late.length > 0) for (const [id, found] of await stopsOf(db, late, keptOf(db))) stops.set(id, found)
   return rows.map((row) => ({ ...row, stops: stops.get(row.id)! }))
 }
 

@@ -51,7 +51,7 @@ export const fieldSpecimens: Specimen[] = [
   { is: 'strawberry-clover', by: 'three', source: S, what: 'runners on wet salty ground, veins that thicken to the edge',
     looks: [['habit', 'stolon'], ['leaflet.veins', 'strong-parallel'], ['leaf.plan', 'three-palmate'], ['leaflet.mark', 'none'], ['stem.hairs', 'sparse']] },
   { is: 'subterranean-clover', by: 'first', source: P, what: 'hairy runners that do not root, heart leaflets with a mark, winter',
-    looks: [['habit', 'runner-not-rooting'], ['stem.hairs', 'long-shaggy'], ['leaflet.shape', 'heart'], ['leaf.plan', 'three-palmate'], ['leaflet.mark', 'pale-v-and-flecks'], ['stipule.colour', 'red-veined']] },
+    looks: [['habit', 'runner-not-rooting'], ['stem.hairs', 'dense'], ['leaflet.shape', 'heart'], ['leaf.plan', 'three-palmate'], ['leaflet.mark', 'pale-v-and-flecks'], ['stipule.colour', 'red-veined']] },
   { is: 'alfalfa', by: 'three', source: L, what: 'end leaflet on a stalk of its own, teeth at the tip only, from a crown',
     looks: [['leaf.plan', 'three-pinnate'], ['leaflet.margin', 'tip-third-only'], ['habit', 'single-crown'], ['posture', 'upright'], ['root.kind', 'taproot'], ['leaflet.length', 22]] },
   { is: 'yellow-sweetclover', by: 'three', source: P, what: 'teeth all round, smells of new hay when crushed',

@@ -85,6 +85,17 @@ describe('a database in a thread of its own', () => {
       expect(await numbers()).toEqual([1, 10, 14])
     })
 
+    it('many who ask at once while it cannot be opened are each told so, none waits for ever', async () => {
+      await breakLog(db)
+      await db.query(`insert into thing values (15, 'lost')`).catch(() => undefined)
+      const all = Array.from({ length: 12 }, (_, i) => db.query('select $1::int as n', [i]))
+      for (const answer of await Promise.allSettled(all))
+        expect(answer).toMatchObject({ status: 'rejected', reason: expect.any(DatabaseStopped) })
+      renameSync(away, log)
+      const again = await Promise.all(Array.from({ length: 12 }, (_, i) => db.query<{ n: number }>('select $1::int as n', [i]))) // prettier-ignore
+      expect(again.map((a) => a.rows[0]!.n)).toEqual(Array.from({ length: 12 }, (_, i) => i))
+    })
+
     it('a transaction that was under way does not go on, half of it, in the next thread', async () => {
       const half = db.transaction(async (tx) => {
         await tx.query(`insert into thing values (20, 'first half')`)

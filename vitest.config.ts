@@ -9,8 +9,9 @@ export default defineConfig({
       { extends: true, test: { name: 'server', include: ['tests/server/**/*.test.ts'], isolate: false } },
       { extends: true, test: { name: 'web', include: ['tests/web/**/*.test.ts'] } },
     ],
-    testTimeout: 30_000,
-    hookTimeout: 60_000,
+    // Some start a database or a process of their own, which a busy machine does slowly; what hangs is still found.
+    testTimeout: 120_000,
+    hookTimeout: 180_000,
     maxWorkers: 2,
     reporters: ['default', ['json', { outputFile: process.env.TEST_REPORT ?? 'reports/unit.json' }]],
   },

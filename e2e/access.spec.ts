@@ -60,7 +60,6 @@ async function lit(page: Page, mode: string) {
 
 for (const [name, open] of Object.entries(screens))
   test(`axe finds nothing on ${name}`, async ({ page }) => {
-    test.setTimeout(60_000)
     await lit(page, 'day')
     await open(page)
     await expectAccessible(page, `${name} by day`)

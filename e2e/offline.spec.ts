@@ -47,7 +47,7 @@ async function countStops(page: Page, from: number, to: number) {
 test('the server goes off in the middle of a round of 30 stops, the page is reloaded, and every hit is there once', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const id = await idOf('Before turnout')
   await installed(page)
   await page.goto(`${address}/rounds/${id}`)
@@ -88,7 +88,7 @@ test('the server goes off in the middle of a round of 30 stops, the page is relo
 })
 
 test('a round is planned, opened and counted without a signal', async ({ page }) => {
-  test.setTimeout(90_000)
+  test.setTimeout(240_000)
   await installed(page)
   await page.goto(`${address}/plan`)
   await expect(page.getByRole('heading', { name: 'Plan a round' })).toBeVisible()
@@ -156,7 +156,7 @@ function kill(profile: string) {
 test('the browser is killed while the server is away: what two pages of it had counted is there, once', async ({
   playwright,
 }, info) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const profile = mkdtempSync(join(tmpdir(), 'fold-sprig-profile-'))
   const open = () =>
     playwright.chromium.launchPersistentContext(profile, { ...info.project.use.launchOptions, serviceWorkers: 'block' })

@@ -19,7 +19,7 @@ export function ownServer(port: number, env: Record<string, string> = {}) {
       env: { ...process.env, PORT: String(port), DATA_DIR: dataDir, ...env },
       stdio: 'ignore',
     })
-    await expect.poll(answers, { timeout: 40_000 }).toBe(200)
+    await expect.poll(answers, { timeout: 90_000 }).toBe(200)
   }
   /** A command of the project on the same data, while the server is off: what it printed. */
   const command = (script: string, ...args: string[]) =>

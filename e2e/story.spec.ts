@@ -22,7 +22,7 @@ interface Saved {
 test('an advisor counts a paddock, names a stranger, and hands over a page that is still there after a restart', async ({
   page,
 }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   const problems: string[] = []
   page.on('console', (m) => m.type() === 'error' && problems.push(m.text()))
   page.on('pageerror', (e) => problems.push(e.message))
@@ -147,7 +147,7 @@ test('an advisor counts a paddock, names a stranger, and hands over a page that 
 })
 
 test('what is typed while the server is away is kept and sent when it is back', async ({ page }) => {
-  test.setTimeout(90_000)
+  test.setTimeout(240_000)
   await page.goto(address)
   await page.getByRole('button', { name: /Native Strip/ }).click()
   await page.getByRole('link', { name: 'Open and count' }).click()

@@ -82,7 +82,7 @@ const keyed: [name: string, looks: [string, string][]][] = [
 ]
 
 test('five plants are named by keyboard alone', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await open(page)
   for (const [name, looks] of keyed) {
     for (const [title, answer] of looks) await byKeys(page, title, answer)
@@ -136,7 +136,7 @@ const touched: [name: string, kind: string, looks: [part: string, title: string,
 ]
 
 test('more are named by touching parts of the drawn plant, with a correction on the way', async ({ page }) => {
-  test.setTimeout(120_000)
+  test.setTimeout(240_000)
   await open(page)
   for (const [name, kind, looks] of touched) {
     await page.getByRole('button', { name: kind, exact: false }).first().click()

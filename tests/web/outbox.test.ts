@@ -40,7 +40,7 @@ async function page() {
   return { state, waiting: () => state().letters.map((l) => l.key), post: state().post, drain: state().drain }
 }
 /** Until what was posted lies where it outlives the page. */
-const stored = () => vi.waitFor(() => expect(shown(small)).toEqual([]), { timeout: 5000 })
+const stored = () => vi.waitFor(() => expect(shown(small)).toEqual([]), { timeout: 30_000 })
 
 beforeEach(() => {
   sent.length = 0

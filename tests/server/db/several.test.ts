@@ -44,7 +44,7 @@ describe('several servers on one database', () => {
     const stop = followOwnPlants(db, there, new Map(), (e) => said.push(e), 20)
     const { id, yaml } = ownPlantText()
     await putOwnPlant(db, id, yaml)
-    await vi.waitFor(() => expect(there.flora.plants.some((p) => p.id === id)).toBe(true), { timeout: 10_000 })
+    await vi.waitFor(() => expect(there.flora.plants.some((p) => p.id === id)).toBe(true), { timeout: 30_000 })
     await new Promise((r) => setTimeout(r, 100))
     stop()
     expect(said.map(String)).toEqual([expect.stringContaining('Own plant nonsense is left out')])
@@ -192,7 +192,7 @@ describe('many questions at once', () => {
       const cut = 'select pg_terminate_backend(pid) from pg_stat_activity where datname = current_database()'
       await db.query(cut).catch(() => undefined)
       await vi.waitFor(async () => expect((await db.query('select 1 as n')).rows).toEqual([{ n: 1 }]), {
-        timeout: 5000,
+        timeout: 30_000,
       })
       await expect(db.transaction((tx) => tx.query('select pg_terminate_backend(pg_backend_pid())'))).rejects.toThrow()
       expect((await db.query('select 2 as n')).rows).toEqual([{ n: 2 }])

@@ -2,8 +2,9 @@ import { randomGamma, randomNormal, randomPoisson } from 'd3-random'
 import { clusterRatio, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { bootstrapRatio } from './bootstrap.ts'
 import { classOf, sixClasses } from './coverClasses.ts'
-import { sharesOfFrame } from './dryWeightRank.ts'
+import { DRY_WEIGHT_MULTIPLIERS, sharesOfFrame } from './dryWeightRank.ts'
 import { GRID_CELLS } from './frequency.ts'
+import { likelihoodInterval, unseenFrames, type FrameValues } from './likelihoodInterval.ts'
 import { doubleSampling } from './linearCalibration.ts'
 import { wilson } from './proportionIntervals.ts'
 import { plantsPerHectare } from './searchWalk.ts'
@@ -51,6 +52,14 @@ const column = (rows: number[][], k: number, points?: number): StopCount[] =>
   rows.map((r) => ({ hits: r[k]!, points: points ?? r.reduce((a, b) => a + b, 0) }))
 const ratios = (rows: number[][], plants: number, points?: number) =>
   Array.from({ length: plants }, (_, k) => kornGraubard(clusterRatio(column(rows, k, points))))
+
+const likelihoods = (rows: number[][], plants: number, values: FrameValues) =>
+  Array.from({ length: plants }, (_, k) => {
+    const frames = column(rows, k)
+    return likelihoodInterval(frames, unseenFrames(frames, values))
+  })
+const covers: FrameValues = { values: [0, ...sixClasses.map((c) => c.midPercent)], relative: false }
+const ranks: FrameValues = { values: [0, ...[...DRY_WEIGHT_MULTIPLIERS].reverse()], relative: true }
 
 /** Ratio of sums over very many stops: what a method converges to, its own bias included. */
 function limitOf(row: (shares: number[], random: () => number) => number[], plants: number, points?: number) {
@@ -125,13 +134,13 @@ export const coverageCases: CoverageCase[] = [
     truth: ({ shares }) => [0, 6].map((k) => 0.8 * shares[k]! + 0.2 * shares[6 - k]!),
   },
   {
-    name: 'cover classes, ratio estimate by frame',
-    intervals: (sward, random) => ratios(stopsOf(sward, random).map(classed), 6),
-    truth: limitOf(classed, 6),
+    name: 'cover classes, likelihood by frame',
+    intervals: (sward, random) => likelihoods(stopsOf(sward, random).map(classed), 7, covers),
+    truth: limitOf(classed, 7),
   },
   {
-    name: 'dry-weight rank, ratio estimate by frame',
-    intervals: (sward, random) => ratios(stopsOf(sward, random).map(rankedWeights), 5),
+    name: 'dry-weight rank, likelihood by frame',
+    intervals: (sward, random) => likelihoods(stopsOf(sward, random).map(rankedWeights), 5, ranks),
     truth: limitOf(rankedWeights, 5),
   },
   {
@@ -184,6 +193,8 @@ export const coverageCases: CoverageCase[] = [
 const MAIN_FROM = 0.1
 
 export interface Coverage {
+  /** Of all plants and other figures of the case. */
+  all: number | undefined
   /** Of plants that make up a tenth or more (and of figures that are no shares); undefined where there is none. */
   main: number | undefined
   /** The same of the main plant that fares worst. */
@@ -220,6 +231,7 @@ export function coverage(
   }
   const main = judged.filter((c) => c.isMain)
   return {
+    all: share(judged),
     main: share(main),
     worstMain: main.length > 0 ? Math.min(...main.map((c) => c.inside / c.times)) : undefined,
     minor: share(judged.filter((c) => !c.isMain)),

@@ -1,6 +1,7 @@
 import type { Plant } from '../naming/flora.ts'
 import { clusterRatioOf, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
+import { likelihoodInterval, unseenFrames, type FrameValues } from './likelihoodInterval.ts'
 import { clopperPearson } from './proportionIntervals.ts'
 import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
@@ -15,7 +16,7 @@ export interface Share {
   se: number | undefined
   designEffect: number | undefined
   /** How the interval was made. */
-  method: 'clustered' | 'stratified' | 'exact' | 'none'
+  method: 'clustered' | 'likelihood' | 'stratified' | 'exact' | 'none'
 }
 
 export interface TaxonShare extends Share {
@@ -51,7 +52,12 @@ export interface Design {
   partSizes?: ReadonlyMap<string, number>
   /** How many stops or frames the paddock could hold; left out: without end. */
   stopsInAll?: number
+  /** Where plants are told in classes or ranks: what one can amount to in a frame. */
+  frameValues?: FrameValues
 }
+
+/** With more frames than these a value that was never met weighs under 1 in 100, and both kinds of limits agree. */
+const LIKELIHOOD_UP_TO = 400
 
 /** The stops by part; undefined unless every part that has a stop has two, and a size. */
 function partsOf(
@@ -71,10 +77,16 @@ function partsOf(
   return list.length > 1 && list.every((p) => p.stops.length > 1 && p.size > 0) ? list : undefined
 }
 
-function share(hits: Float64Array, { totals, whole, strata }: Tallied, { partSizes, stopsInAll }: Design): Share {
+function share(hits: Float64Array, { totals, whole, strata }: Tallied, design: Design): Share {
+  const { partSizes, stopsInAll, frameValues } = design
   const parts = partsOf(hits, totals, strata, partSizes)
   const ratio = parts ? stratifiedRatio(parts) : clusterRatioOf(hits, totals, stopsInAll)
   const base = { estimate: ratio.estimate, se: ratio.se, designEffect: ratio.designEffect }
+  if (frameValues && !parts && totals.length <= LIKELIHOOD_UP_TO) {
+    const frames = Array.from(hits, (h, i): StopCount => ({ hits: h, points: totals[i]! }))
+    const interval = likelihoodInterval(frames, unseenFrames(frames, frameValues), { stopsInAll })
+    return { ...base, interval, method: interval ? 'likelihood' : 'none' }
+  }
   const clustered = kornGraubard(ratio)
   if (clustered) return { ...base, interval: clustered, method: parts ? 'stratified' : 'clustered' }
   // Every stop alike: without a difference between stops only the exact limits of independent points are left.
@@ -98,7 +110,8 @@ export function shareOf(all: Tallied, of: readonly Taxon[], design: Design = {})
 /**
  * What a round is made of, by species and by group, each share with an interval that takes the stop as the unit.
  *
- * Shares are ratio estimates (Cochran 1977, ch. 6), intervals Korn & Graubard 1998. Stops without any hit are left out.
+ * Shares are ratio estimates (Cochran 1977, ch. 6), intervals Korn & Graubard 1998, of classes and ranks by likelihood
+ * (Owen 2001). Stops without any hit are left out.
  * Diversity is of the plants only, over the pooled amounts.
  *
  * @param stops tallies of one method; points and cover values must not be mixed

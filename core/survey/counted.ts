@@ -1,8 +1,10 @@
 import type { Round, Stop } from '../records/round.ts'
-import { sharesOfFrame } from './dryWeightRank.ts'
+import { braunBlanquet, sixClasses } from './coverClasses.ts'
+import { DRY_WEIGHT_MULTIPLIERS, sharesOfFrame } from './dryWeightRank.ts'
 import { isComposition } from './methods.ts'
 import { areaHa } from './route.ts'
 import type { Design } from './composition.ts'
+import type { FrameValues } from './likelihoodInterval.ts'
 import type { Hit, StopTally } from './tally.ts'
 
 /** What was recorded, as amounts that add up: ranks become shares of weight, a plant twice on one pin counts once. */
@@ -31,15 +33,26 @@ export function countedStops(round: Round): StopTally[] {
     .map((s) => ({ seq: s.seq, hits: additive(round, s, weighed), stratum: s.stratum }))
 }
 
-/** How the stops lie in the paddock: the size of its parts, and how many frames it would hold. */
+/** What a plant can amount to in a frame of a round; undefined for methods that count or weigh. */
+function frameValuesOf({ method, settings }: Round): FrameValues | undefined {
+  if (method === 'dry-weight-rank') return { values: [0, ...[...DRY_WEIGHT_MULTIPLIERS].reverse()], relative: true }
+  if (method !== 'cover-classes') return undefined
+  const scale = settings.scale === 'braun-blanquet' ? braunBlanquet : sixClasses
+  return { values: [0, ...scale.map((c) => c.midPercent)], relative: false }
+}
+
+/** How the stops lie in the paddock, and what can be met at one: sizes of its parts, frames it would hold, classes. */
 export function designOf(round: Round): Design {
+  const frameValues = frameValuesOf(round)
+  const seen = frameValues ? { frameValues } : {}
   const { boundary, strata } = round.paddock
-  if (!boundary) return {}
+  if (!boundary) return seen
   const whole = areaHa(boundary)
   const parts = strata.filter((p) => !p.keptOut)
   const frame = round.settings.frameM2
   const rest = whole - strata.reduce((sum, p) => sum + areaHa(p.polygon), 0)
   return {
+    ...seen,
     ...(parts.length > 0
       ? { partSizes: new Map([['', Math.max(0, rest)], ...parts.map((p) => [p.name, areaHa(p.polygon)] as const)]) }
       : {}),

@@ -1,5 +1,5 @@
 /** Shares of dry weight of the heaviest, second and third species of a frame ('t Mannetje & Haydock 1963). */
-const DRY_WEIGHT_MULTIPLIERS = [0.7019, 0.2108, 0.0873] as const
+export const DRY_WEIGHT_MULTIPLIERS = [0.7019, 0.2108, 0.0873] as const
 
 /**
  * What becomes of the ranks that a frame of one or two species leaves unfilled (Jones & Hargreaves 1979 and later use):

@@ -20,6 +20,7 @@ const withInterval = (s: Share) =>
 
 const made = {
   clustered: say('stops as the unit'),
+  likelihood: say('frames as the unit, by likelihood'),
   stratified: say('by part, weighted by area'),
   exact: say('exact, stops all alike'),
   none: say('a single stop'),

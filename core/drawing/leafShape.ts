@@ -20,7 +20,8 @@ export interface LeafForm {
 
 /** Outline of a leaf in its own frame: base at 0,0, tip along x. */
 export function leafOutline({ length, width, profile, teeth, notch = 0 }: LeafForm): Point[] {
-  const steps = teeth ? teeth.count * 8 : 36
+  // A small leaf needs few points to look round, a tooth of two straight sides none between its corners, one that leans some.
+  const steps = teeth ? teeth.count * (!teeth.forward || length < 25 ? 4 : 8) : Math.max(12, Math.min(36, Math.round(length * 0.9)))
   const side = (sign: 1 | -1): Point[] =>
     Array.from({ length: steps + 1 }, (_, i) => {
       const t = i / steps

@@ -50,18 +50,20 @@ export const circle = ([x, y]: Point, rx: number, ry = rx): string =>
 
 /** Points along a smooth curve through the given ones (Catmull-Rom), both ends kept. */
 export function along(points: Point[], perSpan = 8): Point[] {
-  const p = (i: number) => points[Math.max(0, Math.min(points.length - 1, i))]!
+  const last = points.length - 1
   const out: Point[] = []
-  for (let i = 0; i < points.length - 1; i++)
+  for (let i = 0; i < last; i++) {
+    const [ax, ay] = points[Math.max(0, i - 1)]!
+    const [bx, by] = points[i]!
+    const [cx, cy] = points[i + 1]!
+    const [dx, dy] = points[Math.min(last, i + 2)]!
     for (let s = 0; s < perSpan; s++) {
       const t = s / perSpan
-      const bend = (k: 0 | 1) => {
-        const [a, b, c, d] = [p(i - 1)[k], p(i)[k], p(i + 1)[k], p(i + 2)[k]]
-        return 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t)
-      }
-      out.push([bend(0), bend(1)])
+      const bend = (a: number, b: number, c: number, d: number) => 0.5 * (2 * b + (c - a) * t + (2 * a - 5 * b + 4 * c - d) * t * t + (3 * b - a - 3 * c + d) * t * t * t)
+      out.push([bend(ax, bx, cx, dx), bend(ay, by, cy, dy)])
     }
-  out.push(points[points.length - 1]!)
+  }
+  out.push(points[last]!)
   return out
 }
 
@@ -83,26 +85,40 @@ export function rounded(points: Point[]): string {
   return `M${at(p(0))}${points.map((_, i) => `C${at(handle(i, 1))} ${at(handle(i + 1, -1))} ${at(p(i + 1))}`).join('')}Z`
 }
 
+/** Steps from point to point that a curve needs to look smooth at six times its size: a hair few, a stem more. */
+function stepsFor(points: Point[]): number {
+  let long = 0
+  for (let i = 1; i < points.length; i++) long += Math.hypot(points[i]![0] - points[i - 1]![0], points[i]![1] - points[i - 1]![1])
+  const each = long / (points.length - 1)
+  return each < 3 ? 2 : each < 6 ? 3 : each < 12 ? 4 : 6
+}
+
 /**
  * A stroke that swells and thins like one of a brush: a closed shape round a smooth curve.
  *
  * @param widths full widths at start, middle and end
  */
 export function brush(points: Point[], widths: [number, number, number] = [1.2, 2.6, 0.8]): Mark {
-  const spine = along(points, points.length === 2 ? 2 : 6)
-  const left: Point[] = []
-  const right: Point[] = []
-  spine.forEach(([x, y], i) => {
-    const [ax, ay] = spine[Math.max(0, i - 1)]!
-    const [bx, by] = spine[Math.min(spine.length - 1, i + 1)]!
-    const long = Math.hypot(bx - ax, by - ay) || 1
-    const t = i / (spine.length - 1)
+  return brushOver(along(points, points.length === 2 ? 2 : stepsFor(points)), widths)
+}
+
+/** The same over points that already lie close along their curve, as the edges of a blade do. */
+export function brushOver(spine: Point[], widths: [number, number, number]): Mark {
+  const last = spine.length - 1
+  let there = 'M'
+  let back = ''
+  for (let i = 0; i <= last; i++) {
+    const [x, y] = spine[i]!
+    const before = spine[Math.max(0, i - 1)]!
+    const after = spine[Math.min(last, i + 1)]!
+    const [dx, dy] = [after[0] - before[0], after[1] - before[1]]
+    const t = i / last
     const width = t < 0.5 ? widths[0] + (widths[1] - widths[0]) * t * 2 : widths[1] + (widths[2] - widths[1]) * (t - 0.5) * 2
-    const [nx, ny] = [(-(by - ay) / long) * (width / 2), ((bx - ax) / long) * (width / 2)]
-    left.push([x + nx, y + ny])
-    right.push([x - nx, y - ny])
-  })
-  return { d: closed(...left, ...right.reverse()), ink: 'brush' }
+    const across = width / 2 / (Math.hypot(dx, dy) || 1)
+    there += `${i > 0 ? 'L' : ''}${n(x - dy * across)} ${n(y + dx * across)}`
+    back = `L${n(x + dy * across)} ${n(y - dx * across)}${back}`
+  }
+  return { d: `${there}${back}Z`, ink: 'brush' }
 }
 
 /** The same picture in fewer marks: neighbours in one ink are drawn as one. */

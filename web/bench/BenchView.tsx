@@ -14,7 +14,7 @@ import { ContextBar } from './ContextBar.tsx'
 import { FindBox } from './FindBox.tsx'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { answersWith, useLookAhead } from './lookAhead.ts'
-import { Questions } from './QuestionPanel.tsx'
+import { nothingChosen, Questions } from './QuestionPanel.tsx'
 import { Replay } from './Replay.tsx'
 import { SeenSoFar } from './SeenSoFar.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
@@ -26,7 +26,6 @@ import { say } from '../language/say.ts'
 
 const halves = { left: say('What was seen'), right: say('What follows') }
 const nothingNext: NextCheck[] = []
-const nothingChosen: string[] = []
 const ENGINE_PATIENCE_MS = 120
 
 interface Props {
@@ -115,7 +114,13 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
-  const ahead = useLookAhead(sheet, current, bench.sureness, settled && upTo === sheet.answers.length)
+  const ahead = useLookAhead(
+    sheet,
+    current,
+    result?.next ?? nothingNext,
+    bench.sureness,
+    settled && upTo === sheet.answers.length,
+  )
   useBenchKeys({
     counting: counts !== null,
     count,

@@ -119,18 +119,23 @@ const QuestionPanel = memo(function QuestionPanel({
   )
 })
 
-const nothingChosen: string[] = []
+/** One list for all: a question that stands ready must not be drawn again when it comes up. */
+export const nothingChosen: string[] = []
 
 interface Ahead extends Props {
   /** Questions that may come next, whatever is answered. */
   ahead: Character[]
 }
 
-/** The question in hand; those that may follow it stand ready behind it, so that the next one comes up at once. */
+/**
+ * The question in hand; those that may follow it stand ready behind it, so that the next one comes up at once. Each keeps
+ * its place in the page: one that is moved has to be laid out anew.
+ */
 export function Questions({ ahead, ...shown }: Ahead) {
-  return [shown.character, ...ahead.filter((c) => c.id !== shown.character.id)].map((character) => (
-    <Activity key={character.id} mode={character.id === shown.character.id ? 'visible' : 'hidden'}>
-      {character.id === shown.character.id ? (
+  const all = [...new Set([shown.character, ...ahead])].sort((a, b) => (a.id < b.id ? -1 : 1))
+  return all.map((character) => (
+    <Activity key={character.id} mode={character === shown.character ? 'visible' : 'hidden'}>
+      {character === shown.character ? (
         <QuestionPanel {...shown} />
       ) : (
         <QuestionPanel

@@ -1,6 +1,8 @@
 import { startTransition, useEffect, useState } from 'react'
+import { QUICK_MM } from '@/core/drawing/sizeDrawing.ts'
 import type { Character } from '@/core/naming/flora.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { NextCheck } from '@/core/naming/nextChecks.ts'
+import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import type { Sureness } from '@/core/naming/observerError.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { withAnswer, type Sheet } from './benchStore.ts'
@@ -22,16 +24,37 @@ export function answersWith(answers: Observation[], o: Observation): Observation
   return next
 }
 
+/** What is answered by one touch or key: the states, the sizes on buttons, and that it cannot be told. */
+function oneTouchAnswers({ id: character, states }: Character, sureness: Sureness): Observation[] {
+  return [
+    ...(states ?? []).map((state) => ({ character, states: [state], sureness })),
+    ...(states ? [] : (QUICK_MM[character] ?? [])).map((value) => ({
+      character,
+      value,
+      unit: 'mm' as const,
+      sureness,
+    })),
+    { character, states: [CANT_TELL] },
+  ]
+}
+
 const noneYet: Character[] = []
+
+/** So many of the next looks worth most now are made ready before it is known which of them an answer leads to. */
+const LIKELY = 4
+/** So many questions stand ready at once; those that were not called for longest go first. */
+const READY = 14
 
 /**
  * While the person looks at the plant, work out what would be asked after each answer, and draw it ready.
  *
+ * @param next looks that are worth most as things stand
  * @returns the questions that may follow, and the one in hand: taking it away can wait until there is time too
  */
 export function useLookAhead(
   { id, context, answers }: Sheet,
   character: Character,
+  next: NextCheck[],
   sureness: Sureness,
   settled: boolean,
 ): Character[] {
@@ -41,22 +64,32 @@ export function useLookAhead(
     if (!settled) return
     let current = true
     const rest = () => new Promise((r) => setTimeout(r, REST_MS))
+    const makeReady = (wanted: (Character | undefined)[]) =>
+      startTransition(() =>
+        setReady((before) => {
+          const called = [character, ...wanted.filter((c) => c !== undefined)]
+          return called.every((c) => before.includes(c)) ? before : [...new Set([...called, ...before])].slice(0, READY)
+        }),
+      )
+    const asked = (list: NextCheck[], known: Observation[]) =>
+      list
+        .filter((n) => !known.some((a) => a.character === n.character))
+        .map((n) => characters.find((c) => c.id === n.character))
     const run = async () => {
       const drawings: (() => void)[] = []
-      let questions = [character]
-      for (const state of character.states?.slice(0, KEYS_A_PAGE) ?? []) {
+      makeReady(
+        asked(next, answers)
+          .filter((c) => c !== character)
+          .slice(0, LIKELY),
+      )
+      for (const [i, answer] of oneTouchAnswers(character, sureness).entries()) {
         await rest()
         if (!current) return
-        const foreseen = answersWith(answers, { character: character.id, states: [state], sureness })
+        const foreseen = answersWith(answers, answer)
         const then = await askEngine(context, foreseen)
         if (!current) return
-        const next = then.next.find((n) => !foreseen.some((a) => a.character === n.character))
-        const asked = characters.find((c) => c.id === next?.character)
-        if (asked && !questions.includes(asked)) {
-          questions = [...questions, asked]
-          startTransition(() => setReady(questions))
-        }
-        drawings.push(...drawingsFor(id, context.stage ?? 'vegetative', foreseen, then, byId))
+        makeReady(asked(then.next, foreseen).slice(0, 1))
+        if (i < KEYS_A_PAGE) drawings.push(...drawingsFor(id, context.stage ?? 'vegetative', foreseen, then, byId))
       }
       for (const draw of drawings) {
         await rest()
@@ -66,6 +99,6 @@ export function useLookAhead(
     }
     run().catch(() => undefined)
     return () => void (current = false)
-  }, [id, context, answers, character, sureness, characters, byId, settled])
+  }, [id, context, answers, character, next, sureness, characters, byId, settled])
   return ready
 }

@@ -13,13 +13,24 @@ void i18next.init({
   interpolation: { escapeValue: false },
 })
 
+/** Texts without values, looked up once: a screen asks for hundreds of them each time it is drawn. */
+const looked = new Map<string, string>()
+
+function lookedUp(text: string): string {
+  const before = looked.get(text)
+  if (before !== undefined) return before
+  const found = i18next.t(text, { skipInterpolation: true })
+  looked.set(text, found)
+  return found
+}
+
 /** A text in the reader's language, with values in the places of {{names}}; `count` chooses between one and many. */
 export function say(text: string, values?: SayValues): string {
-  return i18next.t(text, { ...values })
+  return values ? i18next.t(text, { ...values }) : lookedUp(text)
 }
 
 /** A word that comes from the book, a list or the server, where it has a translation. Braces that somebody wrote stay. */
-export const word = (text: string): string => i18next.t(text, { skipInterpolation: true })
+export const word = (text: string): string => lookedUp(text)
 
 /** Words from a list of the book, one after the other. */
 export const listed = (texts: readonly string[]): string => texts.map(word).join(', ')
@@ -34,6 +45,7 @@ export async function readLanguage(language: Language): Promise<void> {
   if (!texts) return
   i18next.addResourceBundle(language, 'translation', (await texts()).default)
   await i18next.changeLanguage(language)
+  looked.clear()
   // German writes nouns with a capital within a sentence too.
   speak(say, language === 'de')
 }

@@ -7,8 +7,9 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
 const port = 4176
-// Nobody looks at a collar in less, nor reads the first question and lifts a plant.
-const LOOK_MS = 500
+// Between two answers a person reads the question, looks at the plant and finds the place to touch; the shorter pace is
+// that of somebody who knows beforehand what will be asked. Before the first answer a plant is lifted.
+const PACES_MS = [1000, 500]
 const OPENING_MS = 2000
 const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-bench-'))
 const server = spawn(process.execPath, ['dist-server/main.js'], {
@@ -53,40 +54,42 @@ try {
   console.log(`script on first load of the bench: ${(total / 1024).toFixed(0)} kB as sent, ${scripts.size} files`)
   for (const s of scripts.values()) console.log(`  ${s.url.split('/').pop()} ${(s.bytes / 1024).toFixed(1)} kB`)
 
-  const times = []
-  for (let run = 0; run < 12; run++) {
-    for (let k = 0; k < 5; k++) {
-      // From the click to the frame in which another question stands, measured inside the page. Each plant is answered otherwise.
-      const ms = await page.evaluate(
-        (nth) =>
-          new Promise((done) => {
-            const shown = () => [...document.querySelectorAll('[data-question]')].find((q) => q.checkVisibility())
-            const before = shown().querySelector('h1').textContent
-            const buttons = [...shown().querySelectorAll('ul button')]
-            const button = buttons[nth % buttons.length]
-            const from = performance.now()
-            const watch = new MutationObserver(() => {
-              const now = shown()?.querySelector('h1').textContent
-              if (now && now !== before) {
-                watch.disconnect()
-                done(performance.now() - from)
-              }
-            })
-            watch.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true })
-            button.click()
-            setTimeout(() => (watch.disconnect(), done(null)), 3000)
-          }),
-        run + 2 * k,
-      )
-      if (ms !== null) times.push(ms)
-      await page.waitForTimeout(LOOK_MS)
+  for (const pace of PACES_MS) {
+    const times = []
+    for (let run = 0; run < 12; run++) {
+      for (let k = 0; k < 5; k++) {
+        // From the click to the frame in which another question stands, measured inside the page. Each plant is answered otherwise.
+        const ms = await page.evaluate(
+          (nth) =>
+            new Promise((done) => {
+              const shown = () => [...document.querySelectorAll('[data-question]')].find((q) => q.checkVisibility())
+              const before = shown().querySelector('h1').textContent
+              const buttons = [...shown().querySelectorAll('ul button')]
+              const button = buttons[nth % buttons.length]
+              const from = performance.now()
+              const watch = new MutationObserver(() => {
+                const now = shown()?.querySelector('h1').textContent
+                if (now && now !== before) {
+                  watch.disconnect()
+                  done(performance.now() - from)
+                }
+              })
+              watch.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true })
+              button.click()
+              setTimeout(() => (watch.disconnect(), done(null)), 3000)
+            }),
+          run + 2 * k,
+        )
+        if (ms !== null) times.push(ms)
+        await page.waitForTimeout(pace)
+      }
+      await page.getByRole('button', { name: 'New plant' }).click()
+      await page.waitForTimeout(pace)
     }
-    await page.getByRole('button', { name: 'New plant' }).click()
-    await page.waitForTimeout(LOOK_MS)
+    console.log(
+      `next question after an answer, 4x slower processor: an answer each ${pace / 1000} s: median ${quantile(times, 0.5).toFixed(0)} ms, 95 % ${quantile(times, 0.95).toFixed(0)} ms, of ${times.length}`,
+    )
   }
-  console.log(
-    `next question after an answer, 4x slower processor: an answer each ${LOOK_MS / 1000} s: median ${quantile(times, 0.5).toFixed(0)} ms, 95 % ${quantile(times, 0.95).toFixed(0)} ms, of ${times.length}`,
-  )
 } finally {
   await browser.close()
   server.kill('SIGTERM')

@@ -42,7 +42,7 @@ export function SizeAnswer({ character, answer, sureness, onAnswer }: Props) {
               onClick={() => onAnswer({ character: character.id, value: mm, unit: 'mm', sureness })}
               className="flex w-full flex-col items-center rounded-xl border border-rule bg-sheet px-1 pt-1.5 pb-1 leading-tight hover:border-culm aria-pressed:border-culm aria-pressed:outline-2 aria-pressed:outline-culm"
             >
-              <DrawingView drawing={partToScale(character.id, mm)} className="size-16" />
+              <DrawingView drawing={partToScale(character.id, mm)} whenSeen className="size-16" />
               {mm} mm
             </button>
           </li>

@@ -57,7 +57,7 @@ export function StateAnswers({
                 onClick={(e) => (counts ? onCount(state) : e.shiftKey ? onEither(state) : choose(state))}
                 className={`relative flex h-full min-h-12 w-full flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
               >
-                {drawing ? <DrawingView drawing={drawing} className="size-[4.6rem]" /> : null}
+                {drawing ? <DrawingView drawing={drawing} whenSeen className="size-[4.6rem]" /> : null}
                 <span className="my-auto w-full hyphens-auto [overflow-wrap:anywhere]">{stateWords(state)}</span>
                 {counts?.[state] ? <b className="absolute top-1 right-2 text-lg">{counts[state]}</b> : null}
                 {key ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{key}</kbd> : null}

@@ -77,11 +77,12 @@ export function useLookAhead(
         .map((n) => characters.find((c) => c.id === n.character))
     const run = async () => {
       const drawings: (() => void)[] = []
-      makeReady(
-        asked(next, answers)
-          .filter((c) => c !== character)
-          .slice(0, LIKELY),
-      )
+      const likely = asked(next, answers).filter((c) => c !== character)
+      for (const one of likely.slice(0, LIKELY)) {
+        makeReady([one])
+        await rest()
+        if (!current) return
+      }
       for (const [i, answer] of oneTouchAnswers(character, sureness).entries()) {
         await rest()
         if (!current) return

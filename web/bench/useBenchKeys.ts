@@ -41,7 +41,9 @@ function press(e: KeyboardEvent, acts: Acts): void {
     else acts.answer({ character: current.id, states: [...new Set([...acts.either, state])], sureness })
     return
   }
-  if (digit || e.key === '.') return document.querySelector<HTMLInputElement>('[data-autofocus]')?.focus()
+  // Questions that may come next stand hidden behind the one in hand, each with a place to type of its own.
+  const places = [...document.querySelectorAll<HTMLInputElement>('[data-autofocus]')]
+  if (digit || e.key === '.') return places.find((p) => p.checkVisibility())?.focus()
   if (e.key === 'Enter' && acts.either.length > 0)
     return acts.answer({ character: current.id, states: acts.either, sureness })
   if (e.key === 'p' || (e.key === 'Enter' && acts.counting)) return acts.pulled()

@@ -40,7 +40,7 @@ export function KeyQuestion({
           const drawing = 'states' in o ? drawState(id, o.states[0]!) : undefined
           return (
             <li key={id} className="flex items-center gap-3 rounded-xl border border-rule bg-sheet px-3 py-1">
-              {drawing ? <DrawingView drawing={drawing} className="size-16" /> : null}
+              {drawing ? <DrawingView drawing={drawing} whenSeen className="size-16" /> : null}
               <span>
                 <span className="text-sm text-ink-soft">
                   {i + 1}. {characterOf(id)!.title}

@@ -58,7 +58,7 @@ export function PortraitView({ portrait, label, className, insets = true, traits
   const touchable = onPart !== undefined
   return (
     <svg
-      viewBox={insets ? '-5 -2 144 122' : '-5 -2 108 122'}
+      viewBox={insets ? '-7 -3 146 123' : '-7 -3 112 123'}
       className={`portrait ${className ?? ''}`}
       {...(touchable
         ? { role: 'group', 'aria-label': label }

@@ -12,7 +12,8 @@ const fibres = (x: number, deep: number, random: () => number, count = 6): Drawi
 
 const rootInk = (traits: Traits): Ink => ({ reddish: 'rust', black: 'brush', yellow: 'yellow', pale: 'paper' }) [traits.states['root.colour'] ?? 'pale'] as Ink
 
-function tap(x: number, wide: number, traits: Traits, random: () => number): Drawing {
+function tap(x: number, grown: number, traits: Traits, random: () => number): Drawing {
+  const wide = traits.young ? grown * 0.4 : grown
   const outline = smoothClosed([[x - wide, GROUND], [x - wide * 0.8, GROUND + 9], [x - wide * 0.3, GROUND + 20], [x + 0.5, 118], [x + wide * 0.3, GROUND + 20], [x + wide * 0.8, GROUND + 9], [x + wide, GROUND]])
   const side = [6, 11, 17, 22].map((dy, i) => {
     const s = i % 2 ? 1 : -1
@@ -33,7 +34,8 @@ function rhizome(from: number, to: number, deep: number): Drawing {
 }
 
 /** Where the shoots of a plant stand, by how it spreads: the mother and the daughters. */
-export function shootPlaces(habit: string | undefined): { x: number; size: number }[] {
+export function shootPlaces(habit: string | undefined, young = false): { x: number; size: number }[] {
+  if (young) return [{ x: 46, size: 0.6 }]
   if (habit === 'rhizome') return [{ x: 34, size: 1 }, { x: 78, size: 0.62 }]
   if (habit === 'stolon') return [{ x: 30, size: 1 }, { x: 60, size: 0.55 }, { x: 82, size: 0.42 }]
   if (habit === 'rhizome-and-stolon') return [{ x: 46, size: 1 }, { x: 82, size: 0.5 }, { x: 14, size: 0.42 }]
@@ -56,7 +58,7 @@ function spread(habit: string | undefined, random: () => number): Drawing {
 /** Ground, runners and roots of a grass, sedge or rush. */
 export function grassBelow(traits: Traits, random: () => number): Piece {
   const habit = traits.states['habit'] ?? (traits.states['rhizome.length'] === 'long' ? 'rhizome' : undefined)
-  const marks: Drawing = [...spread(habit, random), ...shootPlaces(habit).flatMap((p) => fibres(p.x, 22 * p.size + 6, random, p.size === 1 ? 8 : 5))]
+  const marks: Drawing = [...(traits.young ? [] : spread(habit, random)), ...shootPlaces(habit, traits.young).flatMap((p) => fibres(p.x, 22 * p.size + 6, random, p.size === 1 ? 8 : 5))]
   if (traits.states['root.kind'] === 'tubers')
     for (const [x, y] of [[28, 106], [46, 110], [62, 105]] as const) marks.push(brush([[46, GROUND + 4], [(46 + x) / 2, (GROUND + y) / 2], [x, y - 3]], [0.8, 0.7, 0.6]), { d: circle([x, y], 4.2, 3.6), ink: 'straw' }, { d: circle([x, y], 4.2, 3.6), ink: 'line' })
   return { part: 'below ground', shows: ['habit', 'rhizome.length', 'root.kind', 'root.colour'], marks: [...ground(), ...marks] }

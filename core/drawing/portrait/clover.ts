@@ -20,9 +20,10 @@ const onLine = (spine: Point[], t: number): Point => {
   return [spine[i]![0] + (spine[i + 1]![0] - spine[i]![0]) * f, spine[i]![1] + (spine[i + 1]![1] - spine[i]![1]) * f]
 }
 
-function stems({ states }: Traits, random: () => number): Stem[] {
+function stems({ states, young }: Traits, random: () => number): Stem[] {
   const j = (k: number) => (random() - 0.5) * 2 * k
   const y = GROUND - 2
+  if (young) return [{ spine: [[46, GROUND], [46.4, 83], [46 + j(1), 78]], leaves: [{ at: 0.5, side: -1, size: 0.8 }, { at: 0.8, side: 1, size: 0.7 }, { at: 1, side: 0, size: 0.5 }], roots: [] }]
   switch (states['habit']) {
     case 'stolon':
       return [{ spine: [[4, y], [34, y - 1.5], [66, y + 0.5], [92, y - 1]], leaves: [0.1, 0.34, 0.58, 0.82, 0.98].map((at, i) => ({ at, side: 0, size: [0.86, 1.06, 0.94, 0.8, 0.5][i]! + j(0.06) })), roots: [0.1, 0.34, 0.58, 0.82] }]
@@ -31,7 +32,7 @@ function stems({ states }: Traits, random: () => number): Stem[] {
     case 'rhizome':
       return [30, 64].map((x, i): Stem => ({ spine: [[x, GROUND], [x + 1, 72], [x - 1 + j(2), 52]], leaves: [0.1, 0.45, 0.75, 1].map((at, k) => ({ at, side: k % 2 ? 1 : -1, size: (i === 0 ? 0.92 : 0.72) - k * 0.06 })), roots: [] }))
     case 'climbing':
-      return [{ spine: [[38, GROUND], [44, 66], [50, 44], [46, 22], [52, 8]], leaves: [0.1, 0.3, 0.52, 0.72, 0.92].map((at, i) => ({ at, side: i % 2 ? 1 : -1, size: 0.95 - i * 0.06 + j(0.05) })), roots: [] }]
+      return [{ spine: [[38, GROUND], [44, 67], [50, 47], [46, 28], [52, 16]], leaves: [0.1, 0.3, 0.52, 0.72, 0.92].map((at, i) => ({ at, side: i % 2 ? 1 : -1, size: 0.95 - i * 0.06 + j(0.05) })), roots: [] }]
     default: {
       const low = states['posture'] === 'flat' || states['posture'] === 'bent-then-rising'
       return [-1, 0, 1].map((s): Stem => {
@@ -48,7 +49,7 @@ const HAIRS: Record<string, [long: number, step: number, drop: number]> = { spar
 /** A clover, medic, vetch or lupine as it stands, from its traits. */
 export function cloverPortrait(traits: Traits, random: () => number): Portrait {
   const { states, sizes } = traits
-  const creeps = states['habit'] === 'stolon' || states['habit'] === 'runner-not-rooting'
+  const creeps = !traits.young && (states['habit'] === 'stolon' || states['habit'] === 'runner-not-rooting')
   const many = states['leaf.plan']?.startsWith('many') === true || states['leaf.plan'] === 'fingers'
   const leafletLong = many ? 11 : creeps ? 13.5 : 12
   const stalkLong = creeps ? 34 : many ? 30 : 15

@@ -1,7 +1,7 @@
 import { brush, circle, closed, smooth, smoothClosed, straight, type Drawing, type Point } from '../mark.ts'
 import { grassBelow, shootPlaces } from './below.ts'
 import { insetsOf } from './insets.ts'
-import { GROUND, type Piece, type Portrait, type Traits } from './portrait.ts'
+import { GROUND, REACH, type Piece, type Portrait, type Traits } from './portrait.ts'
 import { bladeAlong, hairsAlong, tubeAlong, type Blade, type Tip } from './ribbon.ts'
 
 const LENGTH: Record<string, number> = { 'thread-like': 54, 'long-narrow': 60, 'long-broad': 62, 'short-broad': 27 }
@@ -32,21 +32,31 @@ function bend(from: Point, degrees: number, turn: number, long: number, steps = 
   return out
 }
 
+/** A blade that would leave the box, drawn in towards its foot: it stands steeper, or is shorter. */
+function kept(blade: Point[]): Point[] {
+  const [x, y] = blade[0]!
+  const xs = blade.map((p) => p[0])
+  const over = (room: number, reach: number) => Math.min(1, reach === 0 || room / reach < 0 ? 1 : room / reach)
+  const wide = Math.min(over(REACH.left - x, Math.min(...xs) - x), over(REACH.right - x, Math.max(...xs) - x))
+  const high = over(REACH.top - y, Math.min(...blade.map((p) => p[1])) - y)
+  return wide === 1 && high === 1 ? blade : blade.map(([px, py]): Point => [x + (px - x) * wide, y + (py - y) * high])
+}
+
 interface Shoot {
   sheath: Point[]
   blades: Point[][]
   width: number
 }
 
-function shoots({ states, sizes }: Traits, random: () => number): Shoot[] {
+function shoots({ states, sizes, young }: Traits, random: () => number): Shoot[] {
   const habit = states['habit'] ?? (states['rhizome.length'] === 'long' ? 'rhizome' : undefined)
   const stand = STAND[states['posture'] ?? 'upright'] ?? STAND['upright']!
   const mm = sizes['blade.width'] ?? 4
   const hang = HANG[states['blade.posture'] ?? (mm < 1.2 ? 'stiff-upright' : 'arching')]!
   const fine = mm < 1.2
   const jitter = (k: number) => (random() - 0.5) * 2 * k
-  return shootPlaces(habit).flatMap(({ x, size }) => {
-    const count = Math.max(2, Math.round((fine ? 11 : mm > 9 ? 3 : habit === 'bunch' ? 5 : 4) * (size === 1 ? 1 : 0.6)))
+  return shootPlaces(habit, young).flatMap(({ x, size }) => {
+    const count = young ? 1 : Math.max(2, Math.round((fine ? 11 : mm > 9 ? 3 : habit === 'bunch' ? 5 : 4) * (size === 1 ? 1 : 0.6)))
     return Array.from({ length: count }, (_, i): Shoot => {
       const s = count === 1 ? 0 : (i / (count - 1)) * 2 - 1
       const lean = s * stand.lean + jitter(4)
@@ -55,14 +65,14 @@ function shoots({ states, sizes }: Traits, random: () => number): Shoot[] {
       const top = sheath.at(-1)!
       const turned = lean + stand.rise * s
       const long = (LENGTH[states['blade.shape'] ?? 'long-narrow'] ?? 52) * size
-      const leaves = fine ? 2 : 2 + (i % 2)
+      const leaves = young ? 3 : fine ? 2 : 2 + (i % 2)
       const blades = Array.from({ length: leaves }, (_b, k) => {
         // The newest leaf stands in the middle; the others leave in turn to both sides.
         const side = k === leaves - 1 ? 0 : (k % 2 ? 1 : -1) * (i % 2 ? -1 : 1)
         const newest = side === 0
         const leave = newest ? turned * 0.4 + jitter(5) : turned * 0.5 + side * hang.leave + jitter(7)
         const fall = newest ? Math.sign(leave || 1) * hang.fall * 0.25 : side * hang.fall * (0.8 + random() * 0.4)
-        return bend(newest ? top : sheath[Math.max(1, sheath.length - 1 - k)]!, leave, fall, long * (newest ? 0.78 : 0.94 - 0.14 * k) * (1 + jitter(0.1)), 7)
+        return kept(bend(newest ? top : sheath[Math.max(1, sheath.length - 1 - k)]!, leave, fall, long * (newest ? 0.78 : 0.94 - 0.14 * k) * (1 + jitter(0.1)), 7))
       })
       return { sheath, blades, width: Math.max(1, size) }
     })

@@ -71,28 +71,28 @@ export function herbPortrait(traits: Traits, random: () => number): Portrait {
     pieces.push({ part: 'stem', shows: STEM_SHOWS, marks: tubeAlong(spine, 2, 1.6, 'leaf') }, set(leafMarks, 'leaf', [47, 72], 3 + jitter(4), 0.74))
   } else if (setting === 'rosette' && states['leaf.outline'] === 'linear') {
     unit = 0.62
-    const turns = [-34, 30, -18, 17, -6, 5]
+    const turns = traits.young ? [-24, 20, 3] : [-34, 30, -18, 17, -6, 5]
     pieces.push({ part: 'leaf', shows: LEAF_SHOWS, marks: turns.flatMap((d) => {
-      const long = 62 + jitter(8)
+      const long = (62 + jitter(8)) * (traits.young ? 0.6 : 1)
       const a = ((d + jitter(4)) * Math.PI) / 180
       return bladeAlong([[46 + d * 0.05, GROUND], [46 + Math.sin(a) * long * 0.5, GROUND - Math.cos(a) * long * 0.55], [46 + Math.sin(a * 1.5) * long, GROUND - Math.cos(a * 1.4) * long * 0.92]], { width: 2.6, tip: 'pointed' })
     }) })
   } else if (setting === 'rosette') {
     const big = leafMarks.length > 60
-    const count = leafMarks.length > 150 ? 5 : big ? 7 : 9
-    unit = big ? 0.5 : 0.46
+    const count = traits.young ? 4 : leafMarks.length > 150 ? 5 : big ? 7 : 9
+    unit = (big ? 0.5 : 0.46) * (traits.young ? 0.62 : 1)
     const turns = Array.from({ length: count }, (_, i) => (360 * i) / count + jitter(9))
     // Leaves behind first; those that come towards the eye look shorter.
     const order = turns.sort((a, b) => Math.cos((b * Math.PI) / 180) - Math.cos((a * Math.PI) / 180))
-    for (const d of order) pieces.push(set(small, 'leaf', [46, GROUND - 3], d, unit * (1 + jitter(0.1)), Math.cos((d * Math.PI) / 180) > 0 ? 0.86 : 0.34))
+    for (const d of order) pieces.push(set(small, 'leaf', [46, GROUND - 3], d, unit * (1 + jitter(0.08)), Math.cos((d * Math.PI) / 180) > 0 ? 0.86 : 0.34))
   } else {
     const climbs = states['posture'] === 'flat' || states['posture'] === 'bent-then-rising' || states['habit'] === 'climbing'
-    const creeps = states['posture'] === 'flat'
-    const spine: Point[] = creeps ? [[8, GROUND - 1], [34, GROUND - 4], [64, GROUND - 2], [84, GROUND - 14]] : climbs ? [[20, GROUND], [36, GROUND - 12], [48, 52], [52, 28]] : [[46, GROUND], [46.6, 64], [45.6, 42], [46.4, 22]]
-    const thick = (mm ?? 60) > 200 ? 4.6 : (mm ?? 60) > 60 ? 3.4 : 2.4
-    const levels = creeps ? [0.08, 0.24, 0.4, 0.56, 0.72, 0.86] : setting === 'alternate' ? [0.16, 0.34, 0.52, 0.68, 0.82, 0.94] : setting === 'whorled' ? [0.22, 0.46, 0.68, 0.88] : [0.2, 0.44, 0.66, 0.85]
+    const creeps = states['posture'] === 'flat' && !traits.young
+    const spine: Point[] = traits.young ? [[46, GROUND], [46.4, 77], [46, 68]] : creeps ? [[8, GROUND - 1], [34, GROUND - 4], [64, GROUND - 2], [84, GROUND - 14]] : climbs ? [[20, GROUND], [36, GROUND - 12], [48, 52], [52, 28]] : [[46, GROUND], [46.6, 64], [45.6, 42], [46.4, 22]]
+    const thick = traits.young ? 1.6 : (mm ?? 60) > 200 ? 4.6 : (mm ?? 60) > 60 ? 3.4 : 2.4
+    const levels = traits.young ? (setting === 'alternate' ? [0.3, 0.6, 0.85] : [0.4, 0.85]) : creeps ? [0.08, 0.24, 0.4, 0.56, 0.72, 0.86] : setting === 'alternate' ? [0.16, 0.34, 0.52, 0.68, 0.82, 0.94] : setting === 'whorled' ? [0.22, 0.46, 0.68, 0.88] : [0.2, 0.44, 0.66, 0.85]
     const at = levels.map((t) => onStem(spine, t))
-    unit = (setting === 'whorled' ? 0.26 : setting === 'alternate' ? 0.42 : 0.4) * (creeps ? 0.56 : 1)
+    unit = (setting === 'whorled' ? 0.26 : setting === 'alternate' ? 0.42 : 0.4) * (creeps || traits.young ? 0.56 : 1)
     pieces.push(stemPiece(spine, thick, traits), { part: 'stem', shows: ['node.look'], marks: joints(at, thick, states['node.look']) })
     at.forEach((p, i) => {
       const size = unit * (1.04 - i * (creeps ? 0.03 : 0.1)) * (1 + jitter(0.06))

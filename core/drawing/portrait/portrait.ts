@@ -6,7 +6,12 @@ export interface Traits {
   states: Record<string, string>
   /** Millimetres. */
   sizes: Record<string, number>
+  /** A seedling: few leaves, no runners yet. */
+  young?: boolean
 }
+
+/** The box that portraits are drawn in, in which a leaf that would reach over its edge stands steeper. */
+export const REACH = { left: -2, right: 100, top: 1 }
 
 /** A piece of the plant that can be touched, and the characters it answers. */
 export interface Piece {

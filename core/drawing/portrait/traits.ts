@@ -5,7 +5,7 @@ import type { Traits } from './portrait.ts'
 
 /** What a plant mostly looks like at a stage: its commonest states, the middle of its sizes. */
 export function usualTraits(plant: Plant, stage: Stage): Traits {
-  const traits: Traits = { states: { 'life.form': plant.form }, sizes: {} }
+  const traits: Traits = { states: { 'life.form': plant.form }, sizes: {}, ...(stage === 'seedling' ? { young: true } : {}) }
   for (const id of Object.keys(plant.characters)) {
     const cell = cellAt(plant, id, stage)
     if (cell?.kind === 'range') traits.sizes[id] = (cell.typical[0] + cell.typical[1]) / 2

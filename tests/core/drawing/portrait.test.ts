@@ -83,6 +83,43 @@ describe('whole plants', () => {
   })
 })
 
+// The box is what the page shows of a portrait (viewBox): what lies outside is cut off.
+describe('a portrait lies in its box', () => {
+  const [LEFT, TOP, RIGHT, BOTTOM] = [-7, -3, 105, 120]
+
+  /** Where a piece puts its points: the moves, turns and sizes of its transform, the last first. */
+  function placed(transform: string): (p: [number, number]) => [number, number] {
+    const steps = [...transform.matchAll(/(\w+)\(([^)]*)\)/g)].map((m) => {
+      const [a, b] = m[2]!.split(/[ ,]+/).map(Number) as [number, number | undefined]
+      if (m[1] === 'translate') return ([x, y]: [number, number]): [number, number] => [x + a, y + (b ?? 0)]
+      if (m[1] === 'scale') return ([x, y]: [number, number]): [number, number] => [x * a, y * (b ?? a)]
+      const t = (a * Math.PI) / 180
+      return ([x, y]: [number, number]): [number, number] => [
+        x * Math.cos(t) - y * Math.sin(t),
+        x * Math.sin(t) + y * Math.cos(t),
+      ]
+    })
+    return (p) => steps.reduceRight((at, step) => step(at), p)
+  }
+
+  const stages = ['seedling', 'vegetative', 'mown'] as const
+  it.each(flora.plants.map((p) => p.id))('%s, in any specimen and at any stage', (id) => {
+    for (const stage of stages)
+      for (const seed of [0.1, 0.5, 0.9]) {
+        const { pieces } = plantPortrait(byId.get(id)!, stage, randomLcg(seed))
+        for (const piece of pieces) {
+          const put = placed(piece.transform ?? '')
+          for (const mark of piece.marks)
+            for (const [, px, py] of mark.d.matchAll(/(-?[\d.]+) (-?[\d.]+)/g)) {
+              const [x, y] = put([Number(px), Number(py)])
+              if (x < LEFT || x > RIGHT || y < TOP || y > BOTTOM)
+                expect.unreachable(`${stage}, ${piece.part}: ${x.toFixed(1)}, ${y.toFixed(1)}`)
+            }
+        }
+      }
+  })
+})
+
 describe('scale bars', () => {
   it.each([
     [1, 22, '20 mm'],

@@ -99,7 +99,11 @@ export function PortraitView({ portrait, label, className, insets = true, traits
       {portrait.bar ? (
         <g>
           <path d={`M3 115v-1.6h${portrait.bar.units}v1.6`} className="fill-none stroke-ink" strokeWidth="0.7" />
-          <text x={4 + portrait.bar.units} y="116" className="fill-ink text-[4.6px]">
+          <text
+            x={4 + portrait.bar.units}
+            y="116"
+            className="fill-ink stroke-sheet stroke-2 text-[4.6px] [paint-order:stroke]"
+          >
             {portrait.bar.says}
           </text>
         </g>

@@ -3,8 +3,9 @@ import { cellAt, type Cell, type Character, type Plant } from '@/core/naming/flo
 import { stateShares } from '@/core/naming/frequency.ts'
 import { loadFlora } from '@/server/flora/loadFlora.ts'
 import { keptDoubts, secondReading } from '../../reference/secondReading.ts'
+import { keptDoubtsOfThird, leftOut, thirdReading } from '../../reference/thirdReading.ts'
 
-// The files against a coding of the same plants made from the manuals without sight of the files (each line names its book).
+// The files against two codings of the same plants made from the manuals without sight of the files (each line names its book).
 const flora = loadFlora()
 const characters = new Map(flora.characters.map((c) => [c.id, c]))
 
@@ -27,24 +28,30 @@ function agreement(cell: Cell, character: Character, said: string): number {
   return (Math.min(high, to) - Math.max(low, from)) / Math.min(high - low, to - from)
 }
 
-function disagreements(plant: Plant): string[] {
-  return readLine(secondReading[plant.id]!).facts.flatMap(([id, said]) => {
+const readings = [
+  { name: 'second reading', lines: secondReading, known: keptDoubts },
+  { name: 'third reading', lines: thirdReading, known: [...keptDoubtsOfThird, ...leftOut] },
+]
+
+function disagreements(plant: Plant, lines: Record<string, string>): string[] {
+  return readLine(lines[plant.id]!).facts.flatMap(([id, said]) => {
     const cell = cellAt(plant, id, 'vegetative')
     return cell && agreement(cell, characters.get(id)!, said) >= LEAST_SHARE ? [] : [`${plant.id} ${id}`]
   })
 }
 
-describe('second reading of the flora', () => {
+describe.each(readings)('$name of the flora', ({ lines, known }) => {
   it('covers every plant and says from which book', () => {
-    expect(Object.keys(secondReading).sort()).toEqual(flora.plants.map((p) => p.id).sort())
-    for (const line of Object.values(secondReading)) expect(readLine(line).source).toMatch(/^(H|HB|S|U|F|B|K|L|P)$/)
+    expect(Object.keys(lines).sort()).toEqual(flora.plants.map((p) => p.id).sort())
+    for (const line of Object.values(lines)) expect(readLine(line).source).toMatch(/^(H|HB|S|U|F|B|K|L|P)$/)
   })
 
-  it('uses only characters and states of the book', () => {
-    for (const line of Object.values(secondReading))
+  it('uses only characters and states of the book, of plants that have them', () => {
+    for (const [plant, line] of Object.entries(lines))
       for (const [id, said] of readLine(line).facts) {
-        const states = characters.get(id)?.states
-        if (states) expect(states).toEqual(expect.arrayContaining(said.split('|')))
+        const character = characters.get(id)
+        expect(character?.forms, `${plant} ${id}`).toContain(flora.plants.find((p) => p.id === plant)!.form)
+        if (character?.states) expect(character.states).toEqual(expect.arrayContaining(said.split('|')))
         else expect(said).toMatch(/^[\d.]+-[\d.]+$/)
       }
   })
@@ -52,7 +59,22 @@ describe('second reading of the flora', () => {
   it.each(flora.plants.map((p) => [p.id, p] as const))(
     '%s is coded as the manuals have it, but for the doubts kept',
     (id, plant) => {
-      expect(disagreements(plant)).toEqual(keptDoubts.filter((d) => d.startsWith(`${id} `)))
+      expect(disagreements(plant, lines)).toEqual(known.filter((d) => d.startsWith(`${id} `)))
     },
   )
+
+  it('asks each thing of a plant once', () => {
+    for (const line of Object.values(lines)) {
+      const ids = readLine(line).facts.map(([id]) => id)
+      expect(new Set(ids).size).toBe(ids.length)
+    }
+  })
+})
+
+it('the readings look at different cells', () => {
+  const cells = (lines: Record<string, string>) =>
+    Object.entries(lines).flatMap(([plant, line]) => readLine(line).facts.map(([id]) => `${plant} ${id}`))
+  const before = new Set(cells(secondReading))
+  expect(cells(thirdReading).filter((c) => before.has(c)).length).toBeLessThan(40)
+  expect(before.size + cells(thirdReading).length).toBeGreaterThan(1350)
 })

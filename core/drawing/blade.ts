@@ -1,4 +1,4 @@
-import { brush, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
+import { along, brush, brushOver, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
 
 const strip = (top: number, half = 22): Point[] => [[50 - half, 99], [50 - half, top], [50 + half, top], [50 + half, 99]]
 
@@ -96,10 +96,11 @@ export const bladeRibs: Record<string, () => Drawing> = {
 /** A blade of a given width beside a strip in millimetres. */
 export function bladeToScale(widthMm: number, perMm: number): Drawing {
   const half = Math.min(48, (widthMm * perMm) / 2)
+  const edge = (s: -1 | 1): Point[] => along([[50 + s * half, 99], [50 + s * half, 68], [50 + s * half, 40], [50 + s * half * 0.7, 16], [50, 3]], 5)
   return [
-    { d: smoothClosed([[50 - half, 98], [50 - half, 40], [50 - half * 0.7, 16], [50, 3], [50 + half * 0.7, 16], [50 + half, 40], [50 + half, 98]]), ink: 'leaf' },
-    brush([[50 - half, 99], [50 - half, 40], [50, 2]], [1.6, 2.4, 1]),
-    brush([[50 + half, 99], [50 + half, 40], [50, 2]], [1.6, 2.4, 1]),
+    { d: closed(...edge(-1), ...edge(1).reverse()), ink: 'leaf' },
+    brushOver(edge(-1), [1.6, 2.4, 1]),
+    brushOver(edge(1), [1.6, 2.4, 1]),
     { d: straight([50, 99], [50, 14]), ink: 'fine' },
   ]
 }

@@ -1,4 +1,4 @@
-import { along, brush, brushOver, closed, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
+import { along, brush, brushOver, closed, smooth, straight, type Drawing, type Point } from './mark.ts'
 
 const strip = (top: number, half = 22): Point[] => [[50 - half, 99], [50 - half, top], [50 + half, top], [50 + half, 99]]
 

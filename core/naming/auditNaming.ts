@@ -1,8 +1,9 @@
 import { naturalFrequency } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Stage } from './flora.ts'
+import type { AbundanceWord, Plant, Region, Stage } from './flora.ts'
 import { identify } from './identify.ts'
 import type { Context, Observation } from './observation.ts'
+import { ABUNDANCE_WEIGHT } from './prior.ts'
 import { simulateSpecimen } from './simulateSpecimen.ts'
 import { standing } from './verdict.ts'
 
@@ -21,17 +22,31 @@ export interface AuditedSpecimen {
 
 const MOST_CHECKS = 10
 
-/** One specimen, the engine choosing the checks. */
+/** A place and a month in which the plant is met: a region by how common it is there, a month of its growth. */
+export function whereMet({ regions, months }: Plant, random: () => number): Pick<Context, 'region' | 'month'> {
+  const words = Object.entries(regions) as [Region, AbundanceWord][]
+  let left = random() * words.reduce((sum, [, word]) => sum + ABUNDANCE_WEIGHT[word], 0)
+  const region = words.find(([, word]) => (left -= ABUNDANCE_WEIGHT[word]) <= 0)?.[0]
+  const month = months[Math.floor(random() * months.length)]
+  return { ...(region ? { region } : {}), ...(month === undefined ? {} : { month }) }
+}
+
+/**
+ * One specimen, the engine choosing the checks.
+ *
+ * @param placed region and month are known, as they are to whoever stands in a paddock
+ */
 export function auditSpecimen(
   compiled: CompiledFlora,
   plantId: string,
   stage: Stage,
   random: () => number,
   pulled: number,
+  placed = false,
 ): AuditedSpecimen {
   const plant = compiled.plants[compiled.plantIndex.get(plantId)!]!
+  const context: Context = { stage, ...(placed ? whereMet(plant, random) : {}) }
   const specimen = simulateSpecimen(compiled, plant, stage, random, pulled)
-  const context: Context = { stage }
   const looks: Observation[] = []
   let result = identify(compiled, context, looks)
   while (looks.length < MOST_CHECKS && result.verdict.kind !== 'named' && result.next[0]) {

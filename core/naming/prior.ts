@@ -6,7 +6,7 @@ import type { Context } from './observation.ts'
  * Weights of the prior. Conventions of this project, kept flat on purpose: region, month and the sown list narrow
  * the field, but no plant is ever shut out.
  */
-const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
+export const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
   common: 1,
   frequent: 0.7,
   occasional: 0.4,

@@ -11,7 +11,6 @@ export interface FrameValues {
 
 /** Met in so few frames, a plant can be two values above what was met, so the unseen value lies half way to the second. */
 const FEW_FRAMES = 5
-const HALVINGS = 34
 const STEPS = 60
 /** Of the width of a bracket: closer is not needed. */
 const NEAR = 1e-9
@@ -91,13 +90,25 @@ export function likelihoodInterval(
   if (m < 2 || !(estimate > 0)) return undefined
   const limit = tQuantile(1 - (1 - conf) / 2, m - 1) ** 2 * (1 - (stopsInAll === undefined ? 0 : m / stopsInAll))
   const left = (list: readonly StopCount[], r: number) => list.map((s) => s.hits - r * s.points)
-  const allowed = (r: number) => ratioAtZero(left(stops, r), left(unseen, r)) <= limit
+  // The root of the ratio runs nearly straight, so that the secant comes close in a few steps; where it is endless, halves do.
+  const over = (r: number) => Math.sqrt(ratioAtZero(left(stops, r), left(unseen, r))) - Math.sqrt(limit)
   const towards = (end: number) => {
     let [inside, outside] = [estimate, end]
-    for (let i = 0; i < HALVINGS; i++) {
-      const middle = (inside + outside) / 2
-      if (allowed(middle)) inside = middle
-      else outside = middle
+    let [below, above] = [-Math.sqrt(limit), Infinity]
+    let last = 0
+    for (let i = 0; i < STEPS && Math.abs(outside - inside) > NEAR; i++) {
+      const next = above === Infinity ? (inside + outside) / 2 : inside - (below * (outside - inside)) / (above - below)
+      const here = over(next)
+      if (Math.abs(here) < NEAR) return next
+      if (here <= 0) {
+        ;[inside, below] = [next, here]
+        // One end that stays put is let weigh half (Illinois), lest the other creep.
+        if (last < 0) above /= 2
+      } else {
+        ;[outside, above] = [next, here]
+        if (last > 0) below /= 2
+      }
+      last = here
     }
     return inside
   }

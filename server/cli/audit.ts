@@ -14,10 +14,10 @@ const compiled = compileFlora(loadFlora())
 const random = randomLcg(SEED)
 const pc = (x: number, digits = 1) => `${(100 * x).toFixed(digits)} %`
 
-function run(pulled: number, perPlant: number, only: (role: string) => boolean = () => true): Audit {
+function run(pulled: number, perPlant: number, placed = false, only: (role: string) => boolean = () => true): Audit {
   const plants = compiled.plants.filter((p) => only(p.role))
   const all = plants.flatMap((p) =>
-    Array.from({ length: perPlant }, () => auditSpecimen(compiled, p.id, 'vegetative', random, pulled)),
+    Array.from({ length: perPlant }, () => auditSpecimen(compiled, p.id, 'vegetative', random, pulled, placed)),
   )
   return summarise(compiled, all)
 }
@@ -45,8 +45,10 @@ console.log(`${compiled.plants.length} plants, seed ${SEED}: three plants pulled
 const three = run(3, each)
 console.log(`one plant alone, ${Math.ceil(each / 2)} of each ...`)
 const one = run(1, Math.ceil(each / 2))
+console.log(`the same where region and month are known ...`)
+const placed = { one: run(1, Math.ceil(each / 2), true), three: run(3, Math.ceil(each / 2), true) }
 console.log(`harmful plants, ${eachHarmful} stands of each ...`)
-const harm = run(3, eachHarmful, (role) => role === 'toxic')
+const harm = run(3, eachHarmful, false, (role) => role === 'toxic')
 
 const figures = (a: Audit) =>
   [
@@ -89,6 +91,19 @@ ${reliability(three)}
 | | |
 |---|---|
 ${figures(one)}
+
+## Region and month known
+
+As they are to whoever stands in a paddock: the region is drawn by how common the plant is in each, the month from those it grows in.
+
+| | one plant alone | three plants |
+|---|---|---|
+| stands drawn | ${placed.one.specimens} | ${placed.three.specimens} |
+| first name right | ${pc(placed.one.firstRight)} | ${pc(placed.three.firstRight)} |
+| right in the first three | ${pc(placed.one.threeRight)} | ${pc(placed.three.threeRight)} |
+| named within ten checks | ${pc(placed.one.named)} | ${pc(placed.three.named)} |
+| checks to a name, median | ${placed.one.medianChecks} | ${placed.three.medianChecks} |
+| said "19 in 20", right | ${pc(placed.one.saidNineteen.right)} | ${pc(placed.three.saidNineteen.right)} |
 
 ## Harm
 

@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { auditSpecimen, summarise, type AuditedSpecimen } from '@/core/naming/auditNaming.ts'
+import { auditSpecimen, summarise, whereMet, type AuditedSpecimen } from '@/core/naming/auditNaming.ts'
 import { identify } from '@/core/naming/identify.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 import { priorFactors } from '@/core/naming/prior.ts'
@@ -194,6 +194,19 @@ describe('audit by simulation', () => {
   it('a part the plant lacks is "can\'t tell"', () => {
     const specimen = simulateSpecimen(book, plantsById.get('white-clover')!, 'vegetative', randomLcg(0.5), 3)
     expect(specimen.answer(flora.characters.find((c) => c.id === 'auricles')!)).toMatchObject({ states: ['cant-tell'] })
+  })
+
+  it('a plant is met where and when it grows, most where it is commonest', () => {
+    const random = randomLcg(0.61)
+    for (const plant of flora.plants) {
+      const { region, month } = whereMet(plant, random)
+      expect(plant.regions, plant.id).toHaveProperty(region!)
+      expect(plant.months, plant.id).toContain(month)
+    }
+    // Common weighs 1 and rare 0.15 (prior.ts): 1 / 1.15 is 87 in 100; 2,000 draws are off by up to 1.5.
+    const made = { ...plantsById.get('timothy')!, regions: { 'cool-humid': 'common', desert: 'rare' } as never }
+    const here = Array.from({ length: 2000 }, () => whereMet(made, random).region as string)
+    expect(here.filter((r) => r === 'cool-humid').length / 2000).toBeCloseTo(0.87, 1)
   })
 
   it('sums up scores as they are defined (Brier 1950): one right at 0.8 and one wrong at 0.6 give (0.04 + 0.36) / 2', () => {

@@ -80,6 +80,50 @@ describe('frames that were not met', () => {
   })
 })
 
+// What must hold of any interval, on made frames of uneven size.
+describe('whatever the frames', () => {
+  const random = randomLcg(0.23)
+  const classes = [0, 2.5, 15, 37.5, 62.5, 85, 97.5]
+  const made = Array.from({ length: 40 }, () =>
+    Array.from({ length: 3 + Math.floor(random() * 30) }, () => ({
+      hits: classes[Math.floor(random() ** 2 * classes.length)]!,
+      points: 98 + 40 * random(),
+    })),
+  ).filter((list) => list.some((f) => f.hits > 0))
+  const share = (list: { hits: number; points: number }[]) =>
+    list.reduce((n, f) => n + f.hits, 0) / list.reduce((n, f) => n + f.points, 0)
+  const values = { values: classes, relative: false }
+
+  it('the share lies within its limits, and they within 0 and 1', () => {
+    for (const list of made) {
+      const [low, high] = likelihoodInterval(list, unseenFrames(list, values))!
+      expect(low).toBeGreaterThanOrEqual(0)
+      expect(low).toBeLessThanOrEqual(share(list))
+      expect(high).toBeGreaterThanOrEqual(share(list))
+      expect(high).toBeLessThanOrEqual(1)
+    }
+  })
+
+  it('the order of the frames does not matter, and unseen ones never draw the limits together', () => {
+    for (const list of made) {
+      const unseen = unseenFrames(list, values)
+      const limits = likelihoodInterval(list, unseen)!
+      likelihoodInterval([...list].reverse(), unseen)!.forEach((x, i) => expect(x).toBeCloseTo(limits[i]!, 7))
+      const alone = likelihoodInterval(list)!
+      expect(limits[0]).toBeLessThanOrEqual(alone[0] + 1e-7)
+      expect(limits[1]).toBeGreaterThanOrEqual(alone[1] - 1e-7)
+    }
+  })
+
+  it('more confidence takes wider limits', () => {
+    for (const list of made.slice(0, 15)) {
+      const [narrow, wide] = [0.8, 0.99].map((conf) => likelihoodInterval(list, [], { conf })!)
+      expect(wide![0]).toBeLessThanOrEqual(narrow![0])
+      expect(wide![1]).toBeGreaterThanOrEqual(narrow![1])
+    }
+  })
+})
+
 // Nominal 95 %; 300 rounds of five to seven plants are themselves off by about one point.
 describe('over made rounds the limits of classes and ranks hold the truth', () => {
   const levels = Object.entries(patchiness)

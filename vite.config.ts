@@ -47,13 +47,14 @@ export default defineConfig({
             // Small things that several places need, none of which should wait for the large ones of another place.
             { name: 'exposure', test: /web\/parts\/ExposureView/, priority: 8 },
             { name: 'own-eye', test: /core\/practice\/eyeBias|web\/practice\/practiceStore/, priority: 8 },
+            { name: 'plane', test: /core\/survey\/localPlane/, priority: 8 },
             { name: 'tables', test: /node_modules\/papaparse/, priority: 8 },
             { name: 'marked-texts', test: /react-i18next|html-parse-stringify|language\/Say\.tsx/, priority: 9 },
             // The first place and all it needs.
             { name: 'rounds', test: /web\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
             {
               name: 'ground',
-              test: /@turf|core\/(records|harm\/standingCautions|survey\/(methods|taxon|route|localPlane))/,
+              test: /@turf|core\/(records|harm\/standingCautions|survey\/(methods|taxon|route))/,
               minShareCount: 2,
               priority: 6,
             },

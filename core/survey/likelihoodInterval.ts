@@ -88,7 +88,8 @@ export function likelihoodInterval(
   const points = stops.reduce((n, s) => n + s.points, 0)
   const estimate = stops.reduce((n, s) => n + s.hits, 0) / points
   if (m < 2 || !(estimate > 0)) return undefined
-  const limit = tQuantile(1 - (1 - conf) / 2, m - 1) ** 2 * (1 - (stopsInAll === undefined ? 0 : m / stopsInAll))
+  const limit =
+    tQuantile(1 - (1 - conf) / 2, m - 1) ** 2 * Math.max(0, 1 - (stopsInAll === undefined ? 0 : m / stopsInAll))
   const left = (list: readonly StopCount[], r: number) => list.map((s) => s.hits - r * s.points)
   // The root of the ratio runs nearly straight, so that the secant comes close in a few steps; where it is endless, halves do.
   const over = (r: number) => Math.sqrt(ratioAtZero(left(stops, r), left(unseen, r))) - Math.sqrt(limit)

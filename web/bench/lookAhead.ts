@@ -42,7 +42,7 @@ const noneYet: Character[] = []
 
 /** So many of the next looks worth most now are made ready before it is known which of them an answer leads to. */
 const LIKELY = 4
-/** So many questions stand ready at once; those that were not called for longest go first. */
+/** So many questions stand ready at once; when new ones come, those that came first go. */
 const READY = 14
 
 /**

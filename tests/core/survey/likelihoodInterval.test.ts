@@ -42,6 +42,8 @@ describe('limits by likelihood, against the binomial likelihood ratio', () => {
     const list = frames(Array.from({ length: 20 }, (_, i) => Number(i < 6)))
     const [low] = likelihoodInterval(list, [], { stopsInAll: 40 })!
     expect(ratio(6, 20, low)).toBeCloseTo(limit(20) / 2, 6)
+    // All frames of the field counted: nothing is left to be unsure of.
+    for (const end of likelihoodInterval(list, [], { stopsInAll: 20 })!) expect(end).toBeCloseTo(0.3, 6)
   })
 })
 

@@ -12,7 +12,7 @@ async function visit(page: Page, place: string) {
   const asked: string[] = []
   page.on('request', (r) => asked.push(new URL(r.url()).pathname))
   await page.goto(place)
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page.locator('main:not([aria-busy]) h1')).toBeVisible()
   const times = await page.evaluate(() =>
     (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).map((r) => ({
       name: new URL(r.name).pathname,
@@ -20,14 +20,22 @@ async function visit(page: Page, place: string) {
       to: r.responseEnd,
     })),
   )
-  const ahead = await page.evaluate(() =>
-    ['scripts-ahead', 'records-ahead'].flatMap((n) =>
-      document.querySelector<HTMLMetaElement>(`meta[name="${n}"]`)!.content.split(' ').filter(Boolean),
-    ),
-  )
+  const named = (...names: string[]) =>
+    page.evaluate(
+      (all) =>
+        all.flatMap((n) =>
+          document.querySelector<HTMLMetaElement>(`meta[name="${n}"]`)!.content.split(' ').filter(Boolean),
+        ),
+      names,
+    )
+  const front = await named('scripts-ahead')
+  const rest = await named('scripts-then', 'records-then')
+  const ahead = [...front, ...(await named('records-ahead')), ...rest]
   expect(ahead.length, place).toBeGreaterThan(5)
   const frame = Math.max(...times.filter((t) => /\/start-/.test(t.name)).map((t) => t.to))
   for (const name of ahead) expect(times.find((t) => t.name === name)?.from, name).toBeGreaterThanOrEqual(frame)
+  const shown = Math.max(...times.filter((t) => front.includes(t.name)).map((t) => t.to))
+  for (const name of rest) expect(times.find((t) => t.name === name)?.from, name).toBeGreaterThanOrEqual(shown)
   // The list of what is due reads itself anew.
   const once = ahead.filter((a) => a.startsWith('/api/') && a !== '/api/plan-items')
   for (const record of once) expect(asked.filter((a) => a === record), `${place} ${record}`).toHaveLength(1) // prettier-ignore

@@ -5,8 +5,13 @@ import type { Plugin, Rolldown } from 'vite'
 
 type Bundle = Rolldown.OutputBundle
 
-/** A built script by the file it was made of, with all that it imports. */
-function scriptsOf(bundle: Bundle, source: string): string[] {
+const isOf =
+  (source: string) =>
+  (c: Bundle[string]): c is Rolldown.OutputChunk =>
+    c.type === 'chunk' && c.facadeModuleId?.endsWith(source) === true
+
+/** Built scripts with all that they import. */
+function withImports(bundle: Bundle, files: string[]): string[] {
   const found = new Set<string>()
   const add = (file: string) => {
     const made = bundle[file]
@@ -14,10 +19,27 @@ function scriptsOf(bundle: Bundle, source: string): string[] {
     found.add(file)
     made.imports.forEach(add)
   }
-  const entry = Object.values(bundle).find((c) => c.type === 'chunk' && c.facadeModuleId?.endsWith(source))
-  if (entry) add(entry.fileName)
+  files.forEach(add)
   return [...found].map((f) => `/${f}`)
 }
+
+/** A built script by the file it was made of, with all that it imports. */
+const scriptsOf = (bundle: Bundle, source: string): string[] =>
+  withImports(
+    bundle,
+    Object.values(bundle)
+      .filter(isOf(source))
+      .map((c) => c.fileName),
+  )
+
+/** What the script of a file asks for when it runs, with all that this imports. */
+const laterThan = (bundle: Bundle, source: string): string[] =>
+  withImports(
+    bundle,
+    Object.values(bundle)
+      .filter(isOf(source))
+      .flatMap((c) => c.dynamicImports),
+  )
 
 /** Paths of the router with the file of each: `{ path: 'plan', lazy: () => import('./rounds/plan/PlanRoute.tsx') }`. */
 function placesOf(router: string): [path: string, source: string][] {
@@ -40,7 +62,12 @@ export function preloadStart(): Plugin {
     },
     generateBundle(_options, bundle) {
       const always = [...scriptsOf(bundle, 'index.html'), ...scriptsOf(bundle, 'web/start.tsx')]
-      const own = (source: string) => scriptsOf(bundle, source).filter((f) => !always.includes(f))
+      // A place that comes in two steps asks for the rest of itself when its front is there.
+      const own = (source: string) => {
+        const first = scriptsOf(bundle, source).filter((f) => !always.includes(f))
+        const then = laterThan(bundle, source).filter((f) => !always.includes(f) && !first.includes(f))
+        return { first, then }
+      }
       const places = placesOf(readFileSync('web/router.tsx', 'utf8'))
       const source = JSON.stringify({
         '/': own('web/rounds/RoundsRoute.tsx'),

@@ -19,16 +19,23 @@ function ask(attributes: Partial<Pick<HTMLLinkElement, 'rel' | 'href' | 'as' | '
 /** The two families of `app.css`. */
 const FONTS = ['1em "Atkinson Hyperlegible Next Variable"', '600 1em "Literata Variable"']
 
+/** Asks for scripts and records that the page names; done when the scripts have come. */
+async function askFor(scripts: string, records: string): Promise<void> {
+  const links = named(scripts).map((href) => ask({ rel: 'modulepreload', href, crossOrigin: '' }))
+  for (const href of named(records)) ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
+  await Promise.all(links.map(come))
+}
+
 /**
- * On a thin line all that is asked for comes late together. So the scripts of the place and its records are asked for when
- * the frame of the app has come: they are on their way while it is being read in. Last the letters: where the line is not
- * thin they are there before the first words, which then do not move.
+ * On a thin line all that is asked for comes late together. So the front of the place is asked for when the frame of the
+ * app has come: it is on its way while the frame is being read in. Then the rest of the place, last the letters.
+ *
+ * @returns done when the letters are there
  */
 export async function askAhead(): Promise<void> {
   const frame = [...document.querySelectorAll<HTMLLinkElement>('link[rel="modulepreload"]')]
   await Promise.all(frame.map(come))
-  const scripts = named('scripts-ahead').map((href) => ask({ rel: 'modulepreload', href, crossOrigin: '' }))
-  for (const href of named('records-ahead')) ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
-  await Promise.all(scripts.map(come))
-  for (const font of FONTS) void document.fonts.load(font)
+  await askFor('scripts-ahead', 'records-ahead')
+  await askFor('scripts-then', 'records-then')
+  await Promise.all(FONTS.map((font) => document.fonts.load(font)))
 }

@@ -4,7 +4,9 @@ import { askAhead } from './askAhead.ts'
 import { chosenLanguage } from './language/languages.ts'
 import { readLanguage } from './language/say.ts'
 
-void askAhead()
+// A first visit is written in the letters of the device until its own have come, after all that says something.
+if (!navigator.serviceWorker?.controller) document.documentElement.dataset.letters = 'later'
+void askAhead().finally(() => delete document.documentElement.dataset.letters)
 const language = chosenLanguage()
 document.documentElement.lang = language
 // Many texts are made when their module is read, so the language is there before any of them.

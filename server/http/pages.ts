@@ -4,55 +4,64 @@ import expressStaticGzip from 'express-static-gzip'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 
-/** Scripts of each place by its path, as the build wrote them down. */
-type Scripts = Record<string, string[]>
+/** Scripts of each place by its path, as the build wrote them down: those of its front, and those of the rest. */
+type Scripts = Record<string, { first: string[]; then: string[] }>
 
-/** What a page reads before it can show anything, by its path; `:id` is put in where it is an id. */
-const ME = '/api/me'
-const BOOK = [ME, '/api/book']
-/** Names of plants in the first place may come later. */
-const ROUNDS = [ME, '/api/rounds', '/api/places', '/api/plan-items']
-const ROUND = [...BOOK, '/api/rounds/:id']
-const DAYBOOK = [
-  'most-counted',
-  'rounds',
-  'plan-items',
-  'namings',
-  'naming-checks',
-  'events',
-  'places',
-  'practice-answers',
-]
-const recordsOf: Record<string, string[]> = {
-  '/': ROUNDS,
-  '/rounds': ROUNDS,
-  '/team': [ME],
-  '/first-round': [ME],
-  '/plan': [...BOOK, '/api/rounds', '/api/places'],
-  '/rounds/:id': ROUND,
-  '/rounds/:id/weigh-up': [...ROUND, '/api/kept'],
-  '/rounds/:id/hand-over': [...ROUND, '/api/kept', '/api/plan-items', '/api/namings'],
-  '/plants/:id': BOOK,
-  '/practice': [
-    ...BOOK,
-    '/api/practice-answers',
-    '/api/places',
-    '/api/recently-found',
-    '/api/namings',
-    '/api/naming-checks',
-  ],
-  '/daybook': [...BOOK, ...DAYBOOK.map((r) => `/api/${r}`)],
-  // Who comes with a link, or is not in yet, asks for the book in another way or not at all.
-  '/sign-in': [],
-  '/shared': [],
+/** What a page reads before it can show its front, and what it reads for the rest; `:id` is put in where it is an id. */
+interface Records {
+  first: string[]
+  then: string[]
 }
 
-/** What `web/askAhead.ts` asks for once the frame of the app is there. */
-const head = (html: string, scripts: string[], records: string[]): string =>
-  html.replace(
-    '</head>',
-    `<meta name="scripts-ahead" content="${scripts.join(' ')}"><meta name="records-ahead" content="${records.join(' ')}"></head>`,
-  )
+const ME = '/api/me'
+const BOOK = '/api/book'
+/** A place that shows nothing before the book is there. */
+const WITH_BOOK: Records = { first: [ME, BOOK], then: [] }
+/** Names of plants in the first place may come later. */
+const ROUNDS: Records = { first: [ME, '/api/rounds', '/api/places', '/api/plan-items'], then: [] }
+const withRound = (...then: string[]): Records => ({ first: [ME, '/api/rounds/:id'], then: [BOOK, ...then] })
+const api = (...names: string[]) => names.map((n) => `/api/${n}`)
+const recordsOf: Record<string, Records> = {
+  '/': ROUNDS,
+  '/rounds': ROUNDS,
+  '/team': { first: [ME], then: [] },
+  '/first-round': { first: [ME], then: [] },
+  '/plan': { first: [ME], then: [BOOK, ...api('rounds', 'places')] },
+  '/rounds/:id': withRound(),
+  '/rounds/:id/weigh-up': withRound('/api/kept'),
+  '/rounds/:id/hand-over': withRound(...api('kept', 'plan-items', 'namings')),
+  '/plants': { first: [ME], then: [BOOK] },
+  '/plants/:id': { first: [ME, '/api/plants/:id'], then: [BOOK] },
+  '/practice': {
+    first: [ME],
+    then: [BOOK, ...api('practice-answers', 'places', 'recently-found', 'namings', 'naming-checks')],
+  },
+  '/daybook': {
+    first: [ME],
+    then: [
+      ...api(
+        'most-counted',
+        'rounds',
+        'plan-items',
+        'namings',
+        'naming-checks',
+        'events',
+        'places',
+        'practice-answers',
+      ),
+      BOOK,
+    ],
+  },
+  // Who comes with a link, or is not in yet, asks for the book in another way or not at all.
+  '/sign-in': { first: [], then: [] },
+  '/shared': { first: [], then: [] },
+}
+
+const meta = (name: string, addresses: string[]): string => `<meta name="${name}" content="${addresses.join(' ')}">`
+
+/** An id of a round, or the short name of a plant; nothing else is put into a page. */
+const isName = (id: unknown): id is string =>
+  isUUID(id) || (typeof id === 'string' && /^[a-z][a-z0-9-]{0,79}$/.test(id))
 
 /**
  * The built pages. Each names the scripts of its own place and the records that it reads first, so that a first visit
@@ -72,16 +81,23 @@ export function pages(app: Express, dist: string): void {
     }),
   )
   app.use(express.static(dist, { index: false }))
-  const send = (scripts: string[], records: string[]) => (req: Request, res: Response) => {
-    const { id } = req.params
-    const asked = records.flatMap((r) =>
-      !r.includes('/:id') ? r : isUUID(id) ? r.replace('/:id', `/${String(id)}`) : [],
-    )
-    const page = head(html, scripts, asked).replaceAll('__CSP_NONCE__', res.locals.nonce as string)
-    res.set('cache-control', 'no-cache').type('html').send(page)
-  }
+  const send =
+    (scripts: Scripts[string], records: Records) =>
+    ({ params: { id } }: Request, res: Response) => {
+      const asked = (list: string[]) =>
+        list.flatMap((r) => (!r.includes('/:id') ? r : isName(id) ? r.replace('/:id', `/${id}`) : []))
+      // What `web/askAhead.ts` asks for once the frame of the app is there.
+      const ahead = [
+        meta('scripts-ahead', scripts.first),
+        meta('records-ahead', asked(records.first)),
+        meta('scripts-then', scripts.then),
+        meta('records-then', asked(records.then)),
+      ].join('')
+      const page = html.replace('</head>', `${ahead}</head>`).replaceAll('__CSP_NONCE__', res.locals.nonce as string)
+      res.set('cache-control', 'no-cache').type('html').send(page)
+    }
   const known = join(dist, 'scripts-by-place.json')
   const scripts = existsSync(known) ? (JSON.parse(readFileSync(known, 'utf8')) as Scripts) : {}
-  for (const [path, files] of Object.entries(scripts)) app.get(path, send(files, recordsOf[path] ?? BOOK))
-  app.get('/{*path}', send([], BOOK))
+  for (const [path, files] of Object.entries(scripts)) app.get(path, send(files, recordsOf[path] ?? WITH_BOOK))
+  app.get('/{*path}', send({ first: [], then: [] }, WITH_BOOK))
 }

@@ -9,12 +9,11 @@ class Link extends EventTarget {
 }
 
 /** As little of a page as is asked for: links, meta elements, letters, and what has come already. */
-function page({ frame, scripts, records }: { frame: string[]; scripts: string; records: string }) {
+function page({ frame, ...metas }: { frame: string[]; [meta: string]: string | string[] }) {
   const links = frame.map((href) => Object.assign(new Link(), { rel: 'modulepreload', href }))
   const added: Link[] = []
   const letters: string[] = []
   const come = new Set<string>()
-  const metas: Record<string, string> = { 'scripts-ahead': scripts, 'records-ahead': records }
   vi.stubGlobal('document', {
     querySelectorAll: () => links,
     querySelector: (selector: string) => {
@@ -36,8 +35,10 @@ describe('what a first visit asks for ahead', () => {
   beforeEach(() => {
     shown = page({
       frame: ['/assets/language.js', '/assets/start.js'],
-      scripts: '/assets/count.js /assets/page.js',
-      records: '/api/me /api/book',
+      'scripts-ahead': '/assets/count.js /assets/page.js',
+      'records-ahead': '/api/me /api/rounds/1',
+      'scripts-then': '/assets/keys.js',
+      'records-then': '/api/book',
     })
   })
   afterEach(() => vi.unstubAllGlobals())
@@ -53,7 +54,7 @@ describe('what a first visit asks for ahead', () => {
       ['modulepreload', '', '/assets/count.js'],
       ['modulepreload', '', '/assets/page.js'],
       ['preload', 'fetch', '/api/me'],
-      ['preload', 'fetch', '/api/book'],
+      ['preload', 'fetch', '/api/rounds/1'],
     ])
     // As `fetch` and `import` will ask for them, or the browser would ask twice.
     expect(shown.added.map((l) => l.crossOrigin)).toEqual(['', '', 'anonymous', 'anonymous'])
@@ -67,18 +68,26 @@ describe('what a first visit asks for ahead', () => {
     expect(shown.added).toHaveLength(4)
   })
 
-  it('asks for the letters last, when the scripts of the place are there', async () => {
-    void askAhead()
+  it('asks for the rest of the place when its front is there, and for the letters last', async () => {
+    const scriptsCome = () =>
+      shown.added.filter((l) => l.rel === 'modulepreload').forEach((l) => l.dispatchEvent(new Event('load')))
+    let done = false
+    void askAhead().then(() => (done = true))
     for (const link of shown.links) link.dispatchEvent(new Event('load'))
     await settled()
+    expect(shown.added).toHaveLength(4)
+    scriptsCome()
+    await settled()
+    expect(shown.added.slice(4).map((l) => l.href)).toEqual(['/assets/keys.js', '/api/book'])
     expect(shown.letters).toEqual([])
-    for (const link of shown.added.filter((l) => l.rel === 'modulepreload')) link.dispatchEvent(new Event('load'))
+    scriptsCome()
     await settled()
     expect(shown.letters).toHaveLength(2)
+    expect(done).toBe(true)
   })
 
   it('asks for nothing where the page names nothing, as without a signal', async () => {
-    shown = page({ frame: [], scripts: '', records: '' })
+    shown = page({ frame: [], 'scripts-ahead': '', 'records-ahead': '' })
     await askAhead()
     expect(shown.added).toEqual([])
   })

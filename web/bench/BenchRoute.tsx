@@ -1,13 +1,12 @@
-import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import { useLoaderData, useParams, type LoaderFunctionArgs } from 'react-router'
 import type { Context } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
+import { inTwo, WholeOf } from '../parts/inTwo.tsx'
+import { Leaf } from '../parts/Leaf.tsx'
+import { useKeysKept } from '../parts/useKeysKept.ts'
 import { readRound } from '../rounds/readRound.ts'
-import { BenchView } from './BenchView.tsx'
-
-export async function loader({ params }: LoaderFunctionArgs): Promise<{ round: Round | null; letter: string | null }> {
-  if (!params.id) return { round: null, letter: null }
-  return { round: await readRound(params.id), letter: params.letter ?? null }
-}
+import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 
 function contextOf(round: Round | null): Context {
   if (!round) return {}
@@ -15,9 +14,41 @@ function contextOf(round: Round | null): Context {
   return { month: Number(round.plannedOn.slice(5, 7)), region, ...(sown.length > 0 ? { sown } : {}) }
 }
 
+async function read({ id, letter = null }: { id?: string; letter?: string | null }) {
+  const [{ BenchView }, round] = await Promise.all([
+    import('./BenchView.tsx'),
+    id ? readRound(id) : null,
+    useFlora.getState().load(),
+    import('../workers/namingWorker.ts').then(({ startNaming }) => startNaming()),
+  ])
+  const subject = round && letter ? `${round.id}/${letter}` : 'loose'
+  return { View: BenchView, props: { subject, round, letter, startContext: contextOf(round) } }
+}
+
+export const loader = ({ params }: LoaderFunctionArgs) => inTwo(read(params))
+
+function Front({ coming }: { coming: Promise<unknown> }) {
+  useKeysKept(coming)
+  return (
+    <Leaf
+      busy
+      names={{ left: say('What was seen'), right: say('What follows') }}
+      tip={undefined}
+      nodes={[]}
+      left={
+        <>
+          <h1 className="text-[1.65rem]">{say('What is this plant?')}</h1>
+          <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
+        </>
+      }
+      right={null}
+    />
+  )
+}
+
 /** The bench for a loose plant, or for a letter counted in a round. */
 export function Component() {
-  const { round, letter } = useLoaderData<typeof loader>()
-  const subject = round && letter ? `${round.id}/${letter}` : 'loose'
-  return <BenchView key={subject} subject={subject} round={round} letter={letter} startContext={contextOf(round)} />
+  const place = useLoaderData<typeof loader>()
+  const { id, letter } = useParams()
+  return <WholeOf key={`${id}/${letter}`} place={place} front={<Front coming={place.coming} />} />
 }

@@ -10,6 +10,8 @@ interface Props {
   names: { left: string; right: string }
   /** The left half works on what stands in the right one, so both come at once. */
   whole?: boolean
+  /** The front of a place whose rest is still on its way. */
+  busy?: boolean
 }
 
 /** On a phone the first screen of a visit comes before the half that is folded away; later ones come whole. */
@@ -27,11 +29,11 @@ function useFollows(whole: boolean): boolean {
 }
 
 /** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
-export function Leaf({ left, right, nodes, tip, names, whole = false }: Props) {
+export function Leaf({ left, right, nodes, tip, names, whole = false, busy = false }: Props) {
   const [fold, setFold] = useState<'left' | 'right'>('left')
   const follows = useFollows(whole)
   return (
-    <main className="leaf" data-fold={fold}>
+    <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>
       <section className="leaf-left" aria-label={names.left}>
         {left}
       </section>

@@ -1,114 +1,41 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import { send } from '../api/client.ts'
+import { inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
-import { ExposureView } from '../parts/ExposureView.tsx'
-import { PlantDrawing } from '../parts/PlantDrawing.tsx'
-import { stateWords } from '../parts/words.ts'
-import { Lookalikes } from './Lookalikes.tsx'
-import { LookOrder } from './LookOrder.tsx'
-import { WhenWhere } from './WhenWhere.tsx'
-import { Terms } from '../parts/Terms.tsx'
-import { heightWords } from '../parts/units.ts'
-import { say, word, listed } from '../language/say.ts'
-import { spokenPlant } from '../stores/floraStore.ts'
+import { spokenPlant, useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
+import { PlantHead } from './PlantHead.tsx'
 
-export const loader = ({ params }: LoaderFunctionArgs): Promise<Plant> =>
-  send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`).then(spokenPlant)
-
-function Harm({ plant }: { plant: Plant }) {
-  if (plant.harm.length === 0) return null
-  return (
-    <section className="rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4">
-      <h2 className="text-xl text-harm">{plant.role === 'toxic' ? say('Harmful') : say('Cautions')}</h2>
-      {plant.harm.map((h) => (
-        <p key={h.kind} className="mt-1 first-letter:uppercase">
-          <b>
-            {listed(h.who)}: {h.kind}.
-          </b>{' '}
-          <Terms>{h.note}</Terms>
-        </p>
-      ))}
-      <ExposureView plant={plant} />
-      <p className="mt-2 text-sm">{standingCautions[0]}</p>
-    </section>
-  )
+export async function loader({ params }: LoaderFunctionArgs) {
+  const plant = await send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`).then(spokenPlant)
+  const whole = Promise.all([import('./PlantView.tsx'), useFlora.getState().load()]).then(([{ PlantView }]) => ({
+    View: PlantView,
+    props: { plant },
+  }))
+  return { plant, ...(await inTwo(whole)) }
 }
 
-/** What can be done about it, stage by stage, without herbicide and with. */
-function Control({ plant }: { plant: Plant }) {
-  if (plant.control.length === 0) return null
-  return (
-    <section className="mt-5">
-      <h2 className="text-xl">{say('What to do')}</h2>
-      {(['hands', 'herbicide'] as const).map((school) => (
-        <section key={school} className="mt-1">
-          <h3 className="font-semibold">{school === 'hands' ? say('Without herbicide') : say('With herbicide')}</h3>
-          <ul>
-            {plant.control
-              .filter((c) => c.school === school)
-              .map((c) => (
-                <li key={c.stage} className="border-b border-rule/60 py-1.5">
-                  <b className="mr-2 first-letter:uppercase">{word(c.stage)}</b>
-                  {c.do}.
-                  {c.upToCm ? say(' Said to work up to {{heightWords}}.', { heightWords: heightWords(c.upToCm) }) : ''}
-                  {c.wear ? say(' Wear: {{wear}}.', { wear: c.wear }) : ''}
-                  {c.waste ? say(' Afterwards: {{waste}}.', { waste: c.waste }) : ''}
-                </li>
-              ))}
-          </ul>
-        </section>
-      ))}
-      <p className="mt-1 text-sm text-ink-soft">
-        {say('Common practice, no source. {{standingCautions}}', { standingCautions: standingCautions[3] })}
-      </p>
-    </section>
-  )
-}
-
-/** A plant: how to know it without a flower on the left, what follows from knowing it on the right. */
+/** A plant by its names at once; drawn and told apart from its look-alikes when the book is there. */
 export function Component() {
-  const plant = useLoaderData<typeof loader>()
+  const { plant, ...place } = useLoaderData<typeof loader>()
   return (
-    <Leaf
-      names={{ left: say('How to know it'), right: say('What it means') }}
-      tip={{ label: say('Name one on the bench'), to: '/bench' }}
-      nodes={[{ id: 'book', label: say('Plant book'), detail: plant.family }]}
-      left={
-        <>
-          <h1 className="text-[1.9rem]">{plant.commonName}</h1>
-          <p>
-            <i className="font-plant">{plant.scientificName}</i> {plant.author}, {plant.family}
-          </p>
-          <p className="text-ink-soft">
-            {word(plant.cycle)} {plant.form === 'grass' ? word(`${plant.season}-season grass`) : stateWords(plant.form)}
-            {plant.alsoCalled.length > 0
-              ? say('; also {{alsoCalled}}', { alsoCalled: plant.alsoCalled.join(', ') })
-              : ''}
-          </p>
-          <PlantDrawing
-            plant={plant}
-            label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
-            className="mx-auto mt-3 w-full max-w-[34rem]"
-          />
-          <LookOrder plant={plant} />
-        </>
-      }
-      right={
-        <>
-          <Harm plant={plant} />
-          <Control plant={plant} />
-          <Lookalikes plant={plant} />
-          <WhenWhere plant={plant} />
-          {plant.worth ? (
-            <section className="mt-5">
-              <h2 className="text-xl">{say('Worth')}</h2>
-              <p>{plant.worth}</p>
-            </section>
-          ) : null}
-          <p className="mt-5 text-ink-soft">{say('Sources: {{sources}}.', { sources: plant.sources.join('; ') })}</p>
-        </>
+    <WholeOf
+      place={place}
+      front={
+        <Leaf
+          busy
+          names={{ left: say('How to know it'), right: say('What it means') }}
+          tip={undefined}
+          nodes={[]}
+          left={
+            <>
+              <PlantHead plant={plant} />
+              <p className="mt-3 text-ink-soft">{say('Drawing …')}</p>
+            </>
+          }
+          right={null}
+        />
       }
     />
   )

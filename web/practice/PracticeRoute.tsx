@@ -1,205 +1,44 @@
-import { useLayoutEffect, useMemo } from 'react'
-import { Link, useLoaderData } from 'react-router'
-import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
-import type { TrainerSet } from '@/core/practice/trainerSet.ts'
-import type { Around } from '@/core/practice/session.ts'
-import { getNamingChecks, getNamings, getRecentlyFound } from '../api/client.ts'
+import { useState } from 'react'
+import { useLoaderData } from 'react-router'
+import { inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
-import type { MidribTip } from '../parts/Midrib.tsx'
-import { readPlaces } from '../places/readPlaces.ts'
-import { useFlora } from '../stores/floraStore.ts'
-import { practiceWorker } from '../workers/practiceWorker.ts'
-import { AskedQuestion } from './AskedQuestion.tsx'
-import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
-import { KeyQuestion } from './KeyQuestion.tsx'
-import { Outcome } from './Outcome.tsx'
-import { usePracticeAnswers } from './practiceStore.ts'
-import { Records } from './Records.tsx'
-import { SaveAnswers } from './SaveAnswers.tsx'
-import { TrainerSets } from './TrainerSets.tsx'
-import { usePractice } from './usePractice.ts'
 import { say } from '../language/say.ts'
+import { Kinds } from './Kinds.tsx'
+import { noWish, type Wished } from './wish.ts'
 
-/** Names that turned out to be another plant in flower. */
-async function confusedInField(): Promise<string[]> {
-  const [namings, checks] = await Promise.all([getNamings(), getNamingChecks()])
-  const called = new Map(namings.map((n) => [n.id, n.plant]))
-  return checks.flatMap((c) => {
-    const name = called.get(c.namingId)
-    return name && name !== c.was ? [[name, c.was].sort().join('|')] : []
-  })
+export async function loader() {
+  const wish = noWish()
+  const whole = import('./PracticeView.tsx').then(async ({ PracticeView, readAround }) => ({
+    View: PracticeView,
+    props: { around: await readAround(), wish },
+  }))
+  return { wish, ...(await inTwo(whole)) }
 }
 
-/** Where the reader works: the commonest region of the paddocks, what was sown in them and what was found. */
-export async function loader(): Promise<Around> {
-  // The book must be read before the worker opens it.
-  await Promise.all([usePracticeAnswers.getState().read(), useFlora.getState().load()])
-  void practiceWorker().then((w) => w.warm())
-  const [{ paddocks }, found, confused] = await Promise.all([
-    readPlaces().catch(() => ({ paddocks: [] })),
-    getRecentlyFound().catch(() => []),
-    confusedInField().catch(() => []),
-  ])
-  const counts = new Map<Around['region'], number>()
-  for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
-  const region = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cool-humid'
-  return {
-    region,
-    met: [...new Set([...paddocks.flatMap((p) => p.sown), ...found])],
-    confused,
-  }
-}
-
-const says: Record<PracticeKind, string> = {
-  name: say('A drawn specimen, four names'),
-  poison: say('Harmful or not: none may be missed'),
-  check: say('Two that look alike, four looks'),
-  read: say('A drawn part, four words'),
-  seed: say('Clover seed by shape, colour and size'),
-  key: say('Ask for looks, race the engine'),
-  cover: say('A frame of sward: how much is it?'),
-  rank: say('Dry-weight rank by eye'),
-}
-
-function Kinds({
-  onBegin,
-  onSet,
-}: {
-  onBegin: (kind: PracticeKind | 'mixed') => void
-  onSet: (set: TrainerSet) => void
-}) {
-  return (
-    <>
-      <h1 className="text-[1.65rem]">{say('Practice')}</h1>
-      <p className="mt-1 max-w-prose">
-        {say(
-          'Five minutes: what is due, what you confused, and something new from your own places. The plants are drawn from the book with the variation it writes of.',
-        )}
-      </p>
-      <button
-        type="button"
-        onClick={() => onBegin('mixed')}
-        className="mt-3 min-h-14 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
-      >
-        {say('Five minutes')}
-      </button>
-      <h2 className="mt-5 text-xl">{say('Or one thing')}</h2>
-      <ul className="mt-1 max-w-xl">
-        {practiceKinds.map((k) => (
-          <li key={k}>
-            <button
-              type="button"
-              onClick={() => onBegin(k)}
-              className="flex min-h-14 w-full items-center justify-between gap-4 border-b border-rule px-2 text-left hover:bg-culm/8"
-            >
-              <b>{kindNames[k]}</b>
-              <span className="text-ink-soft">{says[k]}</span>
-            </button>
-          </li>
-        ))}
-      </ul>
-      <p className="mt-5 flex flex-wrap gap-x-5">
-        <Link to="/first-round" className="flex min-h-11 items-center underline">
-          {say('A first round, step by step')}
-        </Link>
-        <Link to="/glossary" className="flex min-h-11 items-center underline">
-          {say('Words and how to look')}
-        </Link>
-        <Link to="/group-key" className="flex min-h-11 items-center underline">
-          {say('Runners of subterranean clover')}
-        </Link>
-      </p>
-      <TrainerSets onOpen={onSet} />
-    </>
-  )
-}
-
-/** Practice: the specimen and the question on the left, what came of it and the person's own record on the right. */
+/** What can be practised at once; what is pressed meanwhile begins when the drawings are there. */
 export function Component() {
-  const around = useLoaderData<typeof loader>()
-  const stable = useMemo(() => around, [around])
-  const practice = usePractice(stable)
-  const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, answer, next, stop } = practice
-  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
-  useLayoutEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
-        e.preventDefault()
-        next()
-      }
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
-  })
-  const tip: MidribTip = !running
-    ? done.length > 0
-      ? {
-          label: say('Once more'),
-          detail: say('{{n}} of {{n2}} were right', { n: done.filter((d) => d.right).length, n2: done.length }),
-          onPress: () => begin('mixed'),
-        }
-      : { label: say('Five minutes'), detail: say('what is due, confused and new'), onPress: () => begin('mixed') }
-    : given
-      ? { label: at + 1 < asks.length ? say('Next one') : say('See how it went'), hotkey: '↵', onPress: next }
-      : { label: say('Answer, and say how sure'), detail: say('{{at}} of {{n}}', { at: at + 1, n: asks.length }) }
-  const left = !running ? (
-    <Kinds onBegin={begin} onSet={beginSet} />
-  ) : !shown ? (
-    <p className="text-ink-soft">{problem || say('Drawing …')}</p>
-  ) : shown.is === 'question' ? (
-    <AskedQuestion
-      key={at}
-      question={shown.question}
-      given={given}
-      onAnswer={(picked, sure) => {
-        const right = picked === shown.question.right
-        // A poison round is about harm, not about the name: what was answered is "harmful" or "other".
-        answer({ about: shown.question.about, answered: picked, right, sure })
-      }}
-    />
-  ) : shown.is === 'cover' ? (
-    <CoverQuestion key={at} shown={shown} given={given} onAnswer={answer} />
-  ) : shown.is === 'rank' ? (
-    <RankQuestion key={at} shown={shown} given={given} onAnswer={answer} />
-  ) : (
-    <KeyQuestion key={at} shown={shown} given={given} onAnswer={answer} />
-  )
+  const { wish, ...place } = useLoaderData() as Awaited<ReturnType<typeof loader>>
+  const [asked, setAsked] = useState<Wished>()
   return (
-    <Leaf
-      names={{ left: say('The specimen'), right: say('Your record') }}
-      tip={tip}
-      nodes={done.map((d, i) => ({
-        id: d.id,
-        label: `${i + 1}. ${kindNames[d.kind]}`,
-        detail: d.right ? say('right') : say('not so'),
-      }))}
-      left={left}
-      right={
-        <>
-          {running && shown && given ? <Outcome shown={shown} given={given} /> : null}
-          {running && given ? (
-            <button
-              type="button"
-              onClick={next}
-              className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
-            >
-              {at + 1 < asks.length ? say('Next one') : say('See how it went')}
-            </button>
-          ) : null}
-          {running ? (
-            <p className="mt-4">
-              {given ? null : say('What it is stands here once you have answered. ')}
-              <button type="button" onClick={stop} className="min-h-11 underline">
-                {say('Stop here')}
-              </button>
-            </p>
-          ) : (
-            <>
-              {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
-              <Records answers={answers} />
-            </>
-          )}
-        </>
+    <WholeOf
+      place={place}
+      front={
+        <Leaf
+          busy
+          names={{ left: say('The specimen'), right: say('Your record') }}
+          tip={undefined}
+          nodes={[]}
+          left={
+            <Kinds
+              onBegin={(kind) => {
+                wish.make(kind)
+                setAsked(kind)
+              }}
+              asked={asked}
+            />
+          }
+          right={null}
+        />
       }
     />
   )

@@ -1,11 +1,51 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { CountView } from './CountView.tsx'
+import { methodInfo } from '@/core/survey/methods.ts'
+import { inTwo, WholeOf } from '../parts/inTwo.tsx'
+import { Leaf } from '../parts/Leaf.tsx'
+import { useKeysKept } from '../parts/useKeysKept.ts'
+import { useFlora } from '../stores/floraStore.ts'
+import { say } from '../language/say.ts'
 import { readRound } from './readRound.ts'
 
-export const loader = ({ params }: LoaderFunctionArgs): Promise<Round> => readRound(params.id!)
+export async function loader({ params }: LoaderFunctionArgs) {
+  const round = await readRound(params.id!)
+  const whole = Promise.all([import('./CountView.tsx'), useFlora.getState().load()]).then(([{ CountView }]) => ({
+    View: CountView,
+    props: { round },
+  }))
+  return { round, ...(await inTwo(whole)) }
+}
 
+function Front({ round, coming }: { round: Round; coming: Promise<unknown> }) {
+  useKeysKept(coming)
+  const { unitName, units } = methodInfo[round.method]
+  const done = round.stops.filter((s) => s.doneAt !== null).length
+  return (
+    <Leaf
+      busy
+      names={{ left: say('Count'), right: say('So far') }}
+      tip={undefined}
+      nodes={[]}
+      left={
+        <>
+          <p className="text-ink-soft">
+            {round.paddock.name}, {round.holding}
+          </p>
+          <h1 className="text-[1.65rem]">{round.title}</h1>
+          <p className="mt-2 text-ink-soft">
+            {say('{{done}} of {{n}}', { done, n: round.stops.length })} {round.stops.length === 1 ? unitName : units}.{' '}
+            {say('Opening …')}
+          </p>
+        </>
+      }
+      right={null}
+    />
+  )
+}
+
+/** Which round it is at once; the keys when the book is there. */
 export function Component() {
-  const round = useLoaderData<typeof loader>()
-  return <CountView key={round.id} round={round} />
+  const { round, ...place } = useLoaderData<typeof loader>()
+  return <WholeOf key={round.id} place={place} front={<Front round={round} coming={place.coming} />} />
 }

@@ -1,28 +1,43 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import type { Round } from '@/core/records/round.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import { inTwo, WholeOf } from '../parts/inTwo.tsx'
+import { Leaf } from '../parts/Leaf.tsx'
 import { readRound } from '../rounds/readRound.ts'
-import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
-import { weigh, weigher } from '../workers/weighingWorker.ts'
-import { readKept } from './readKept.ts'
-import { WeighUpView } from './WeighUpView.tsx'
+import { say } from '../language/say.ts'
+import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
 
 /** A round as the server has it once all that waits is sent, with its figures. */
-export async function weighedRound(id: string): Promise<{ round: Round; weighed: WeighUp | undefined }> {
-  const sent = useOutbox.getState().drain()
-  const [round] = await Promise.all([
-    sent.then(() => readRound(id)),
-    // Without a signal what this device knows of stock and samples is enough.
-    sent.then(() => readKept()).catch(() => undefined),
-    useFlora.getState().load().then(weigher),
-  ])
-  return { round, weighed: await weigh(round) }
+export async function loader({ params }: LoaderFunctionArgs) {
+  await useOutbox.getState().drain()
+  const round = await readRound(params.id!)
+  const whole = Promise.all([import('./WeighUpView.tsx'), import('./weighed.ts')]).then(
+    async ([{ WeighUpView }, { weighed }]) => ({ View: WeighUpView, props: { round, weighed: await weighed(round) } }),
+  )
+  return { round, ...(await inTwo(whole)) }
 }
 
-export const loader = ({ params }: LoaderFunctionArgs) => weighedRound(params.id!)
-
+/** Which round it is at once; its figures when they are worked out. */
 export function Component() {
-  const { round, weighed } = useLoaderData<typeof loader>()
-  return <WeighUpView round={round} weighed={weighed} />
+  const { round, ...place } = useLoaderData<typeof loader>()
+  const waits = <p className="mt-2 text-ink-soft">{say('Weighing it up …')}</p>
+  return (
+    <WholeOf
+      place={place}
+      front={
+        <Leaf
+          busy
+          names={{ left: say('Counts'), right: say('Weigh-up') }}
+          tip={undefined}
+          nodes={nodesOf(round)}
+          left={
+            <>
+              <WeighUpHead round={round} />
+              {waits}
+            </>
+          }
+          right={waits}
+        />
+      }
+    />
+  )
 }

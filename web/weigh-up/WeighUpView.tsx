@@ -24,6 +24,7 @@ import { SaysPanel } from './SaysPanel.tsx'
 import { SeasonPanel } from './SeasonPanel.tsx'
 import { SowPanel } from './SowPanel.tsx'
 import { HarmPanel } from './HarmPanel.tsx'
+import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
 import { Terms } from '../parts/Terms.tsx'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
@@ -41,10 +42,7 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const points = entry === 'points'
   return (
     <>
-      <p className="text-ink-soft">
-        {round.holding}, {round.paddock.name}
-      </p>
-      <h1 className="text-[1.65rem]">{say('What was counted')}</h1>
+      <WeighUpHead round={round} />
       <p className="mt-1">
         {say('{{countedWords}}, {{richness}} plants.{{what}}', {
           countedWords: countedWords(round.method, made),
@@ -236,13 +234,7 @@ export function WeighUpView({ round, weighed }: Props) {
     <Leaf
       names={{ left: say('Counts'), right: say('Weigh-up') }}
       tip={tipOf(round, weighed)}
-      nodes={[
-        { id: 'planned', label: say('Planned'), detail: say('{{n}} stops', { n: round.stops.length }) },
-        { id: 'counted', label: say('Counted'), detail: say('{{done}} of {{n}}', { done, n: round.stops.length }) },
-        ...round.unknowns
-          .filter((u) => u.namedAs)
-          .map((u) => ({ id: u.letter, label: say('Unknown {{letter}}', { letter: u.letter }), detail: say('named') })),
-      ]}
+      nodes={nodesOf(round)}
       left={
         weighed ? (
           <div className="stays" tabIndex={0} role="group" aria-label={say('What was counted')}>
@@ -250,12 +242,7 @@ export function WeighUpView({ round, weighed }: Props) {
           </div>
         ) : (
           <>
-            <p className="text-ink-soft">
-              {round.holding}, {round.paddock.name}
-            </p>
-            <h1 className="text-[1.65rem]">
-              {done > 0 ? methodInfo[round.method].name : say('Nothing is counted yet')}
-            </h1>
+            <WeighUpHead round={round} adds={false} />
             {done > 0 ? (
               <p className="mt-1">
                 {say(

@@ -11,13 +11,18 @@ function asRead() {
   return counts ? floraAsRead(flora(), readings) : flora()
 }
 
+let started: Worker | undefined
+
+/** Its script may come beside the book that is opened in it. */
+export const startNaming = (): Worker =>
+  (started ??= new Worker(new URL('./naming.worker.ts', import.meta.url), { type: 'module' }))
+
 let opened: Promise<Comlink.Remote<NamingApi>> | undefined
 
 /** The one naming worker, with the book open in it. */
 export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   opened ??= (async () => {
-    const worker = new Worker(new URL('./naming.worker.ts', import.meta.url), { type: 'module' })
-    const api = Comlink.wrap<NamingApi>(worker)
+    const api = Comlink.wrap<NamingApi>(startNaming())
     await api.open(asRead(), textsForWorker())
     return api
   })()

@@ -7,11 +7,22 @@ import type { WeighingApi } from './weighing.worker.ts'
 
 let opened: { edition: number; api: Promise<Comlink.Remote<WeighingApi>> } | undefined
 
+let spare: Worker | undefined
+
+const spareWorker = (): Worker =>
+  (spare ??= new Worker(new URL('./weighing.worker.ts', import.meta.url), { type: 'module' }))
+
+/** Its script may come beside the book that is opened in it. */
+export function startWeighing(): void {
+  if (opened?.edition !== bookEdition()) spareWorker()
+}
+
 /** The worker that weighs up, with the book open in it. */
 export function weigher(): Promise<Comlink.Remote<WeighingApi>> {
   if (opened?.edition !== bookEdition()) {
-    const worker = new Worker(new URL('./weighing.worker.ts', import.meta.url), { type: 'module' })
-    const remote = Comlink.wrap<WeighingApi>(worker)
+    const remote = Comlink.wrap<WeighingApi>(spareWorker())
+    // Another edition of the book is opened in another worker.
+    spare = undefined
     opened = { edition: bookEdition(), api: remote.open(flora().plants).then(() => remote) }
   }
   return opened!.api

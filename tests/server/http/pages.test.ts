@@ -10,11 +10,12 @@ const dist = mkdtempSync(join(tmpdir(), 'fold-sprig-pages-'))
 const INDEX = `<html><head>
 <script type="module" src="/assets/index.js" nonce="__CSP_NONCE__"></script></head><body></body></html>`
 const BY_PLACE = {
-  '/rounds': ['/assets/rounds.js'],
-  '/rounds/bring-in': ['/assets/bring-in.js'],
-  '/sign-in': ['/assets/sign-in.js'],
-  '/shared': ['/assets/shared.js'],
-  '/rounds/:id': ['/assets/count.js', '/assets/figures.js'],
+  '/rounds': { first: ['/assets/rounds.js'], then: [] },
+  '/rounds/bring-in': { first: ['/assets/bring-in.js'], then: [] },
+  '/sign-in': { first: ['/assets/sign-in.js'], then: [] },
+  '/shared': { first: ['/assets/shared.js'], then: [] },
+  '/plants/:id': { first: ['/assets/plant.js'], then: ['/assets/drawing.js'] },
+  '/rounds/:id': { first: ['/assets/count.js'], then: ['/assets/keys.js', '/assets/figures.js'] },
 }
 
 const served = (folder: string) => {
@@ -28,8 +29,9 @@ const served = (folder: string) => {
 }
 const named = (html: string, name: string) =>
   new RegExp(`<meta name="${name}" content="([^"]*)">`).exec(html)?.[1]?.split(' ').filter(Boolean)
-const scriptsIn = (html: string) => named(html, 'scripts-ahead')
-const recordsIn = (html: string) => named(html, 'records-ahead')
+/** What is asked for first, and what after it. */
+const scriptsIn = (html: string) => [named(html, 'scripts-ahead'), named(html, 'scripts-then')]
+const recordsIn = (html: string) => [named(html, 'records-ahead'), named(html, 'records-then')]
 
 beforeAll(() => {
   mkdirSync(join(dist, 'assets'))
@@ -41,12 +43,12 @@ afterAll(() => rmSync(dist, { recursive: true }))
 
 describe('a page', () => {
   it.each([
-    ['/rounds', ['/assets/rounds.js']],
-    ['/rounds/bring-in', ['/assets/bring-in.js']],
-    ['/rounds/1e29c1ef', ['/assets/count.js', '/assets/figures.js']],
-    ['/rounds/1e29c1ef/elsewhere', []],
-    ['/nowhere', []],
-  ])('%s names the scripts of its place', async (path, scripts) => {
+    ['/rounds', [['/assets/rounds.js'], []]],
+    ['/rounds/bring-in', [['/assets/bring-in.js'], []]],
+    ['/rounds/1e29c1ef', [['/assets/count.js'], ['/assets/keys.js', '/assets/figures.js']]],
+    ['/rounds/1e29c1ef/elsewhere', [[], []]],
+    ['/nowhere', [[], []]],
+  ])('%s names the scripts of its place, those of its front first', async (path, scripts) => {
     const { text, headers } = await served(dist).get(path).expect(200)
     expect(scriptsIn(text)).toEqual(scripts)
     expect(headers['cache-control']).toBe('no-cache')
@@ -56,15 +58,21 @@ describe('a page', () => {
 
   it('asks for its records at once where it cannot show anything without them', async () => {
     const { text } = await served(dist).get('/rounds').expect(200)
-    expect(recordsIn(text)).toEqual(['/api/me', '/api/rounds', '/api/places', '/api/plan-items'])
+    expect(recordsIn(text)).toEqual([['/api/me', '/api/rounds', '/api/places', '/api/plan-items'], []])
     const id = '1e29c1ef-c07e-5bdd-81f7-339cb30f0c27'
-    expect(recordsIn((await served(dist).get(`/rounds/${id}`)).text)).toEqual(['/api/me', '/api/book', `/api/rounds/${id}`]) // prettier-ignore
-    expect(recordsIn((await served(dist).get('/rounds/1e29c1ef')).text)).toEqual(['/api/me', '/api/book'])
-    expect(recordsIn((await served(dist).get('/nowhere')).text)).toEqual(['/api/me', '/api/book'])
+    const asked = async (path: string) => recordsIn((await served(dist).get(path)).text)
+    expect(await asked(`/rounds/${id}`)).toEqual([['/api/me', `/api/rounds/${id}`], ['/api/book']])
+    expect(await asked('/plants/tansy-ragwort')).toEqual([['/api/me', '/api/plants/tansy-ragwort'], ['/api/book']])
+    expect(await asked('/nowhere')).toEqual([['/api/me', '/api/book'], []])
+  })
+
+  it('puts nothing into the page but an id or the short name of a plant', async () => {
+    for (const odd of ['Tansy%20ragwort', '..%2Fbook', 'a%22b', 'x'.repeat(81)])
+      expect(recordsIn((await served(dist).get(`/plants/${odd}`)).text)).toEqual([['/api/me'], ['/api/book']])
   })
 
   it('asks for no records where nobody is in yet', async () => {
-    for (const path of ['/sign-in', '/shared']) expect(recordsIn((await served(dist).get(path)).text)).toEqual([])
+    for (const path of ['/sign-in', '/shared']) expect(recordsIn((await served(dist).get(path)).text)).toEqual([[], []])
   })
 
   it('holds nothing of the address it was asked by', async () => {
@@ -77,7 +85,7 @@ describe('a page', () => {
     const bare = mkdtempSync(join(tmpdir(), 'fold-sprig-bare-'))
     writeFileSync(join(bare, 'index.html'), INDEX)
     const { text } = await served(bare).get('/rounds').expect(200)
-    expect(scriptsIn(text)).toEqual([])
+    expect(scriptsIn(text)).toEqual([[], []])
     rmSync(bare, { recursive: true })
   })
 

@@ -1,0 +1,53 @@
+import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
+
+/** The whole of a place: what draws it, and what it is drawn from. */
+export interface Whole<P extends object> {
+  View: ComponentType<P>
+  props: P
+}
+
+export interface InTwo<P extends object> {
+  coming: Promise<Whole<P>>
+  /** Set where it came before the front was worth showing. */
+  came: Whole<P> | undefined
+}
+
+/** From one place to the next the whole is mostly there within this time: a front that is shown so shortly only flickers. */
+const SOON_MS = 150
+
+let firstOfVisit = true
+
+/**
+ * For the loader of a place that comes in two steps: its front at once, the whole when its script and its records are
+ * there.
+ */
+export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promise<InTwo<P>> {
+  // Whoever shows the place says what went wrong; until then nobody listens.
+  coming.catch(() => undefined)
+  if (firstOfVisit) {
+    firstOfVisit = false
+    return { coming, came: undefined }
+  }
+  const soon = new Promise<undefined>((r) => setTimeout(() => r(undefined), SOON_MS))
+  return { coming, came: await Promise.race([coming, soon]) }
+}
+
+/** The front of a place until the whole of it is there. */
+export function WholeOf<P extends object>({ place, front }: { place: InTwo<P>; front: ReactNode }) {
+  const [came, setCame] = useState<{ of: InTwo<P>; whole?: Whole<P>; failed?: unknown }>()
+  useEffect(() => {
+    if (place.came) return
+    let current = true
+    place.coming.then(
+      (whole) => current && setCame({ of: place, whole }),
+      (failed: unknown) => current && setCame({ of: place, failed }),
+    )
+    return () => {
+      current = false
+    }
+  }, [place])
+  const known = came?.of === place ? came : undefined
+  if (known && !known.whole) throw known.failed
+  const whole = place.came ?? known?.whole
+  return whole ? <whole.View {...whole.props} /> : front
+}

@@ -1,5 +1,5 @@
 import { useEffect, useLayoutEffect } from 'react'
-import { kindNames, type PracticeKind } from '@/core/practice/answer.ts'
+import { kindNames } from '@/core/practice/answer.ts'
 import type { Around } from '@/core/practice/session.ts'
 import { getNamingChecks, getNamings, getRecentlyFound } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'

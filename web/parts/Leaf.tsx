@@ -17,21 +17,23 @@ interface Props {
 /** On a phone the first screen of a visit comes before the half that is folded away; later ones come whole. */
 let first = true
 
-function useFollows(whole: boolean): boolean {
+function useFollows(whole: boolean, busy: boolean): boolean {
   const [follows, setFollows] = useState(() => whole || !first || !matchMedia('(max-width: 900px)').matches)
   useEffect(() => {
+    // A front is not the first screen yet.
+    if (busy) return
     first = false
     // After the picture, not in it.
     const frame = requestAnimationFrame(() => setTimeout(() => startTransition(() => setFollows(true))))
     return () => cancelAnimationFrame(frame)
-  }, [])
+  }, [busy])
   return follows
 }
 
 /** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
 export function Leaf({ left, right, nodes, tip, names, whole = false, busy = false }: Props) {
   const [fold, setFold] = useState<'left' | 'right'>('left')
-  const follows = useFollows(whole)
+  const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>
       <section className="leaf-left" aria-label={names.left}>

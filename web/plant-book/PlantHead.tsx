@@ -1,6 +1,6 @@
 import type { Plant } from '@/core/naming/flora.ts'
 import { stateWords } from '../parts/words.ts'
-import { say, word } from '../language/say.ts'
+import { listed, say, word } from '../language/say.ts'
 
 /** What a plant is called, and what sort of plant it is. */
 export function PlantHead({ plant }: { plant: Plant }) {
@@ -14,6 +14,11 @@ export function PlantHead({ plant }: { plant: Plant }) {
         {word(plant.cycle)} {plant.form === 'grass' ? word(`${plant.season}-season grass`) : stateWords(plant.form)}
         {plant.alsoCalled.length > 0 ? say('; also {{alsoCalled}}', { alsoCalled: plant.alsoCalled.join(', ') }) : ''}
       </p>
+      {plant.role === 'toxic' ? (
+        <p className="font-bold text-harm">
+          {say('Harmful to {{who}}', { who: listed([...new Set(plant.harm.flatMap((h) => h.who))]) })}
+        </p>
+      ) : null}
     </>
   )
 }

@@ -15,13 +15,7 @@ const says: Record<PracticeKind, string> = {
 }
 
 /** What can be practised. `asked` is a kind that was pressed and comes when all is there. */
-export function Kinds({
-  onBegin,
-  asked,
-}: {
-  onBegin: (kind: Wished) => void
-  asked?: Wished | undefined
-}) {
+export function Kinds({ onBegin, asked }: { onBegin: (kind: Wished) => void; asked?: Wished | undefined }) {
   return (
     <>
       <h1 className="text-[1.65rem]">{say('Practice')}</h1>

@@ -34,8 +34,11 @@ function Front({ round, coming }: { round: Round; coming: Promise<unknown> }) {
           </p>
           <h1 className="text-[1.65rem]">{round.title}</h1>
           <p className="mt-2 text-ink-soft">
-            {say('{{done}} of {{n}}', { done, n: round.stops.length })} {round.stops.length === 1 ? unitName : units}.{' '}
-            {say('Opening …')}
+            {say('{{done}} of {{n}} {{units}} counted. Opening …', {
+              done,
+              n: round.stops.length,
+              units: round.stops.length === 1 ? unitName : units,
+            })}
           </p>
         </>
       }

@@ -66,6 +66,17 @@ test('the archive that the app writes comes back as the round it was', async ({ 
   await expect(page.getByRole('region', { name: 'What it is made of' })).toContainText('Orchardgrass')
 })
 
+test('places marked in a map program become stops to be counted', async ({ page }) => {
+  await page.goto(`${address}/rounds/bring-in`)
+  const mark = (name: string, at: string) => `<Placemark><name>${name}</name><Point><coordinates>${at}</coordinates></Point></Placemark>` // prettier-ignore
+  const walk = '<Placemark><LineString><coordinates>-29.41,45.61 -29.409,45.611</coordinates></LineString></Placemark>'
+  const text = `<kml xmlns="http://www.opengis.net/kml/2.2"><Folder>${mark('Gate', '-29.4101,45.6101,0')}${mark('Ditch', '-29.4093,45.6108')}${walk}</Folder></kml>`
+  await open(page, 'marks.kml', text)
+  await expect(page.getByText('KML.', { exact: true })).toBeVisible()
+  await expect(page.getByTestId('read-says')).toContainText('2 stops')
+  await expect(page.getByText('a LineString: not a stop')).toBeVisible()
+})
+
 test('a bad or hostile file is refused with the reason, and nothing is changed', async ({ page }) => {
   const before = await rounds()
   await page.goto(`${address}/rounds/bring-in`)

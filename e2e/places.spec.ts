@@ -77,7 +77,7 @@ test('a paddock from a GeoJSON file, a round laid into it, and clear words for a
   await page.goto('/rounds')
   await page.getByRole('link', { name: 'A new paddock' }).click()
   const file = (name: string, text: string) => ({ name, mimeType: 'application/geo+json', buffer: Buffer.from(text) })
-  const boundary = page.getByLabel('Open GeoJSON or GPX')
+  const boundary = page.getByLabel('Open GeoJSON, GPX or KML')
   await page.getByLabel('Name of the paddock').fill('Hill Piece')
   await boundary.setInputFiles(file('bad.geojson', 'not json at all'))
   await expect(page.getByText('bad.geojson is not GeoJSON')).toBeVisible()
@@ -85,7 +85,7 @@ test('a paddock from a GeoJSON file, a round laid into it, and clear words for a
   await boundary.setInputFiles(file('point.geojson', '{"type":"Point","coordinates":[0,0]}'))
   await expect(page.getByText('A boundary must be a Polygon')).toBeVisible()
   await boundary.setInputFiles(file('bad.gpx', '<gpx><trk'))
-  await expect(page.getByText('bad.gpx is not GPX')).toBeVisible()
+  await expect(page.getByText('bad.gpx is neither GPX nor KML')).toBeVisible()
   // A walk round the edge: 0.002 degrees of latitude are 222.6 m, of longitude here 155.7 m, so 3.47 ha.
   const ring = [
     [-29.41, 45.61],
@@ -93,6 +93,15 @@ test('a paddock from a GeoJSON file, a round laid into it, and clear words for a
     [-29.408, 45.612],
     [-29.41, 45.612],
   ]
+  // An area as map programs write it (OGC 07-147r2: longitude first, height after it); half as wide, so half as large.
+  const half = ring.map(([lon, lat]) => `${lon === -29.408 ? -29.409 : lon},${lat},0`)
+  await boundary.setInputFiles(
+    file(
+      'half.kml',
+      `<?xml version="1.0"?><kml xmlns="http://www.opengis.net/kml/2.2"><Document><Placemark><name>Hill</name><Polygon><outerBoundaryIs><LinearRing><coordinates>${[...half, half[0]].join(' ')}</coordinates></LinearRing></outerBoundaryIs></Polygon></Placemark></Document></kml>`,
+    ),
+  )
+  await expect(page.getByTestId('area')).toHaveText(/^1\.7[34] ha$/)
   const track = ring.map(([lon, lat]) => `<trkpt lat="${lat}" lon="${lon}"/>`).join('')
   await boundary.setInputFiles(
     file(

@@ -25,6 +25,27 @@ test('turf grid: a number before the key counts that many', async ({ page }) => 
   await expect(page.getByTestId('uniformity')).toContainText(/varies by\s+0(\.0)?\s%/)
 })
 
+test('keys pressed while the counting is still on its way are counted, in their order', async ({ page, context }) => {
+  await lay(page, 'Step points, first hit', 3)
+  const address = page.url()
+  await page.close()
+  // A thin line: the round is known, the script of the counting is not there yet.
+  const visit = await context.newPage()
+  let go = () => {}
+  const held = new Promise<void>((r) => (go = r))
+  await visit.route('**/assets/CountView-*.js', async (route) => {
+    await held
+    await route.continue()
+  })
+  await visit.goto(address, { waitUntil: 'commit' })
+  await expect(visit.getByText('0 of 3 stops counted. Opening …')).toBeVisible()
+  await press(visit, ['3', 'a', 'd', ' '])
+  go()
+  await expect(visit.getByTestId('points')).toHaveText('5 of 20 points')
+  await press(visit, ['d'])
+  await expect(visit.getByTestId('points')).toHaveText('6 of 20 points')
+})
+
 test('a stop touched on the map is gone to, the nearest one where the finger is wide', async ({ page }) => {
   await lay(page, 'Step points, first hit', 6)
   const map = soFar(page).getByRole('img', { name: /^Map of Long Croft/ })

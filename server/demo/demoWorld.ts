@@ -108,7 +108,7 @@ export const demoWorld: DemoPlace[] = [
       plan: [
         {
           plant: 'tansy-ragwort',
-          text: 'Tansy ragwort: cut the taproot a hand below the crown and lift the plant with its side roots; carry out every piece',
+          text: 'Tansy ragwort: lift the crown with all its roots, a hand deep; carry out every piece',
           owner: 'Joss Tallentyre',
           dueInDays: 3,
           backInDays: 45,

@@ -33,8 +33,8 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
           {say('Draw a part')}
         </button>
         <FileButton
-          label={say('Open GeoJSON or GPX')}
-          accept=".geojson,.json,.gpx,application/geo+json"
+          label={say('Open GeoJSON, GPX or KML')}
+          accept=".geojson,.json,.gpx,.kml,application/geo+json"
           onFile={open}
         />
       </div>

@@ -1,28 +1,41 @@
-import { gpx } from '@tmcw/togeojson'
+import { gpx, kml } from '@tmcw/togeojson'
 import type { FeatureCollection, Polygon } from 'geojson'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import { say } from '../language/say.ts'
 
 const LARGEST_FILE = 2_000_000
 
-/** A walk round the edge is a boundary: its line is closed. */
-function closedWalk(walks: FeatureCollection): unknown {
+/** An area that was drawn, or else a walk round the edge: its line is closed. */
+function areaOrWalk(walks: FeatureCollection): unknown {
+  if (walks.features.some((f) => f.geometry?.type === 'Polygon')) return walks
   const line = walks.features.map((f) => f.geometry).find((g) => g?.type === 'LineString' && g.coordinates.length >= 3)
   return line?.type === 'LineString'
     ? { type: 'Polygon', coordinates: [line.coordinates.map((c) => c.slice(0, 2))] }
     : walks
 }
 
-/** Tracks, routes and points of a GPX text. Entities are refused: nothing in GPX needs them, and they can swell. */
-export function gpxFeatures(text: string, name: string): FeatureCollection {
+/** What a file of a map program or a receiver holds, as GeoJSON. */
+export interface MapFile {
+  kind: 'GPX' | 'KML'
+  features: FeatureCollection
+}
+
+/**
+ * Tracks, routes, points and areas of a GPX or KML text. Entities are refused: nothing in either needs them, and they can
+ * swell.
+ *
+ * @throws Error in words for the reader
+ */
+export function readMapXml(text: string, name: string): MapFile {
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
     throw new Error(say('{{name}} declares entities; such a file is not read.', { name }))
   const document = new DOMParser().parseFromString(text, 'text/xml')
+  const kind = /^(.+:)?kml$/i.test(document.documentElement?.nodeName ?? '') ? 'KML' : 'GPX'
   if (document.querySelector('parsererror'))
-    throw new Error(say('{{name}} is not GPX: it could not be read as XML.', { name }))
-  const walks = gpx(document) as FeatureCollection
-  if (walks.features.length === 0) throw new Error(say('{{name}} holds no track, route or point.', { name }))
-  return walks
+    throw new Error(say('{{name}} is neither GPX nor KML: it could not be read as XML.', { name }))
+  const features = (kind === 'KML' ? kml(document) : gpx(document)) as FeatureCollection
+  if (features.features.length === 0) throw new Error(say('{{name}} holds no track, route, point or area.', { name }))
+  return { kind, features }
 }
 
 export function parseJson(text: string, name: string): unknown {
@@ -34,7 +47,7 @@ export function parseJson(text: string, name: string): unknown {
 }
 
 /**
- * The boundary in a GeoJSON or GPX file.
+ * The boundary in a GeoJSON, GPX or KML file.
  *
  * @throws Error in words for the reader
  */
@@ -42,7 +55,12 @@ export async function readPlaceFile(file: File): Promise<Polygon> {
   if (file.size > LARGEST_FILE) throw new Error(say('This file is larger than 2 MB; a boundary needs far less.'))
   const text = await file.text()
   const read = readBoundary(
-    /\.gpx$/i.test(file.name) ? closedWalk(gpxFeatures(text, file.name)) : parseJson(text, file.name),
+    text
+      .replace(/^\uFEFF/, '')
+      .trimStart()
+      .startsWith('<')
+      ? areaOrWalk(readMapXml(text, file.name).features)
+      : parseJson(text, file.name),
   )
   if ('problem' in read) throw new Error(read.problem)
   return read.boundary

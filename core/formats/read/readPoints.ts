@@ -5,7 +5,7 @@ const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'obj
 
 /**
  * Stops of a GeoJSON value (RFC 7946): its points, with `counts` by name where they carry them. Also for the points of a
- * GPX file once they are GeoJSON.
+ * GPX or KML file once they are GeoJSON.
  *
  * @returns the stops, or why there are none
  */

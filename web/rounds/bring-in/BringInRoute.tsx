@@ -84,13 +84,13 @@ function FileHalf(props: BringIn) {
       <h1 className="text-[1.65rem]">{say('Read a file of finds')}</h1>
       <p className="mt-2 max-w-prose">
         {say(
-          'A table (CSV) with a row for each plant at each stop, a Darwin Core archive, or stops as GeoJSON or GPX. It is only looked at: nothing is changed until you take it in.',
+          'A table (CSV) with a row for each plant at each stop, a Darwin Core archive, or stops as GeoJSON, GPX or KML. It is only looked at: nothing is changed until you take it in.',
         )}
       </p>
       <div className="mt-3">
         <FileButton
           label={opened ? say('Choose another file') : say('Choose a file')}
-          accept=".csv,.tsv,.txt,.zip,.json,.geojson,.gpx"
+          accept=".csv,.tsv,.txt,.zip,.json,.geojson,.gpx,.kml"
           onFile={(f) => void open(f)}
         />
       </div>

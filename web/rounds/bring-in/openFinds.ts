@@ -4,7 +4,7 @@ import type { ReadFinds } from '@/core/formats/read/finds.ts'
 import { readArchive } from '@/core/formats/read/readArchive.ts'
 import { readPoints } from '@/core/formats/read/readPoints.ts'
 import { unzipTexts } from '@/core/formats/read/unzipTexts.ts'
-import { gpxFeatures, parseJson } from '../../places/readPlaceFile.ts'
+import { parseJson, readMapXml } from '../../places/readPlaceFile.ts'
 import { say } from '../../language/say.ts'
 
 const LARGEST_FILE = 10_000_000
@@ -42,7 +42,7 @@ const known = (read: ReadFinds | { problem: string }): ReadFinds => {
 }
 
 /**
- * Open a file of finds: a table (CSV), a Darwin Core archive, or the stops of a GeoJSON or GPX file.
+ * Open a file of finds: a table (CSV), a Darwin Core archive, or the stops of a GeoJSON, GPX or KML file.
  *
  * @throws Error in words for the reader; nothing was changed
  */
@@ -71,7 +71,9 @@ export async function openFinds(file: File): Promise<Opened> {
     .slice(0, 1)
   if (begins === '{' || begins === '[')
     return { kind: 'finds', name, encoding, says: say('GeoJSON'), finds: known(readPoints(parseJson(text, name))) }
-  if (begins === '<')
-    return { kind: 'finds', name, encoding, says: 'GPX', finds: known(readPoints(gpxFeatures(text, name))) }
+  if (begins === '<') {
+    const { kind: says, features } = readMapXml(text, name)
+    return { kind: 'finds', name, encoding, says, finds: known(readPoints(features)) }
+  }
   return table(text, name, encoding)
 }

@@ -32,7 +32,8 @@ describe('what to do about a plant fits how it grows', () => {
       (p) => p.cycle === 'perennial' && (mostly(p, 'root.kind', 'creeping-root') || mostly(p, 'habit', 'rhizome')),
     )
     expect(creeps.length).toBeGreaterThan(8)
-    for (const plant of creeps) expect(said(plant), plant.id).toMatch(/every (piece|tuber)|again and again|starves|gives way/)
+    for (const plant of creeps)
+      expect(said(plant), plant.id).toMatch(/every (piece|tuber)|again and again|starves|gives way/)
   })
 
   it('tubers are named where they are what comes again', () => {

@@ -73,7 +73,7 @@ test('places marked in a map program become stops to be counted', async ({ page 
   const text = `<kml xmlns="http://www.opengis.net/kml/2.2"><Folder>${mark('Gate', '-29.4101,45.6101,0')}${mark('Ditch', '-29.4093,45.6108')}${walk}</Folder></kml>`
   await open(page, 'marks.kml', text)
   await expect(page.getByText('KML.', { exact: true })).toBeVisible()
-  await expect(page.getByTestId('read-says')).toContainText('2 stops')
+  await expect(page.getByTestId('read-says')).toContainText('2 more still to count')
   await expect(page.getByText('a LineString: not a stop')).toBeVisible()
 })
 

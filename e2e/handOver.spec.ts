@@ -188,8 +188,17 @@ test('the pages are saved as one file that opens without a server', async ({ pag
 
 test('the pages fit a phone: nothing reaches over the edge', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
-  await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)
+  // Turned to while the pages are still on their way: they lie on top when they come.
+  let go = () => {}
+  const held = new Promise<void>((r) => (go = r))
+  await page.route('**/assets/HandOverView-*.js', async (route) => {
+    await held
+    await route.continue()
+  })
+  await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`, { waitUntil: 'commit' })
   await page.getByRole('button', { name: /turn to/ }).click()
+  await expect(page.getByText('Working out the pages …')).toBeVisible()
+  go()
   await expect(page.getByRole('list', { name: 'The plants that matter, drawn' })).toBeVisible()
   const wide = await page.evaluate(() => document.documentElement.scrollWidth)
   expect(wide).toBeLessThanOrEqual(390)

@@ -184,7 +184,7 @@ test('the daybook: four counts of one paddock with their trend, found again by a
     page.getByText(/Perennial ryegrass: falling; .* points a year \(−[\d.]+ to −[\d.]+\) over 4 counts/),
   ).toBeVisible()
   await page.getByLabel('Find in it').fill('ragwort')
-  await expect(page.getByText(/cut the taproot/)).toBeVisible()
+  await expect(page.getByText(/lift the crown/)).toBeVisible()
   await expect(page.getByText('Hay worth')).toHaveCount(0)
   await page.getByLabel('Find in it').fill('')
   await page.getByLabel('Place', { exact: true }).selectOption({ label: 'Tarrow Parish, Sports Ground' })

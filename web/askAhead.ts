@@ -1,3 +1,5 @@
+import { askedFor } from './askedFor.ts'
+
 /** Words of a meta element that the server put into the page. */
 const named = (name: string): string[] =>
   document.querySelector<HTMLMetaElement>(`meta[name="${name}"]`)?.content.split(' ').filter(Boolean) ?? []
@@ -22,7 +24,8 @@ const FONTS = ['1em "Atkinson Hyperlegible Next Variable"', '600 1em "Literata V
 /** Asks for scripts and records that the page names; done when the scripts have come. */
 async function askFor(scripts: string, records: string): Promise<void> {
   const links = named(scripts).map((href) => ask({ rel: 'modulepreload', href, crossOrigin: '' }))
-  for (const href of named(records)) ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
+  for (const href of named(records).filter((r) => !askedFor.has(r)))
+    ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
   await Promise.all(links.map(come))
 }
 

@@ -1,6 +1,7 @@
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Stage } from './flora.ts'
-import { isEvidence, likelihoods, type Context, type Observation } from './observation.ts'
+import { likelihoods } from './likelihoods.ts'
+import { isEvidence, type Context, type Observation } from './observation.ts'
 import { prior } from './prior.ts'
 
 export interface WeighedObservation {

@@ -1,5 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { askAhead } from '@/web/askAhead.ts'
+import { askedFor } from '@/web/askedFor.ts'
 
 class Link extends EventTarget {
   rel = ''
@@ -84,6 +85,18 @@ describe('what a first visit asks for ahead', () => {
     await settled()
     expect(shown.letters).toHaveLength(2)
     expect(done).toBe(true)
+  })
+
+  it('does not ask ahead for what a place has asked for itself meanwhile', async () => {
+    void askAhead()
+    for (const link of shown.links) link.dispatchEvent(new Event('load'))
+    await settled()
+    askedFor.add('/api/book')
+    for (const link of shown.added) link.dispatchEvent(new Event('load'))
+    await settled()
+    askedFor.clear()
+    expect(shown.added.map((l) => l.href)).not.toContain('/api/book')
+    expect(shown.added.map((l) => l.href)).toContain('/assets/keys.js')
   })
 
   it('asks for nothing where the page names nothing, as without a signal', async () => {

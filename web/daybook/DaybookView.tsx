@@ -1,4 +1,4 @@
-import { useMemo, useState } from 'react'
+import { lazy, Suspense, useMemo, useState } from 'react'
 import { getEvents, getMostCounted, getNamingChecks, getNamings } from '../api/client.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
@@ -7,17 +7,19 @@ import { readPlan } from '../plan/usePlanLines.ts'
 import { readRounds } from '../rounds/readRound.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
-import { OwnReading } from '../practice/OwnReading.tsx'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
 import { LanguageChoice } from './LanguageChoice.tsx'
 import { UnitsChoice } from './UnitsChoice.tsx'
 import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
-import { ComeBack } from './ComeBack.tsx'
 import { Timeline } from './Timeline.tsx'
 import { timeline } from './timeline.ts'
 import { YearOnYear } from './YearOnYear.tsx'
 import { say } from '../language/say.ts'
+
+// What stands lowest needs the most script.
+const ComeBack = lazy(() => import('./ComeBack.tsx').then((m) => ({ default: m.ComeBack })))
+const OwnReading = lazy(() => import('../practice/OwnReading.tsx').then((m) => ({ default: m.OwnReading })))
 
 /** All that was written, and the book that it speaks of. */
 export async function readDaybook() {
@@ -112,8 +114,10 @@ export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDayb
           ) : (
             <p>{say('Nothing was counted yet.')}</p>
           )}
-          <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
-          <OwnReading namings={namings} checks={checks} answers={answers} />
+          <Suspense fallback={<p className="mt-5 text-ink-soft">{say('Opening …')}</p>}>
+            <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
+            <OwnReading namings={namings} checks={checks} answers={answers} />
+          </Suspense>
         </>
       }
     />

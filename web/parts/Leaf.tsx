@@ -1,4 +1,4 @@
-import { startTransition, useEffect, useState, type ReactNode } from 'react'
+import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react'
 import { Midrib, type MidribNode, type MidribTip } from './Midrib.tsx'
 
 interface Props {
@@ -13,6 +13,11 @@ interface Props {
   /** The front of a place whose rest is still on its way. */
   busy?: boolean
 }
+
+type Fold = 'left' | 'right'
+
+/** Which half lies on top, where that outlasts one leaf: what was turned to on the front of a place stays turned to. */
+export const FoldOfPlace = createContext<[Fold, (fold: Fold) => void] | undefined>(undefined)
 
 /** On a phone the first screen of a visit comes before the half that is folded away; later ones come whole. */
 let first = true
@@ -32,7 +37,8 @@ function useFollows(whole: boolean, busy: boolean): boolean {
 
 /** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
 export function Leaf({ left, right, nodes, tip, names, whole = false, busy = false }: Props) {
-  const [fold, setFold] = useState<'left' | 'right'>('left')
+  const own = useState<Fold>('left')
+  const [fold, setFold] = useContext(FoldOfPlace) ?? own
   const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>

@@ -1,4 +1,5 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
+import { FoldOfPlace } from './Leaf.tsx'
 
 /** The whole of a place: what draws it, and what it is drawn from. */
 export interface Whole<P extends object> {
@@ -34,6 +35,7 @@ export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promis
 
 /** The front of a place until the whole of it is there. */
 export function WholeOf<P extends object>({ place, front }: { place: InTwo<P>; front: ReactNode }) {
+  const fold = useState<'left' | 'right'>('left')
   const [came, setCame] = useState<{ of: InTwo<P>; whole?: Whole<P>; failed?: unknown }>()
   useEffect(() => {
     if (place.came) return
@@ -49,5 +51,5 @@ export function WholeOf<P extends object>({ place, front }: { place: InTwo<P>; f
   const known = came?.of === place ? came : undefined
   if (known && !known.whole) throw known.failed
   const whole = place.came ?? known?.whole
-  return whole ? <whole.View {...whole.props} /> : front
+  return <FoldOfPlace value={fold}>{whole ? <whole.View {...whole.props} /> : front}</FoldOfPlace>
 }

@@ -50,3 +50,22 @@ describe('what to do about a plant fits how it grows', () => {
         expect(step.wear ?? '', `${plant.id} ${step.stage}`).toMatch(/gloves/)
   })
 })
+
+describe('a plant page and the list of hidden dangers say the same', () => {
+  const words: Record<string, RegExp> = {
+    bloat: /bloat/,
+    nitrate: /nitrate/,
+    'prussic-acid': /prussic acid/,
+    endophyte: /endophyte/,
+    oestrogen: /oestrogen/,
+    pollen: /pollen/,
+    'blister-sap': /blister sap/,
+    'mouldy-sweetclover': /mouldy/,
+  }
+  it.each(Object.entries(words))('%s', (id, pattern) => {
+    const hazard = flora.hazards.find((h) => h.id === id)!
+    const onPage = flora.plants.filter((p) => p.harm.some((h) => pattern.test(h.kind))).map((p) => p.id)
+    expect(onPage.length).toBeGreaterThan(0)
+    expect(onPage.filter((p) => !hazard.plants.includes(p))).toEqual([])
+  })
+})

@@ -23,7 +23,7 @@ export const FoldOfPlace = createContext<[Fold, (fold: Fold) => void] | undefine
 let first = true
 
 function useFollows(whole: boolean, busy: boolean): boolean {
-  const [follows, setFollows] = useState(() => whole || !first || !matchMedia('(max-width: 900px)').matches)
+  const [follows, setFollows] = useState(() => whole || busy || !first || !matchMedia('(max-width: 900px)').matches)
   useEffect(() => {
     // A front is not the first screen yet.
     if (busy) return

@@ -1,8 +1,7 @@
 import { useLoaderData, useParams, type LoaderFunctionArgs } from 'react-router'
 import type { Context } from '@/core/naming/observation.ts'
 import type { Round } from '@/core/records/round.ts'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { useKeysKept } from '../parts/useKeysKept.ts'
 import { readRound } from '../rounds/readRound.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -27,21 +26,17 @@ async function read({ id, letter = null }: { id?: string; letter?: string | null
 
 export const loader = ({ params }: LoaderFunctionArgs) => inTwo(read(params))
 
-function Front({ coming }: { coming: Promise<unknown> }) {
+function KeyedFront({ coming }: { coming: Promise<unknown> }) {
   useKeysKept(coming)
   return (
-    <Leaf
-      busy
+    <Front
       names={{ left: say('What was seen'), right: say('What follows') }}
-      tip={undefined}
-      nodes={[]}
       left={
         <>
           <h1 className="text-[1.65rem]">{say('What is this plant?')}</h1>
           <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
         </>
       }
-      right={null}
     />
   )
 }
@@ -50,5 +45,5 @@ function Front({ coming }: { coming: Promise<unknown> }) {
 export function Component() {
   const place = useLoaderData<typeof loader>()
   const { id, letter } = useParams()
-  return <WholeOf key={`${id}/${letter}`} place={place} front={<Front coming={place.coming} />} />
+  return <WholeOf key={`${id}/${letter}`} place={place} front={<KeyedFront coming={place.coming} />} />
 }

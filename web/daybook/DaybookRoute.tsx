@@ -1,6 +1,5 @@
 import { useLoaderData } from 'react-router'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { say } from '../language/say.ts'
 
 export const loader = () =>
@@ -18,11 +17,8 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('Daybook'), right: say('Year on year') }}
-          tip={undefined}
-          nodes={[]}
           left={
             <>
               <h1 className="text-[1.65rem]">{say('Daybook')}</h1>

@@ -1,6 +1,5 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { readRound } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'
@@ -23,11 +22,8 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('Take along'), right: say('The pages') }}
-          tip={undefined}
-          nodes={[]}
           left={
             <div className="no-print">
               <HandOverHead round={round} />

@@ -1,5 +1,6 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
-import { FoldOfPlace } from './Leaf.tsx'
+import { FoldOfPlace, Leaf } from './Leaf.tsx'
+import type { MidribNode } from './Midrib.tsx'
 
 /** The whole of a place: what draws it, and what it is drawn from. */
 export interface Whole<P extends object> {
@@ -33,23 +34,37 @@ export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promis
   return { coming, came: await Promise.race([coming, soon]) }
 }
 
+interface FrontProps {
+  /** As those of the whole. */
+  names: { left: string; right: string }
+  nodes?: MidribNode[]
+  left: ReactNode
+  right?: ReactNode
+}
+
+/** The front of a working screen: nothing to be done next is said yet. */
+export const Front = ({ nodes = [], right = null, ...halves }: FrontProps) => (
+  <Leaf busy tip={undefined} nodes={nodes} right={right} {...halves} />
+)
+
 /** The front of a place until the whole of it is there. */
 export function WholeOf<P extends object>({ place, front }: { place: InTwo<P>; front: ReactNode }) {
+  const { coming, came } = place
   const fold = useState<'left' | 'right'>('left')
-  const [came, setCame] = useState<{ of: InTwo<P>; whole?: Whole<P>; failed?: unknown }>()
+  const [later, setLater] = useState<{ of: Promise<Whole<P>>; whole?: Whole<P>; failed?: unknown }>()
   useEffect(() => {
-    if (place.came) return
+    if (came) return
     let current = true
-    place.coming.then(
-      (whole) => current && setCame({ of: place, whole }),
-      (failed: unknown) => current && setCame({ of: place, failed }),
+    coming.then(
+      (whole) => current && setLater({ of: coming, whole }),
+      (failed: unknown) => current && setLater({ of: coming, failed }),
     )
     return () => {
       current = false
     }
-  }, [place])
-  const known = came?.of === place ? came : undefined
+  }, [coming, came])
+  const known = later?.of === coming ? later : undefined
   if (known && !known.whole) throw known.failed
-  const whole = place.came ?? known?.whole
+  const whole = came ?? known?.whole
   return <FoldOfPlace value={fold}>{whole ? <whole.View {...whole.props} /> : front}</FoldOfPlace>
 }

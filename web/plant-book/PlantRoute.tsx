@@ -1,8 +1,7 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/naming/flora.ts'
 import { send } from '../api/client.ts'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { spokenPlant, useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'
 import { PlantHead } from './PlantHead.tsx'
@@ -23,18 +22,14 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('How to know it'), right: say('What it means') }}
-          tip={undefined}
-          nodes={[]}
           left={
             <>
               <PlantHead plant={plant} />
               <p className="mt-3 text-ink-soft">{say('Drawing …')}</p>
             </>
           }
-          right={null}
         />
       }
     />

@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import { useLoaderData } from 'react-router'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { say } from '../language/say.ts'
 import { Kinds } from './Kinds.tsx'
 import { noWish, type Wished } from './wish.ts'
@@ -23,11 +22,8 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('The specimen'), right: say('Your record') }}
-          tip={undefined}
-          nodes={[]}
           left={
             <Kinds
               onBegin={(kind) => {
@@ -37,7 +33,6 @@ export function Component() {
               asked={asked}
             />
           }
-          right={null}
         />
       }
     />

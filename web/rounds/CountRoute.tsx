@@ -1,8 +1,7 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { useKeysKept } from '../parts/useKeysKept.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'
@@ -17,16 +16,13 @@ export async function loader({ params }: LoaderFunctionArgs) {
   return { round, ...(await inTwo(whole)) }
 }
 
-function Front({ round, coming }: { round: Round; coming: Promise<unknown> }) {
+function KeyedFront({ round, coming }: { round: Round; coming: Promise<unknown> }) {
   useKeysKept(coming)
   const { unitName, units } = methodInfo[round.method]
   const done = round.stops.filter((s) => s.doneAt !== null).length
   return (
-    <Leaf
-      busy
+    <Front
       names={{ left: say('Count'), right: say('So far') }}
-      tip={undefined}
-      nodes={[]}
       left={
         <>
           <p className="text-ink-soft">
@@ -42,7 +38,6 @@ function Front({ round, coming }: { round: Round; coming: Promise<unknown> }) {
           </p>
         </>
       }
-      right={null}
     />
   )
 }
@@ -50,5 +45,5 @@ function Front({ round, coming }: { round: Round; coming: Promise<unknown> }) {
 /** Which round it is at once; the keys when the book is there. */
 export function Component() {
   const { round, ...place } = useLoaderData<typeof loader>()
-  return <WholeOf key={round.id} place={place} front={<Front round={round} coming={place.coming} />} />
+  return <WholeOf key={round.id} place={place} front={<KeyedFront round={round} coming={place.coming} />} />
 }

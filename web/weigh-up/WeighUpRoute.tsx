@@ -1,6 +1,5 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import { inTwo, WholeOf } from '../parts/inTwo.tsx'
-import { Leaf } from '../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { readRound } from '../rounds/readRound.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'
@@ -24,10 +23,8 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('Counts'), right: say('Weigh-up') }}
-          tip={undefined}
           nodes={nodesOf(round)}
           left={
             <>

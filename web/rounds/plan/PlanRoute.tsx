@@ -1,6 +1,5 @@
 import { useLoaderData } from 'react-router'
-import { inTwo, WholeOf } from '../../parts/inTwo.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
 import { say } from '../../language/say.ts'
 
 export const loader = () =>
@@ -17,18 +16,14 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <Leaf
-          busy
+        <Front
           names={{ left: say('Plan'), right: say('What it takes') }}
-          tip={undefined}
-          nodes={[]}
           left={
             <>
               <h1 className="text-[1.65rem]">{say('Plan a round')}</h1>
               <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
             </>
           }
-          right={null}
         />
       }
     />

@@ -72,7 +72,7 @@ export default defineConfig({
               minShareCount: 2,
               priority: 4,
             },
-            { name: 'bench', test: /web\/bench\//, minShareCount: 2, priority: 4 },
+            { name: 'bench', test: /web\/bench\/|plant-book\/Lookalikes/, minShareCount: 2, priority: 4 },
             { name: 'counting', test: /web\/rounds\//, minShareCount: 2, priority: 4 },
             { name: 'weighing', test: /web\/(weigh-up|hand-over)\//, minShareCount: 2, priority: 2 },
             { name: 'practice', test: /web\/practice\/|core\/practice\/|ts-fsrs/, minShareCount: 2, priority: 2 },

@@ -22,9 +22,16 @@ interface Base {
   why: string
 }
 
+/** What tells a plant from another: as the book says it, or the look that tells most. */
+export interface Apart {
+  why?: string
+  check?: string
+}
+
 export type Question = Base &
   (
-    | { kind: 'name' | 'poison'; specimen: PractiseSpecimen }
+    | { kind: 'name'; specimen: PractiseSpecimen; against: Record<string, Apart> }
+    | { kind: 'poison'; specimen: PractiseSpecimen }
     | { kind: 'check'; pair: [PractiseSpecimen, PractiseSpecimen] }
     | { kind: 'read'; character: string; state: string }
     | { kind: 'seed'; seeds: Record<string, string>; size: number }
@@ -83,6 +90,13 @@ const whyOf = (plant: Plant, other: Plant | undefined): string => {
   return check ? check.why : (plant.lookalikes[0]?.why ?? plant.worth ?? '')
 }
 
+function apart(making: Making, plant: Plant, other: Plant): Apart {
+  const said = decidingCheck(plant, other)
+  if (said) return { why: said.why }
+  const best = splitPair(making.compiled, plant.id, other.id, making.stage).find((s) => s.character !== 'life.form')
+  return best ? { check: best.character } : {}
+}
+
 /** A specimen to be named from four names that could be meant. */
 export function nameQuestion(making: Making, id: string): Question {
   const plant = plantOf(making, id)
@@ -103,6 +117,7 @@ export function nameQuestion(making: Making, id: string): Question {
     ),
     right: id,
     why: whyOf(plant, wrong[0]),
+    against: Object.fromEntries(wrong.map((p) => [p.id, apart(making, plant, p)])),
   }
 }
 

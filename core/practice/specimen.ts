@@ -49,5 +49,5 @@ export function practiseSpecimen(
     .filter((c) => c.forms.includes(plant.form) || c.id === 'life.form')
     .map((c) => made.answer(c))
     .filter((o) => !('states' in o && o.states[0] === CANT_TELL))
-  return { plant: plant.id, stage, condition, seen, traits: answeredTraits(seen) }
+  return { plant: plant.id, stage, condition, seen, traits: answeredTraits(seen, stage) }
 }

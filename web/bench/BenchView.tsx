@@ -184,7 +184,14 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       () => ({
         answers: sheet.answers,
         tip,
-        specimen: { id: sheet.id, form, answers: of, next: result?.next ?? nothingNext, asked: current.id },
+        specimen: {
+          id: sheet.id,
+          form,
+          answers: of,
+          stage: sheet.context.stage ?? 'vegetative',
+          next: result?.next ?? nothingNext,
+          asked: current.id,
+        },
         verdict: result
           ? { result, answers: of, observed: new Set(of.map((a) => a.character)), stage, writeLabel }
           : null,
@@ -249,7 +256,12 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         </button>
       </div>
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
-      <SpecimenBeside id={later.specimen.id} form={later.specimen.form} answers={later.specimen.answers} />
+      <SpecimenBeside
+        id={later.specimen.id}
+        form={later.specimen.form}
+        answers={later.specimen.answers}
+        stage={later.specimen.stage}
+      />
       <Questions
         character={current}
         ahead={ahead}

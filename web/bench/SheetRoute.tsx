@@ -23,7 +23,7 @@ export function Component() {
   const sheet = useSheet(subject)
   const { characters, byId } = useFlora()
   const { result } = useIdentification(sheet)
-  const traits = answeredTraits(sheet.answers)
+  const traits = answeredTraits(sheet.answers, sheet.context.stage)
   const form = result && sheet.answers.length > 0 ? byId.get(result.candidates[0]!.plant)?.form : undefined
   const pulled = specimensIn(sheet.answers)
   return (

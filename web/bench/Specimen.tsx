@@ -1,6 +1,6 @@
 import { memo, useMemo, useState } from 'react'
 import type { Piece } from '@/core/drawing/portrait/portrait.ts'
-import type { LifeForm } from '@/core/naming/flora.ts'
+import type { LifeForm, Stage } from '@/core/naming/flora.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import { PortraitView } from '../parts/PortraitView.tsx'
@@ -14,9 +14,10 @@ export const SpecimenBeside = memo(function SpecimenBeside({
   id,
   form,
   answers,
-}: Pick<SpecimenProps, 'id' | 'form' | 'answers'>) {
+  stage,
+}: Pick<SpecimenProps, 'id' | 'form' | 'answers' | 'stage'>) {
   if (!form) return null
-  const { traits, portrait } = specimenOf(id, form, answers)
+  const { traits, portrait } = specimenOf(id, form, answers, stage)
   return (
     <button
       type="button"
@@ -34,6 +35,7 @@ export interface SpecimenProps {
   /** Kind of plant as far as it is known; undefined before anything was seen. */
   form: LifeForm | undefined
   answers: Observation[]
+  stage: Stage
   next: NextCheck[]
   asked: string
   onAsk: (character: string) => void
@@ -43,11 +45,11 @@ export interface SpecimenProps {
  * The specimen as far as it is known: what was seen is drawn, the rest dotted. A touch on a part asks what is best
  * asked about it, and shows what else can be.
  */
-export const Specimen = memo(function Specimen({ id, form, answers, next, asked, onAsk }: SpecimenProps) {
+export const Specimen = memo(function Specimen({ id, form, answers, stage, next, asked, onAsk }: SpecimenProps) {
   const characters = useFlora((s) => s.characters)
   const [part, setPart] = useState<string>()
   const kind = form ?? 'grass'
-  const { traits, portrait } = specimenOf(id, kind, answers)
+  const { traits, portrait } = specimenOf(id, kind, answers, stage)
   const drawn = useMemo(
     () => ({ ...portrait, insets: portrait.insets.filter((i) => traits.states[i.character] !== undefined || i.bar) }),
     [portrait, traits],

@@ -10,17 +10,18 @@ import { seedOf } from '../parts/PlantDrawing.tsx'
 interface Drawn {
   id: string
   form: LifeForm
+  stage: Stage
   traits: Traits
   portrait: Portrait
 }
 const drawnOf = new WeakMap<Observation[], Drawn>()
 
 /** The specimen as it is drawn so far, the same while the person is on one plant; drawn once for large and small. */
-export function specimenOf(id: string, form: LifeForm, answers: Observation[]): Drawn {
+export function specimenOf(id: string, form: LifeForm, answers: Observation[], stage: Stage): Drawn {
   const before = drawnOf.get(answers)
-  if (before?.id === id && before.form === form) return before
-  const traits = answeredTraits(answers)
-  const made = { id, form, traits, portrait: portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))) }
+  if (before?.id === id && before.form === form && before.stage === stage) return before
+  const traits = answeredTraits(answers, stage)
+  const made = { id, form, stage, traits, portrait: portraitOf(form, traits, randomLcg(seedOf(id || 'plant'))) }
   drawnOf.set(answers, made)
   return made
 }
@@ -39,7 +40,11 @@ export function possiblePortrait(plant: Plant, stage: Stage, answers: Observatio
   ].join(' ')
   const known = drawnBefore.get(key)
   if (known) return known
-  const traits = { states: { ...usual.states, ...Object.fromEntries(other) }, sizes: { ...usual.sizes, ...seen.sizes } }
+  const traits = {
+    ...usual,
+    states: { ...usual.states, ...Object.fromEntries(other) },
+    sizes: { ...usual.sizes, ...seen.sizes },
+  }
   const portrait = portraitOf(plant.form, traits, randomLcg(seedOf(plant.id)))
   if (drawnBefore.size > 300) drawnBefore.clear()
   drawnBefore.set(key, portrait)
@@ -61,7 +66,7 @@ export function drawingsFor(
   const plants = shownCandidates(result.candidates).flatMap((c) => byId.get(c.plant) ?? [])
   const form = plants[0]?.form
   return [
-    ...(form ? [() => void specimenOf(id, form, answers)] : []),
+    ...(form ? [() => void specimenOf(id, form, answers, stage)] : []),
     ...plants.map((plant) => () => void possiblePortrait(plant, stage, answers)),
   ]
 }

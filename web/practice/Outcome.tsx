@@ -1,13 +1,34 @@
 import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { inSentence } from '@/core/say.ts'
+import { usualWords } from '../bench/usualState.ts'
+import { characterTitle } from '../parts/words.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
 import type { Shown } from './usePractice.ts'
 import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 
+/** What tells the plant from the one it was taken for. */
+function useTold(shown: Shown, answered: string): string | undefined {
+  const { byId, characters } = useFlora()
+  if (shown.is !== 'question' || shown.question.kind !== 'name') return undefined
+  const { about, against, specimen } = shown.question
+  const { why, check } = against[answered] ?? {}
+  const [plant, other] = [byId.get(about), byId.get(answered)]
+  if (why || !check || !plant || !other) return why
+  return say('{{title}}: {{mine}} in {{plant}}; {{theirs}} in {{other}}.', {
+    title: characterTitle(characters, check),
+    mine: usualWords(plant, check, specimen.stage),
+    plant: inSentence(shortName(plant.id)),
+    theirs: usualWords(other, check, specimen.stage),
+    other: inSentence(shortName(other.id)),
+  })
+}
+
 /** What an answer was worth: right or not, why, and where to read on. */
 export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer }) {
   const byId = useFlora((s) => s.byId)
+  const told = useTold(shown, given.answered)
   const plant = byId.get(given.about.split('|')[0]!)
   const missed = given.kind === 'poison' && !given.right && given.answered === 'other'
   const right =
@@ -24,7 +45,7 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
               <Say text="It is <b/>." components={{ b: <b>{right}</b> }} />
             </p>
           )}
-          <p className="mt-1 max-w-prose">{shown.question.why}</p>
+          <p className="mt-1 max-w-prose">{told ?? shown.question.why}</p>
         </>
       ) : null}
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (

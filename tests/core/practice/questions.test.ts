@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { decidingCheck } from '@/core/naming/identify.ts'
+import { splitPair } from '@/core/naming/nextChecks.ts'
 import { cellAt } from '@/core/naming/flora.ts'
 import { checkQuestion, nameQuestion, poisonPlants, poisonQuestion, readQuestion, seedPlants, seedQuestion, type Making } from '@/core/practice/question.ts' // prettier-ignore
 import { conditions, practiseSpecimen } from '@/core/practice/specimen.ts'
@@ -57,6 +58,29 @@ describe('questions', () => {
       const near = [...alike, ...nearest.get(id)!]
       expect(q.choices.filter((c) => c.id !== id).some((c) => near.includes(c.id))).toBe(true)
     }
+  })
+
+  it('each wrong name has what tells it from the right one: the words of the book, or the look that tells most', () => {
+    for (const id of ['annual-bluegrass', 'wild-carrot', 'white-clover', 'soft-rush', 'big-bluestem']) {
+      const q = nameQuestion(making(0.3), id)
+      const plant = plantsById.get(id)!
+      if (q.kind !== 'name') throw new Error('asked for a name')
+      expect(Object.keys(q.against).sort()).toEqual(q.choices.map((c) => c.id).filter((c) => c !== id).sort()) // prettier-ignore
+      for (const [other, { why, check }] of Object.entries(q.against)) {
+        const said = decidingCheck(plant, plantsById.get(other)!)
+        expect(why, `${id} ${other}`).toBe(said?.why)
+        if (said) continue
+        // Of all looks at both, none tells more.
+        const best = splitPair(book, id, other, 'vegetative').filter((s) => s.character !== 'life.form')
+        expect(check, `${id} ${other}`).toBe(best[0]?.character)
+      }
+    }
+  })
+
+  it('a seedling is drawn as one, a grown plant is not', () => {
+    const timothy = plantsById.get('timothy')!
+    expect(practiseSpecimen(book, timothy, 'seedling', 'whole', randomLcg(0.4)).traits.young).toBe(true)
+    expect(practiseSpecimen(book, timothy, 'vegetative', 'whole', randomLcg(0.4)).traits.young).toBeUndefined()
   })
 
   it('the right choice stands in every place as often as in another', () => {

@@ -6,9 +6,11 @@ import { DrawingView } from '../parts/DrawingView.tsx'
 import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
-import { say } from '../language/say.ts'
+import { say, word } from '../language/say.ts'
 
 const SIZES = [72, 160, 600] as const
+/** Ages at which a plant looks otherwise. */
+const AGES = ['vegetative', 'seedling', 'mown'] as const
 const partNames: Record<string, string> = {
   form: say('Stance and spread'),
   'bud-and-stem': say('Bud and stem'),
@@ -30,6 +32,7 @@ export function Component() {
   const [specimen, setSpecimen] = useState(0)
   const size = SIZES.find((s) => s === Number(query.get('size'))) ?? 160
   const part = query.get('part') ?? 'form'
+  const stage = AGES.find((a) => a === query.get('stage')) ?? 'vegetative'
   const pick = (key: string, value: string) => setQuery((q) => ({ ...Object.fromEntries(q), [key]: value }))
   const here = characters.filter((c) => c.part === part)
   return (
@@ -57,6 +60,19 @@ export function Component() {
             {s} px
           </button>
         ))}
+        {part === 'plants'
+          ? AGES.map((a) => (
+              <button
+                key={a}
+                type="button"
+                className={choice}
+                aria-current={stage === a}
+                onClick={() => pick('stage', a)}
+              >
+                {word(a)}
+              </button>
+            ))
+          : null}
         {part === 'plants' ? (
           <button type="button" className={choice} onClick={() => setSpecimen((n) => n + 1)}>
             {say('Pull another specimen')}
@@ -95,6 +111,7 @@ export function Component() {
               <Link to={`/plants/${p.id}`} className="block hover:underline">
                 <PlantDrawingLater
                   plant={p}
+                  stage={stage}
                   specimen={specimen}
                   insets={size > 100}
                   className="aspect-square w-full rounded-xl border border-rule bg-sheet p-1"

@@ -42,13 +42,29 @@ function kept(blade: Point[]): Point[] {
   return wide === 1 && high === 1 ? blade : blade.map(([px, py]): Point => [x + (px - x) * wide, y + (py - y) * high])
 }
 
+/** How high the mower or the mouth went: above the collar, which is still there to be looked at. */
+const CUT = GROUND - 34
+
+/** A blade as far as the mower left it; one that hangs below the cut keeps its tip. */
+function mownAt(spine: Point[]): { spine: Point[]; cut: boolean } {
+  const i = spine.findIndex(([, y]) => y < CUT)
+  if (i < 1) return { spine, cut: false }
+  const [[ax, ay], [bx, by]] = [spine[i - 1]!, spine[i]!]
+  const t = (ay - CUT) / (ay - by)
+  const end: Point = [ax + (bx - ax) * t, CUT]
+  const left = [...spine.slice(0, i), end]
+  // A ribbon is laid over three points or more.
+  const middle: Point = [(left[0]![0] + end[0]) / 2, (left[0]![1] + end[1]) / 2]
+  return { spine: left.length > 2 ? left : [left[0]!, middle, end], cut: true }
+}
+
 interface Shoot {
   sheath: Point[]
-  blades: Point[][]
+  blades: { spine: Point[]; cut: boolean }[]
   width: number
 }
 
-function shoots({ states, sizes, young }: Traits, random: () => number): Shoot[] {
+function shoots({ states, sizes, young, mown }: Traits, random: () => number): Shoot[] {
   const habit = states['habit'] ?? (states['rhizome.length'] === 'long' ? 'rhizome' : undefined)
   const stand = STAND[states['posture'] ?? 'upright'] ?? STAND['upright']!
   const mm = sizes['blade.width'] ?? 4
@@ -72,7 +88,8 @@ function shoots({ states, sizes, young }: Traits, random: () => number): Shoot[]
         const newest = side === 0
         const leave = newest ? turned * 0.4 + jitter(5) : turned * 0.5 + side * hang.leave + jitter(7)
         const fall = newest ? Math.sign(leave || 1) * hang.fall * 0.25 : side * hang.fall * (0.8 + random() * 0.4)
-        return kept(bend(newest ? top : sheath[Math.max(1, sheath.length - 1 - k)]!, leave, fall, long * (newest ? 0.78 : 0.94 - 0.14 * k) * (1 + jitter(0.1)), 7))
+        const whole = kept(bend(newest ? top : sheath[Math.max(1, sheath.length - 1 - k)]!, leave, fall, long * (newest ? 0.78 : 0.94 - 0.14 * k) * (1 + jitter(0.1)), 7))
+        return mown ? mownAt(whole) : { spine: whole, cut: false }
       })
       return { sheath, blades, width: Math.max(1, size) }
     })
@@ -118,7 +135,7 @@ export function grassPortrait(traits: Traits, random: () => number): Portrait {
   const blades: Piece = {
     part: 'blade',
     shows: ['blade.width', 'blade.tip', 'blade.midrib', 'blade.ribs', 'blade.shape', 'hairs.upper', 'blade.posture', 'blade.colour', 'blade.sheen', 'blade.edge', 'blade.crease', 'blade.feel', 'hairs.lower', 'blade.break'],
-    marks: order.flatMap((s) => s.blades.flatMap((b) => bladeAlong(b, { ...blade, width: blade.width * (0.6 + 0.4 * s.width) }))),
+    marks: order.flatMap((s) => s.blades.flatMap(({ spine, cut }) => bladeAlong(spine, { ...blade, width: blade.width * (0.6 + 0.4 * s.width), ...(cut ? { tip: 'cut' as const } : {}) }))),
   }
   const sheaths: Piece = {
     part: 'shoot',

@@ -72,7 +72,9 @@ function collarInset(traits: Traits): Inset | undefined {
 export function insetsOf(form: keyof typeof TELLING, traits: Traits, first: (Inset | undefined)[] = [], count = 3): Inset[] {
   const always = form === 'grass' ? [collarInset(traits), stateInset('vernation', traits)] : []
   const fixed = [...first, ...always].filter((i) => i !== undefined)
-  const telling = TELLING[form].filter((c) => traits.states[c] !== undefined && !PLAIN.has(traits.states[c]!) && !fixed.some((f) => f.character === c)).map((c) => stateInset(c, traits))
+  // A tip cannot be looked at where it was cut off.
+  const there = TELLING[form].filter((c) => !(traits.mown && c === 'blade.tip'))
+  const telling = there.filter((c) => traits.states[c] !== undefined && !PLAIN.has(traits.states[c]!) && !fixed.some((f) => f.character === c)).map((c) => stateInset(c, traits))
   const seen = new Set<string>()
   return [...fixed, ...telling]
     .filter((i) => i !== undefined)

@@ -8,6 +8,8 @@ export interface Traits {
   sizes: Record<string, number>
   /** A seedling: few leaves, no runners yet. */
   young?: boolean
+  /** Mown or grazed: grass blades end where they were cut. */
+  mown?: boolean
 }
 
 /** The box that portraits are drawn in, in which a leaf that would reach over its edge stands steeper. */

@@ -1,12 +1,14 @@
 import { along, brush, brushOver, closed, smooth, type Drawing, type Point } from '../mark.ts'
 
-export type Tip = 'boat' | 'pointed' | 'long-drawn'
+export type Tip = 'boat' | 'pointed' | 'long-drawn' | 'cut'
 
 /** Half width along a grass blade, as a share of the greatest. */
 const profiles: Record<Tip, (t: number) => number> = {
   boat: (t) => (t > 0.93 ? Math.sqrt(Math.max(0, 1 - ((t - 0.93) / 0.07) ** 2)) : 0.8 + 0.2 * Math.min(1, t * 5)),
   pointed: (t) => (0.75 + 0.25 * Math.min(1, t * 5)) * (t > 0.5 ? (1 - ((t - 0.5) / 0.5) ** 1.7) : 1),
   'long-drawn': (t) => (0.75 + 0.25 * Math.min(1, t * 6)) * (1 - t) ** 0.75 * (t < 0.2 ? 1 : 1.06),
+  // The mower takes the narrowing part away.
+  cut: (t) => 0.75 + 0.25 * Math.min(1, t * 5),
 }
 
 /** Both edges of a strip of changing width round a smooth spine. */
@@ -40,7 +42,7 @@ export interface Blade {
 export function bladeAlong(spine: Point[], { width, tip, midrib, ribbed, crease, hairs, dark }: Blade): Drawing {
   const half = width / 2
   const { left, right, middle } = edges(spine, (t) => Math.max(0.12, half * profiles[tip](t)))
-  if (width < 0.95) return [brush(spine, [width + 0.2, width * 0.9, 0.25])]
+  if (width < 0.95) return [brush(spine, [width + 0.2, width * 0.9, tip === 'cut' ? width * 0.8 : 0.25])]
   const marks: Drawing = [{ d: closed(...left, ...[...right].reverse()), ink: dark ? 'leafDark' : 'leaf' }]
   const inner = (k: number): Point[] => middle.slice(0, -2).map(([x, y], i): Point => [x + (left[i]![0] - x) * k, y + (left[i]![1] - y) * k])
   if (midrib === 'white-stripe') marks.push({ d: closed(...inner(0.26), ...inner(-0.26).reverse()), ink: 'paper' })
@@ -66,6 +68,7 @@ export function bladeAlong(spine: Point[], { width, tip, midrib, ribbed, crease,
       }
   const thick = Math.min(0.26 + Math.min(0.34, width * 0.06), width * 0.17)
   marks.push(brushOver(left, [thick, thick * 1.3, 0.4]), brushOver(right, [thick, thick * 1.3, 0.4]))
+  if (tip === 'cut') marks.push(brush([left.at(-1)!, middle.at(-1)!, right.at(-1)!], [thick, thick, thick]))
   return marks
 }
 

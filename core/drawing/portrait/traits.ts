@@ -3,11 +3,12 @@ import { shareOfWord } from '../../naming/frequency.ts'
 import { CANT_TELL, type Observation } from '../../naming/observation.ts'
 import type { Traits } from './portrait.ts'
 
-const ageOf = (stage: Stage | undefined): Pick<Traits, 'young'> => (stage === 'seedling' ? { young: true } : {})
+const lookAt = (stage: Stage | undefined): Pick<Traits, 'young' | 'mown'> =>
+  stage === 'seedling' ? { young: true } : stage === 'mown' ? { mown: true } : {}
 
 /** What a plant mostly looks like at a stage: its commonest states, the middle of its sizes. */
 export function usualTraits(plant: Plant, stage: Stage): Traits {
-  const traits: Traits = { states: { 'life.form': plant.form }, sizes: {}, ...ageOf(stage) }
+  const traits: Traits = { states: { 'life.form': plant.form }, sizes: {}, ...lookAt(stage) }
   for (const id of Object.keys(plant.characters)) {
     const cell = cellAt(plant, id, stage)
     if (cell?.kind === 'range') traits.sizes[id] = (cell.typical[0] + cell.typical[1]) / 2
@@ -18,7 +19,7 @@ export function usualTraits(plant: Plant, stage: Stage): Traits {
 
 /** What was answered so far; of several plants pulled, what most of them showed. */
 export function answeredTraits(answers: Observation[], stage?: Stage): Traits {
-  const traits: Traits = { states: {}, sizes: {}, ...ageOf(stage) }
+  const traits: Traits = { states: {}, sizes: {}, ...lookAt(stage) }
   for (const a of answers) {
     if ('value' in a) traits.sizes[a.character] = a.value
     else if ('values' in a) traits.sizes[a.character] = [...a.values].sort((x, y) => x - y)[a.values.length >> 1]!

@@ -40,8 +40,11 @@ test('keys pressed while the counting is still on its way are counted, in their 
   await visit.goto(address, { waitUntil: 'commit' })
   await expect(visit.getByText('0 of 3 stops counted. Opening …')).toBeVisible()
   await press(visit, ['3', 'a', 'd', ' '])
+  // What is pressed on a button is the button's: the light changes, no stop is closed.
+  await visit.getByRole('button', { name: /^Light/ }).press('Enter')
   go()
   await expect(visit.getByTestId('points')).toHaveText('5 of 20 points')
+  await expect(visit.getByText(/Press Next stop again/)).toHaveCount(0)
   await press(visit, ['d'])
   await expect(visit.getByTestId('points')).toHaveText('6 of 20 points')
 })

@@ -17,7 +17,7 @@ function madeFlora(plants: number, characters: number): Flora {
     states: Array.from({ length: 3 + (i % 4) }, (_x, s) => `s${s}`),
     mistake: 0.04,
     lacksAt: [],
-    noneIfLeftOut: [],
+    takenFor: [],
     how: [],
   }))
   const cell = (c: Character): Cell => ({

@@ -1,8 +1,6 @@
 import { say } from '../say.ts'
 
 const steps: [number, string][] = [
-  [0.9985, 'more than 999 in 1,000'],
-  [0.993, '199 in 200'],
   [0.98, '99 in 100'],
   [0.935, '19 in 20'],
   [0.85, '9 in 10'],
@@ -21,7 +19,10 @@ const steps: [number, string][] = [
   [0.001, '1 in 500'],
 ]
 
-/** A probability as a natural frequency, the way it is said aloud: 0.95 is "19 in 20". */
+/**
+ * A probability as a natural frequency, the way it is said aloud: 0.95 is "19 in 20". It stops at "99 in 100": a model
+ * cannot know more of itself than names checked in flower have shown.
+ */
 export function naturalFrequency(p: number): string {
   return say(steps.find(([from]) => p >= from)?.[1] ?? 'less than 1 in 1,000')
 }

@@ -1,6 +1,6 @@
 import { answerChance, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
 import type { Effort, Stage } from './flora.ts'
-import { expectedBits } from './nextChecks.ts'
+import { expectedBits } from './expectedBits.ts'
 
 /** How much a look tells several plants apart, in bits: 0 where all answer alike, log2 of their number where none do. */
 export interface ComparedLook {

@@ -9,22 +9,39 @@ import {
   type Stage,
 } from './flora.ts'
 import { stateShares } from './frequency.ts'
-import { confusionMatrix, mixesUpMoreAt } from './observerError.ts'
+import { confusionMatrix, mixesUpMoreAt, type Observer, type Sureness } from './observerError.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
 
 const CODED = 0
 export const NOT_CODED = 1
-export const NO_SUCH_PART = 2
+/** The plant has no such part, being of another kind. */
+const NOT_OF_KIND = 2
+/** The plant has no such part, as another character of it says. */
+const LEFT_AWAY = 3
+
+/** True where a row has no such part. */
+export const lacks = ({ status }: CharacterTable, row: number): boolean => status[row]! >= NOT_OF_KIND
+
+/** What says that a row has no such part: its kind, or another character. */
+export const lacksBy = ({ status, character }: CharacterTable, row: number): string | undefined =>
+  status[row] === NOT_OF_KIND ? 'form' : status[row] === LEFT_AWAY ? character.noneWhere!.character : undefined
+
+/** True where the book says what a row shows, or that it has no such part. */
+export const isCoded = ({ status }: CharacterTable, row: number): boolean => status[row] !== NOT_CODED
 
 /** Outcomes a measurement is sorted into when its worth is weighed before it is taken. */
 const SIZE_BINS = 16
 
 /** States by which an observer says that a part is not there: true of a plant that has no such part. */
-const absenceStates = new Set(['none', 'absent', 'plain', 'none-distinct', 'not-found'])
+const absenceStates = new Set(['none', 'absent', 'plain', 'none-distinct', 'not-found', 'one-blade'])
 /** Chance that an observer finds something where the plant has no such part at all. */
 const SEEN_WHERE_NONE = 0.02
 // Answering about a part is itself a sign that the plant has it: the question would seldom come up otherwise.
 const ABSENCE_SAID = 0.25
+/** A plant on which nobody thought a character worth coding shows its plain state, mostly. Convention of this project. */
+const QUIET = 0.9
+/** Where there is no plain state: the question would hardly have come up with such a plant. Convention of this project. */
+const HARDLY_ASKED = 0.15
 
 /** One character at one stage, ready for arithmetic. Rows are the plants, then the strangers. */
 export interface CharacterTable {
@@ -37,11 +54,15 @@ export interface CharacterTable {
    * over the plants runs along the memory. Single precision: a book of thousands must fit a phone.
    */
   truth: Float32Array
-  /** outcomes x outcomes: chance of each answer of a careful observer, given what is there. */
+  /** How often each outcome is met in the book at all, summing to 1. */
+  met: number[]
+  /** outcomes x outcomes: chance of each answer of a careful near observer, given what is there. */
   confusion: number[][]
   /** Bits of doubt left in a careful observer's answer when the plant is known, per row. */
   doubt: Float32Array
   status: Uint8Array
+  /** Coded plant rows by life form, and the share of that form's plants which they are. */
+  coded: Map<LifeForm, { rows: number[]; share: number }>
   /** Rows of plants that have no such part. */
   without: Int32Array
   /** Size characters: what the coded ranges mean, per plant row. */
@@ -69,11 +90,27 @@ function alwaysShows(plant: Plant, what: { character: string; state: string }, s
   return cell?.kind === 'states' && cell.words[what.state] === 'always'
 }
 
+/**
+ * Why a plant of this description lacks the part that a character asks about: it is of another kind (`form`), or another
+ * character says so. Undefined where it has the part, or nobody said. Absence is coded, or it says nothing.
+ */
+export function lacksPart(plant: Plant, character: Character, stage: Stage): string | undefined {
+  if (cellAt(plant, character.id, stage) !== undefined) return undefined
+  if (character.noneWhere && alwaysShows(plant, character.noneWhere, stage)) return character.noneWhere.character
+  return character.forms.includes(plant.form) ? undefined : 'form'
+}
+
 /** True where a plant of this description has the part that the character asks about. */
-export function hasPart(plant: Plant, character: Character, stage: Stage): boolean {
-  if (cellAt(plant, character.id, stage) !== undefined) return true
-  if (character.noneWhere && alwaysShows(plant, character.noneWhere, stage)) return false
-  return character.forms.includes(plant.form) && !character.noneIfLeftOut.includes(plant.form)
+export const hasPart = (plant: Plant, character: Character, stage: Stage): boolean =>
+  lacksPart(plant, character, stage) === undefined
+
+/** What has been left uncoded looks like, before the rest of its kind is reckoned in; it need not sum to 1. */
+function quiet(character: Character): number[] {
+  const states = character.states
+  if (!states) return Array.from({ length: SIZE_BINS }, () => 1 / SIZE_BINS)
+  const plain = character.plain ?? states.find((s) => absenceStates.has(s))
+  if (plain === undefined) return states.map(() => HARDLY_ASKED / states.length)
+  return states.map((s) => (s === plain ? QUIET : (1 - QUIET) / (states.length - 1)))
 }
 
 function noSuchPart(character: Character): number[] {
@@ -104,17 +141,33 @@ function meanOfRows({ outcomes, truth, rows: all }: CharacterTable, rows: number
   return Array.from({ length: outcomes }, (_, t) => rows.reduce((sum, r) => sum + truth[t * all + r]!, 0) / rows.length)
 }
 
-/** Mean of the coded rows of the wanted life form; of all coded rows when fewer than three are of that form. */
-function meanOfCoded(table: CharacterTable, plants: Plant[], form: LifeForm): number[] {
+/** Coded rows of each life form, and the share of its plants that are coded. */
+function codedByForm(table: CharacterTable, plants: Plant[]): CharacterTable['coded'] {
   const rows = codedRows(table, plants)
-  const same = rows.filter((i) => plants[i]!.form === form)
-  return meanOfRows(table, same.length >= 3 ? same : rows)
+  return new Map(
+    lifeForms.map((form) => {
+      const coded = rows.filter((r) => plants[r]!.form === form)
+      const all = plants.filter((p, r) => p.form === form && !lacks(table, r)).length
+      return [form, { rows: coded, share: all === 0 ? 0 : coded.length / all }]
+    }),
+  )
+}
+
+/**
+ * What a plant of a life form shows where nobody coded it. Cells are coded where they are striking: as likely as others of
+ * its kind are coded it shows what they show, else it is plain. Never borrowed from another life form.
+ */
+function uncoded(table: CharacterTable, form: LifeForm): number[] {
+  const { rows, share } = table.coded.get(form)!
+  const plain = quiet(table.character)
+  if (rows.length === 0) return plain
+  return meanOfRows(table, rows).map((p, t) => share * p + (1 - share) * plain[t]!)
 }
 
 const noConfusion = (n: number): number[][] =>
   Array.from({ length: n }, (_, t) => Array.from({ length: n }, (_, s) => (s === t ? 1 : 0)))
 
-function emptyTable(character: Character, plantCount: number, stage: Stage): CharacterTable {
+function emptyTable(character: Character, plantCount: number): CharacterTable {
   const outcomes = character.states?.length ?? SIZE_BINS
   const rows = plantCount + lifeForms.length
   return {
@@ -122,9 +175,11 @@ function emptyTable(character: Character, plantCount: number, stage: Stage): Cha
     outcomes,
     rows,
     truth: new Float32Array(rows * outcomes),
-    confusion: character.states ? confusionMatrix(character, 'sure', stage) : noConfusion(outcomes),
+    met: [],
+    confusion: [],
     doubt: new Float32Array(rows),
     status: new Uint8Array(rows),
+    coded: new Map(),
     without: new Int32Array(),
     knots: [],
     edges: character.states ? [] : sizeEdges(character),
@@ -146,23 +201,24 @@ function fillPlants(table: CharacterTable, plants: Plant[], stage: Stage): void 
         row,
         bins.map((p) => p * 0.98 + 0.02 / outcomes),
       )
-    } else if (!hasPart(plant, character, stage)) {
-      status[row] = NO_SUCH_PART
-      setRow(table, row, none)
-    } else status[row] = NOT_CODED
+    } else {
+      const by = lacksPart(plant, character, stage)
+      status[row] = by === undefined ? NOT_CODED : by === 'form' ? NOT_OF_KIND : LEFT_AWAY
+      if (by !== undefined) setRow(table, row, none)
+    }
   })
 }
 
 function fillStrangers(table: CharacterTable, plants: Plant[]): void {
   const { character, outcomes, status } = table
-  const means = new Map(lifeForms.map((form) => [form, meanOfCoded(table, plants, form)]))
+  const means = new Map(lifeForms.map((form) => [form, uncoded(table, form)]))
   plants.forEach((plant, row) => {
     if (status[row] === NOT_CODED) setRow(table, row, means.get(plant.form)!)
   })
   lifeForms.forEach((form, i) => {
     const row = plants.length + i
     if (!character.forms.includes(form)) {
-      status[row] = NO_SUCH_PART
+      status[row] = NOT_OF_KIND
       setRow(table, row, noSuchPart(character))
     } else if (character.id === 'life.form') {
       setRow(
@@ -203,27 +259,39 @@ function fillDoubt(table: CharacterTable): void {
   }
 }
 
+/** Chance of each answer given what is there; sizes are not mistaken for one another here. */
+export function confusionOf(table: CharacterTable, sureness: Sureness, stage: Stage, observer: Observer): number[][] {
+  const { character, outcomes, met } = table
+  return character.states ? confusionMatrix(character, sureness, stage, observer, met) : noConfusion(outcomes)
+}
+
 function compileCharacter(character: Character, plants: Plant[], stage: Stage): CharacterTable {
-  const table = emptyTable(character, plants.length, stage)
+  const table = emptyTable(character, plants.length)
   fillPlants(table, plants, stage)
+  table.coded = codedByForm(table, plants)
+  table.met = meanOfRows(table, codedRows(table, plants))
+  table.confusion = confusionOf(table, 'sure', stage, 'near')
   fillStrangers(table, plants)
   fillDoubt(table)
-  table.without = Int32Array.from([...table.status.keys()].filter((r) => table.status[r] === NO_SUCH_PART))
+  table.without = Int32Array.from([...table.status.keys()].filter((r) => lacks(table, r)))
   return table
 }
 
-/** The life form stands once in each file; as a character it is what the plant always is. */
+/** The life form stands once in each file; as a character it is what the plant always is, unless the file says what else it is taken for. */
 function withLifeForm(plants: Plant[]): Plant[] {
   return plants.map((p) => ({
     ...p,
-    characters: { ...p.characters, 'life.form': { kind: 'states', words: { [p.form]: 'always' } } },
+    characters: {
+      ...p.characters,
+      'life.form': p.characters['life.form'] ?? { kind: 'states', words: { [p.form]: 'always' } },
+    },
   }))
 }
 
 /** True where some plant is coded apart for the stage, or eyes err more at it. */
 function differsAt(character: Character, plants: Plant[], stage: Stage): boolean {
   const ids = [character.id, ...(character.noneWhere ? [character.noneWhere.character] : [])]
-  return mixesUpMoreAt(character.id, stage) || plants.some((p) => ids.some((id) => p.stages[stage]?.[id] !== undefined))
+  return mixesUpMoreAt(character, stage) || plants.some((p) => ids.some((id) => p.stages[stage]?.[id] !== undefined))
 }
 
 /**

@@ -21,6 +21,15 @@ export type AbundanceWord = (typeof abundanceWords)[number]
 export const roles = ['forage', 'turf', 'native', 'weed', 'toxic'] as const
 export type Role = (typeof roles)[number]
 
+/** A state said where another is there, by a share of careful looks. */
+export interface TakenFor {
+  is: string
+  said: string
+  share: number
+  /** Only at this stage. */
+  stage?: Stage
+}
+
 /** Something an advisor can see, feel or smell. Has `states`, or else `unit` and `range` (millimetres). */
 export interface Character {
   id: string
@@ -39,8 +48,18 @@ export interface Character {
   /** Characters of one group say partly the same thing. */
   group?: string
   lacksAt: Stage[]
-  /** Life forms in which a plant left uncoded here has no such part. */
-  noneIfLeftOut: LifeForm[]
+  /** Chance of a slip that falls anywhere (wrong plant, wrong line, wrong leaf); made of `mistake` where it is not given. */
+  slip?: number
+  /** Places of states in attributes (density of hairs, width of a leaf): states that stand near are taken for one another. */
+  places?: Record<string, Record<string, number>>
+  /** Share of careful looks that say a state whose place is the same; a step away it is less by e (2.7). */
+  near?: number
+  /** Pairs taken for one another, with a direction where it has one. */
+  takenFor: TakenFor[]
+  /** General answers, each with the states it covers: "hairy" without more. */
+  covers?: Record<string, string[]>
+  /** The state of a plant on which nothing is to be remarked: "none", "plain"; what nobody coded is mostly that. */
+  plain?: string
   /** Another character, and the state of it that means there is no such part. */
   noneWhere?: { character: string; state: string }
   how: string[]
@@ -55,6 +74,10 @@ export interface Lookalike {
   plant: string
   /** The character that decides between the two. */
   check: string
+  /** A second one, where only both together decide. */
+  and?: string
+  /** True where no look decides before flower or fruit, and it is said so. */
+  undecided?: boolean
   why: string
 }
 

@@ -107,8 +107,9 @@ export function sayRunnerShare({ placed, couldHarm, share, interval }: RunnerSha
 }
 
 /**
- * Cultivars a runner does not contradict. Marks fade in cold and shade, so leaf patterns only order the list and never
- * take a cultivar off it; the three steps of the key do.
+ * Cultivars a runner does not contradict. Red and brown marks (flecks, flush) strengthen in cold and sun and fade in shade
+ * and warmth, and they blur the pale crescent; so leaf patterns only order the list and never take a cultivar off it. The
+ * three steps of the key do.
  *
  * @returns the likelier first; several are the rule, and one left is still not a certain name
  */

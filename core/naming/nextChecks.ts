@@ -1,5 +1,6 @@
 import type { Beliefs } from './beliefs.ts'
-import { answerChance, NO_SUCH_PART, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { answerChance, lacks, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { added, answered, doubtBits, expectedBits, gain, gather, type Gathered } from './expectedBits.ts'
 import type { Character, Effort, Stage } from './flora.ts'
 
 export interface NextCheck {
@@ -18,86 +19,6 @@ const MISREAD_COST = 1.5
 const LEAST_BITS = 0.005
 
 const costOf = (c: Character): number => COST[c.effort] * (c.mistake >= OFTEN_MISREAD ? MISREAD_COST : 1)
-
-/** Shannon's measure of doubt in bits; shares need not sum to 1 (the rest is "can't tell"). */
-function doubtBits(shares: number[]): number {
-  return shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
-}
-
-/** What one pass over the rows gathers: belief in each outcome among harmful plants and the rest, and doubt left. */
-interface Gathered {
-  harm: Float64Array
-  rest: Float64Array
-  /** Doubt left in the answer when the plant is known. */
-  left: number
-  /** Belief in plants that have the part. */
-  fits: number
-}
-
-/** Sum of belief times what is there: over all rows along the memory, the fastest way through a large book. */
-function sumOfAll(truth: Float32Array, from: number, belief: Float64Array): number {
-  // Four sums side by side: one alone waits for each addition before the next.
-  let a = 0
-  let b = 0
-  let c = 0
-  let d = 0
-  let r = 0
-  for (; r + 3 < belief.length; r += 4) {
-    a += belief[r]! * truth[from + r]!
-    b += belief[r + 1]! * truth[from + r + 1]!
-    c += belief[r + 2]! * truth[from + r + 2]!
-    d += belief[r + 3]! * truth[from + r + 3]!
-  }
-  for (; r < belief.length; r++) a += belief[r]! * truth[from + r]!
-  return a + b + (c + d)
-}
-
-function sumOfSome(truth: Float32Array, from: number, rows: Int32Array, belief: Float64Array): number {
-  let sum = 0
-  for (let i = 0; i < rows.length; i++) sum += belief[rows[i]!]! * truth[from + rows[i]!]!
-  return sum
-}
-
-function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, toxic: Int32Array): Gathered {
-  const { outcomes, doubt, truth, rows: all, without } = table
-  const most = rows.length * 2 > all
-  const harm = new Float64Array(outcomes)
-  const rest = new Float64Array(outcomes)
-  for (let t = 0; t < outcomes; t++) {
-    const sum = most ? sumOfAll(truth, t * all, belief) : sumOfSome(truth, t * all, rows, belief)
-    harm[t] = sumOfSome(truth, t * all, toxic, belief)
-    rest[t] = Math.max(0, sum - harm[t]!)
-  }
-  const left = most ? sumOfAll(doubt, 0, belief) : sumOfSome(doubt, 0, rows, belief)
-  let fits = 1
-  for (let i = 0; i < without.length; i++) fits -= belief[without[i]!]!
-  return { harm, rest, left, fits: Math.max(0, fits) }
-}
-
-/** Chance of each answer of a careful observer, from what is there. */
-const answered = ({ confusion }: CharacterTable, there: ArrayLike<number>): number[] =>
-  confusion.map((_, s) => {
-    let p = 0
-    for (let t = 0; t < there.length; t++) p += there[t]! * confusion[t]![s]!
-    return p
-  })
-
-const added = (a: ArrayLike<number>, b: ArrayLike<number>): number[] => Array.from(a, (x, i) => x + b[i]!)
-
-function gain(table: CharacterTable, { harm, rest, left }: Gathered): number {
-  return Math.max(0, doubtBits(answered(table, added(harm, rest))) - left)
-}
-
-/**
- * Expected information of a careful look, in bits (Lindley 1956): the doubt in its answer now, less the doubt that is
- * left when the plant is known.
- *
- * @param rows rows that still hold belief
- * @param belief probability of each row
- */
-export function expectedBits(table: CharacterTable, rows: Int32Array, belief: Float64Array): number {
-  return gain(table, gather(table, rows, belief, new Int32Array()))
-}
 
 /** Expected bits about "harmful or not" alone. */
 function harmBits(table: CharacterTable, { harm, rest }: Gathered): number {
@@ -131,7 +52,7 @@ export function nextChecks(
     if (group) groupsSeen.set(group, (groupsSeen.get(group) ?? 0) + 1)
   }
   const missing = new Set<Effort>(lacking.map((k) => (k === 'lens' ? 'lens' : 'dig')))
-  const belief = beliefs.posterior
+  const belief = beliefs.believed
   const rows = Int32Array.from([...belief.keys()].filter((r) => belief[r]! >= LEAST_BELIEF))
   const toxic = Int32Array.from(rows.filter((r) => compiled.plants[r]?.role === 'toxic'))
   const ranked = compiled
@@ -184,7 +105,7 @@ function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, 
     let gained = first.worth * cost
     let spent = cost
     for (let s = 0; s < table.outcomes; s++) {
-      const then = after(table, s, rows, beliefs.posterior)
+      const then = after(table, s, rows, beliefs.believed)
       if (then.chance < 0.02) continue
       const best = others
         .map((o) => tableOf(o.character))
@@ -206,7 +127,7 @@ export function splitPair(compiled: CompiledFlora, a: string, b: string, stage: 
   for (const r of rows) belief[r] = 0.5
   return compiled
     .tablesAt(stage)
-    .filter((t) => !t.character.lacksAt.includes(stage) && rows.every((r) => t.status[r] !== NO_SUCH_PART))
+    .filter((t) => !t.character.lacksAt.includes(stage) && rows.every((r) => !lacks(t, r)))
     .map((t) => ({ character: t.character.id, bits: expectedBits(t, rows, belief), effort: t.character.effort }))
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((x, y) => y.bits - x.bits)

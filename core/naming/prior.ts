@@ -18,8 +18,10 @@ const SOWN_TIMES = 8
 const FOUND_TIMES = 4
 const NEIGHBOUR_TIMES = 3
 const OTHER_GROUND = 0.5
-/** Share of unknown plants, met in a paddock, that this book does not hold; split over the life forms. */
+/** Share of unknown plants, met in a paddock, that this book does not hold. */
 export const NOT_IN_BOOK_PRIOR = 0.05
+/** Of these, the share that is kin of a plant of the book and looks mostly like it; the rest is split over the life forms. */
+const KIN_SHARE = 0.5
 const STRANGER_SHARE: Record<LifeForm, number> = {
   grass: 0.3,
   sedge: 0.1,
@@ -61,7 +63,7 @@ export function priorFactors(plant: Plant, context: Context): PriorFactor[] {
 /**
  * Probability of each row (plants, then strangers) before the plant is looked at.
  *
- * @returns probabilities above 0 that sum to 1; the strangers together hold NOT_IN_BOOK_PRIOR
+ * @returns probabilities above 0; with those of `cousinPrior` they sum to 1, and what is not in the book holds NOT_IN_BOOK_PRIOR
  */
 export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const weights = compiled.plants.map((plant) => {
@@ -71,6 +73,13 @@ export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const total = weights.reduce((a, b) => a + b, 0)
   const out = new Float64Array(compiled.rows)
   weights.forEach((w, r) => (out[r] = (w / total) * (1 - NOT_IN_BOOK_PRIOR)))
-  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = NOT_IN_BOOK_PRIOR * STRANGER_SHARE[form]))
+  const strange = NOT_IN_BOOK_PRIOR * (weights.length > 0 ? 1 - KIN_SHARE : 1)
+  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = strange * STRANGER_SHARE[form]))
   return out
+}
+
+/** Probability, per plant and before it is looked at, of a kin of it that the book does not hold: as likely as it is itself. */
+export function cousinPrior(compiled: CompiledFlora, before: Float64Array): Float64Array {
+  const times = (NOT_IN_BOOK_PRIOR * KIN_SHARE) / (1 - NOT_IN_BOOK_PRIOR)
+  return before.slice(0, compiled.plants.length).map((p) => p * times)
 }

@@ -59,13 +59,22 @@ const list = (names: string[]): string =>
     ? names.join('')
     : say('{{names}} and {{at}}', { names: names.slice(0, -1).join(', '), at: names.at(-1) })
 
-/**
- * What can be said. A harmless name is not given while a harmful plant is open, whatever the figures.
- *
- * @param open harmful plants not yet excluded
- * @param looks answers that carry evidence
- */
-export function verdictOf(names: Standing[], notInBook: number, open: Plant[], lead: Plant, looks: number): Verdict {
+export interface Grounds {
+  names: Standing[]
+  /** The same by the even observer: a name must hold under both. */
+  evenly: Standing[]
+  notInBook: number
+  /** Harmful plants not yet excluded. */
+  open: Plant[]
+  /** Harmful look-alikes of the leading plant whose check was not met yet. */
+  unmet: Plant[]
+  lead: Plant
+  /** Answers that carry evidence. */
+  looks: number
+}
+
+/** What can be said. A harmless name is not given while a harmful plant is open or its check not met, whatever the figures. */
+export function verdictOf({ names, evenly, notInBook, open, unmet, lead, looks }: Grounds): Verdict {
   const leadIsHarmful = lead.role === 'toxic'
   const [first] = names
   if (notInBook >= 0.5)
@@ -75,15 +84,24 @@ export function verdictOf(names: Standing[], notInBook: number, open: Plant[], l
     }
   if (!first) return { kind: 'open', text: say('The book is empty.') }
   const others = open.filter((h) => !first.plants.includes(h.id))
+  const byBoth = Math.min(first.probability, evenly.find((n) => n.name === first.name)?.probability ?? 0)
   const kinOfPoisons = lead.form === 'forb' || lead.form === 'legume'
-  if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length === 0 && kinOfPoisons && looks < LEAST_LOOKS)
+  if (byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0 && unmet.length > 0)
+    return {
+      kind: 'narrowed',
+      text: say('Looks like {{inSentence}}; the check against {{other}} comes first, which it is taken for.', {
+        inSentence: inSentence(first.name),
+        other: inSentence(unmet[0]!.commonName),
+      }),
+    }
+  if (byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0 && kinOfPoisons && looks < LEAST_LOOKS)
     return {
       kind: 'narrowed',
       text: say('Looks like {{inSentence}}; look once more before it is written, for poisons are among its kin.', {
         inSentence: inSentence(first.name),
       }),
     }
-  if (first.probability >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
+  if (byBoth >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
     const why = first.group ? ` ${first.group.why}` : ''
     return {
       kind: 'named',
@@ -94,7 +112,7 @@ export function verdictOf(names: Standing[], notInBook: number, open: Plant[], l
       }),
     }
   }
-  if (first.probability >= NAMED_FROM) {
+  if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length > 0) {
     const said = others.slice(0, 3).map((h) => inSentence(h.commonName))
     const more = others.length > 3 ? [say('{{n}} more harmful plants', { n: others.length - 3 })] : []
     const all = { inSentence: inSentence(first.name), others: list([...said, ...more]) }

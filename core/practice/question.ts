@@ -1,6 +1,6 @@
 import { shortNames } from '../naming/shortName.ts'
 import { splitPair } from '../naming/nextChecks.ts'
-import { decidingCheck } from '../naming/identify.ts'
+import { lookalikeOf } from '../naming/lookalikes.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { cellAt, type Character, type Plant, type Stage } from '../naming/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
@@ -86,12 +86,12 @@ function others(making: Making, plant: Plant, count: number, test: (p: Plant) =>
 }
 
 const whyOf = (plant: Plant, other: Plant | undefined): string => {
-  const check = other && decidingCheck(plant, other)
+  const check = other && lookalikeOf(plant, other)
   return check ? check.why : (plant.lookalikes[0]?.why ?? plant.worth ?? '')
 }
 
 function apart(making: Making, plant: Plant, other: Plant): Apart {
-  const said = decidingCheck(plant, other)
+  const said = lookalikeOf(plant, other)
   if (said) return { why: said.why }
   const best = splitPair(making.compiled, plant.id, other.id, making.stage).find((s) => s.character !== 'life.form')
   return best ? { check: best.character } : {}
@@ -150,7 +150,7 @@ export function poisonPlants(plants: readonly Plant[]): string[] {
 export function checkQuestion(making: Making, a: string, b: string): Question | undefined {
   const [first, second] = [plantOf(making, a), plantOf(making, b)]
   const split = splitPair(making.compiled, a, b, making.stage)
-  const said = decidingCheck(first, second)
+  const said = lookalikeOf(first, second)
   const best = split.find((s) => s.character === said?.check) ?? split[0]
   if (!best) return undefined
   const title = (id: string) => making.compiled.flora.characters.find((c) => c.id === id)!.title

@@ -48,6 +48,8 @@ class FeedFile {
 class LookalikeFile {
   @Matches(ID) plant!: string
   @IsString() check!: string
+  @IsOptional() @IsString() and?: string
+  @IsOptional() @IsBoolean() undecided?: boolean
   @IsString() @IsNotEmpty() why!: string
 }
 

@@ -1,5 +1,5 @@
 import 'reflect-metadata'
-import { plainToInstance } from 'class-transformer'
+import { plainToInstance, Type } from 'class-transformer'
 import {
   ArrayMinSize,
   IsArray,
@@ -11,6 +11,7 @@ import {
   IsString,
   Max,
   Min,
+  ValidateNested,
   validateSync,
 } from 'class-validator'
 import { LineCounter, parseDocument } from 'yaml'
@@ -22,8 +23,17 @@ import {
   type Effort,
   type LifeForm,
   type Stage,
+  type TakenFor,
 } from '@/core/naming/flora.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
+
+class TakenForEntry {
+  @IsOptional() @IsString() is?: string
+  @IsOptional() @IsString() said?: string
+  @IsOptional() @IsArray() @ArrayMinSize(2) @IsString({ each: true }) between?: [string, string]
+  @Min(0) @Max(0.5) share!: number
+  @IsOptional() @IsIn(stages) at?: Stage
+}
 
 class CharacterEntry {
   @IsString() @IsNotEmpty() title!: string
@@ -38,7 +48,12 @@ class CharacterEntry {
   @IsOptional() @Min(0) @Max(0.5) mistake?: number
   @IsOptional() @IsString() group?: string
   @IsOptional() @IsIn(stages, { each: true }) lacks_at?: Stage[]
-  @IsOptional() @IsIn(lifeForms, { each: true }) none_if_left_out?: LifeForm[]
+  @IsOptional() @Min(0) @Max(0.5) slip?: number
+  @IsOptional() @Min(0) @Max(0.5) near?: number
+  @IsOptional() @IsObject() places?: Record<string, Record<string, number>>
+  @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => TakenForEntry) taken_for?: TakenForEntry[]
+  @IsOptional() @IsObject() covers?: Record<string, string[]>
+  @IsOptional() @IsString() plain?: string
   @IsOptional() @IsObject() none_where?: Record<string, string>
   @IsOptional() @IsArray() @IsString({ each: true }) how?: string[]
 }
@@ -48,6 +63,25 @@ const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 function noneWhere(given: Record<string, string> | undefined): Pick<Character, 'noneWhere'> {
   const [first] = Object.entries(given ?? {})
   return first ? { noneWhere: { character: first[0], state: first[1] } } : {}
+}
+
+/** Pairs in the direction they are mixed up, both ways where none is given. */
+function takenFor(entries: TakenForEntry[] = []): TakenFor[] {
+  return entries.flatMap(({ is, said, between, share, at }) => {
+    const pairs = between ? [between, [between[1], between[0]] as const] : [[is ?? '', said ?? ''] as const]
+    return pairs.map(([a, b]): TakenFor => ({ is: a, said: b, share, ...(at ? { stage: at } : {}) }))
+  })
+}
+
+/** What an entry says of its own states that it does not have. */
+function strayStates(entry: CharacterEntry): string[] {
+  const said = [
+    ...takenFor(entry.taken_for).flatMap((t) => [t.is, t.said]),
+    ...Object.keys(entry.places ?? {}),
+    ...Object.values(entry.covers ?? {}).flat(),
+    ...(entry.plain ? [entry.plain] : []),
+  ]
+  return [...new Set(said.filter((s) => !entry.states?.includes(s)))]
 }
 
 /** Read the vocabulary of characters: parts, then characters, in the order an advisor looks. */
@@ -72,6 +106,8 @@ export function readCharacters(name: string, text: string): { characters: Charac
           line,
           message: `${id}: ${Object.values(e.constraints ?? {}).join('; ')}`,
         })
+      for (const stray of strayStates(entry))
+        problems.push({ file: name, line, message: `${id}: it has no state "${stray}"` })
       if ((entry.states === undefined) === (entry.unit === undefined))
         problems.push({ file: name, line, message: `${id}: give either states, or unit and range` })
       characters.push({
@@ -88,7 +124,12 @@ export function readCharacters(name: string, text: string): { characters: Charac
         mistake: entry.mistake ?? (entry.effort === 'glance' || entry.effort === 'hand' ? 0.04 : 0.05),
         ...(entry.group ? { group: entry.group } : {}),
         lacksAt: entry.lacks_at ?? [],
-        noneIfLeftOut: entry.none_if_left_out ?? [],
+        ...(entry.slip === undefined ? {} : { slip: entry.slip }),
+        ...(entry.places ? { places: entry.places } : {}),
+        ...(entry.near === undefined ? {} : { near: entry.near }),
+        takenFor: takenFor(entry.taken_for),
+        ...(entry.covers ? { covers: entry.covers } : {}),
+        ...(entry.plain ? { plain: entry.plain } : {}),
         ...noneWhere(entry.none_where),
         how: entry.how ?? [],
       })

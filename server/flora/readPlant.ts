@@ -121,7 +121,9 @@ export function readPlant(
       say(['sowing', key], `the low figure must stand before the high one`)
   const known = new Set(characters.map((c) => c.id))
   ;(file.lookalikes ?? []).forEach((l, i) => {
-    if (!known.has(l.check)) say(['lookalikes', i, 'check'], `there is no character "${l.check}" to decide by`)
+    for (const key of ['check', 'and'] as const)
+      if (l[key] !== undefined && !known.has(l[key]))
+        say(['lookalikes', i, key], `there is no character "${l[key]}" to decide by`)
   })
   if (name.replace(/\.yaml$/, '') !== file.id) say(['id'], `the id "${file.id}" must be the file's name without .yaml`)
   return problems.length > 0 ? { problems } : { plant: toPlant(file, cells, stageCells), problems }

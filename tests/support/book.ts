@@ -37,7 +37,7 @@ export function madeCharacter(id: string, states: string[], rest: Partial<Charac
     states,
     mistake: 0.04,
     lacksAt: [],
-    noneIfLeftOut: [],
+    takenFor: [],
     how: [],
     ...rest,
   }
@@ -84,6 +84,8 @@ export function madeTable(shares: number[][]): CharacterTable {
     outcomes: n,
     rows: shares.length,
     truth: new Float32Array(Array.from({ length: n }, (_, t) => shares.map((row) => row[t]!)).flat()),
+    met: shares[0]!.map((_, t) => shares.reduce((sum, row) => sum + row[t]!, 0) / shares.length),
+    coded: new Map(),
     confusion: shares[0]!.map((_, t) => shares[0]!.map((_x, s) => (s === t ? 1 : 0))),
     doubt: new Float32Array(doubt),
     status: new Uint8Array(shares.length),

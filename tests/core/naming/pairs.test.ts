@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { cellAt, type Plant } from '@/core/naming/flora.ts'
 import { shareOfWord } from '@/core/naming/frequency.ts'
-import { decidingCheck } from '@/core/naming/identify.ts'
+import { lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import { identify } from '@/core/naming/identify.ts'
@@ -56,7 +56,7 @@ function usualLook(plant: Plant, character: string): Observation {
 
 describe.each(pairs)('%s and %s', (a, b, check) => {
   it(`the book decides between them by ${check}`, () => {
-    const named = decidingCheck(plantsById.get(a)!, plantsById.get(b)!)
+    const named = lookalikeOf(plantsById.get(a)!, plantsById.get(b)!)
     expect(named).toBeDefined()
     if (named!.check !== check) {
       // Each page may name a check of its own; the other page must then name this one.

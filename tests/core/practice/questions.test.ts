@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
-import { decidingCheck } from '@/core/naming/identify.ts'
+import { lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
 import { cellAt } from '@/core/naming/flora.ts'
 import { checkQuestion, nameQuestion, poisonPlants, poisonQuestion, readQuestion, seedPlants, seedQuestion, type Making } from '@/core/practice/question.ts' // prettier-ignore
@@ -67,7 +67,7 @@ describe('questions', () => {
       if (q.kind !== 'name') throw new Error('asked for a name')
       expect(Object.keys(q.against).sort()).toEqual(q.choices.map((c) => c.id).filter((c) => c !== id).sort()) // prettier-ignore
       for (const [other, { why, check }] of Object.entries(q.against)) {
-        const said = decidingCheck(plant, plantsById.get(other)!)
+        const said = lookalikeOf(plant, plantsById.get(other)!)
         expect(why, `${id} ${other}`).toBe(said?.why)
         if (said) continue
         // Of all looks at both, none tells more.
@@ -95,7 +95,7 @@ describe('questions', () => {
 
   it('which check splits them: the one the book names for the pair, and the wrong ones tell next to nothing', () => {
     const q = checkQuestion(making(0.2), 'kentucky-bluegrass', 'perennial-ryegrass')!
-    const said = decidingCheck(plantsById.get('kentucky-bluegrass')!, plantsById.get('perennial-ryegrass')!)!
+    const said = lookalikeOf(plantsById.get('kentucky-bluegrass')!, plantsById.get('perennial-ryegrass')!)!
     expect(q.right).toBe(said.check)
     expect(q.why).toBe(said.why)
     expect(q.about).toBe('kentucky-bluegrass|perennial-ryegrass')

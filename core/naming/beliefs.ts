@@ -69,20 +69,26 @@ function weights(compiled: CompiledFlora, stage: Stage, before: Float64Array, ob
   })
 }
 
-/** That a plant lacks a part is said once: who takes a cut leaf for leaflets answers all questions about leaflets so. */
+/**
+ * That a plant lacks a part, as another character of it says, is said once: who takes a cut leaf for leaflets answers all
+ * questions about leaflets so. A plant of another kind lacks each part for itself.
+ */
 function sayLackOnce(compiled: CompiledFlora, stage: Stage, looks: Look[], weighed: WeighedObservation[]): void {
   const tables = compiled.tablesAt(stage)
-  for (let r = 0; r < compiled.rows; r++) {
-    const worst = new Map<string, number>()
-    looks.forEach(({ character }, i) => {
-      const by = lacksBy(tables[character]!, r)
-      if (by === undefined) return
-      const known = worst.get(by)
-      if (known === undefined) return void worst.set(by, i)
-      const [less, more] = weighed[i]!.bits[r]! < weighed[known]!.bits[r]! ? [known, i] : [i, known]
-      worst.set(by, more)
-      weighed[less]!.bits[r] = Math.max(0, weighed[less]!.bits[r]!)
-    })
+  const byParent = new Map<string, number[]>()
+  looks.forEach(({ character }, i) => {
+    const parent = tables[character]!.character.noneWhere?.character
+    if (parent) byParent.set(parent, [...(byParent.get(parent) ?? []), i])
+  })
+  for (const [parent, list] of byParent) {
+    // The parent's own answer says the same.
+    const said = [...list, ...looks.flatMap((l, i) => (l.observation.character === parent ? [i] : []))]
+    if (said.length < 2) continue
+    for (let r = 0; r < compiled.rows; r++) {
+      if (!list.some((i) => lacksBy(tables[looks[i]!.character]!, r) === parent)) continue
+      const worst = said.reduce((a, b) => (weighed[b]!.bits[r]! < weighed[a]!.bits[r]! ? b : a))
+      for (const i of said) if (i !== worst) weighed[i]!.bits[r] = Math.max(0, weighed[i]!.bits[r]!)
+    }
   }
 }
 

@@ -4,6 +4,7 @@ import {
   type Character,
   type Flora,
   type LifeForm,
+  type Neighbour,
   type Plant,
   type PlantGroup,
   type Stage,
@@ -33,7 +34,15 @@ export const isCoded = ({ status }: CharacterTable, row: number): boolean => sta
 const SIZE_BINS = 16
 
 /** States by which an observer says that a part is not there: true of a plant that has no such part. */
-const absenceStates = new Set(['none', 'absent', 'plain', 'none-distinct', 'not-found', 'one-blade'])
+const absenceStates = new Set([
+  'none',
+  'absent',
+  'plain',
+  'none-distinct',
+  'not-found',
+  'one-blade',
+  'thin-inconspicuous',
+])
 /** Chance that an observer finds something where the plant has no such part at all. */
 const SEEN_WHERE_NONE = 0.02
 // Answering about a part is itself a sign that the plant has it: the question would seldom come up otherwise.
@@ -76,6 +85,8 @@ export interface CompiledFlora {
   plants: Plant[]
   /** Life form of each stranger row: the hypothesis "a plant of this kind that is not in this book". */
   strangers: LifeForm[]
+  /** Plants outside the book that are known by sight; their rows come last. */
+  neighbours: Neighbour[]
   rows: number
   characterIndex: Map<string, number>
   plantIndex: Map<string, number>
@@ -85,7 +96,9 @@ export interface CompiledFlora {
   tablesAt: (stage: Stage) => CharacterTable[]
 }
 
-function alwaysShows(plant: Plant, what: { character: string; state: string }, stage: Stage): boolean {
+type Described = Pick<Plant, 'form' | 'characters' | 'stages'>
+
+function alwaysShows(plant: Described, what: { character: string; state: string }, stage: Stage): boolean {
   const cell = cellAt(plant, what.character, stage)
   return cell?.kind === 'states' && cell.words[what.state] === 'always'
 }
@@ -94,14 +107,14 @@ function alwaysShows(plant: Plant, what: { character: string; state: string }, s
  * Why a plant of this description lacks the part that a character asks about: it is of another kind (`form`), or another
  * character says so. Undefined where it has the part, or nobody said. Absence is coded, or it says nothing.
  */
-export function lacksPart(plant: Plant, character: Character, stage: Stage): string | undefined {
+export function lacksPart(plant: Described, character: Character, stage: Stage): string | undefined {
   if (cellAt(plant, character.id, stage) !== undefined) return undefined
   if (character.noneWhere && alwaysShows(plant, character.noneWhere, stage)) return character.noneWhere.character
   return character.forms.includes(plant.form) ? undefined : 'form'
 }
 
 /** True where a plant of this description has the part that the character asks about. */
-export const hasPart = (plant: Plant, character: Character, stage: Stage): boolean =>
+export const hasPart = (plant: Described, character: Character, stage: Stage): boolean =>
   lacksPart(plant, character, stage) === undefined
 
 /** What has been left uncoded looks like, before the rest of its kind is reckoned in; it need not sum to 1. */
@@ -167,9 +180,8 @@ function uncoded(table: CharacterTable, form: LifeForm): number[] {
 const noConfusion = (n: number): number[][] =>
   Array.from({ length: n }, (_, t) => Array.from({ length: n }, (_, s) => (s === t ? 1 : 0)))
 
-function emptyTable(character: Character, plantCount: number): CharacterTable {
+function emptyTable(character: Character, rows: number): CharacterTable {
   const outcomes = character.states?.length ?? SIZE_BINS
-  const rows = plantCount + lifeForms.length
   return {
     character,
     outcomes,
@@ -186,10 +198,12 @@ function emptyTable(character: Character, plantCount: number): CharacterTable {
   }
 }
 
-function fillPlants(table: CharacterTable, plants: Plant[], stage: Stage): void {
+/** Write what is coded of each plant, from a row on. */
+function fillCoded(table: CharacterTable, plants: readonly Described[], from: number, stage: Stage): void {
   const { character, outcomes, status, edges } = table
   const none = noSuchPart(character)
-  plants.forEach((plant, row) => {
+  plants.forEach((plant, i) => {
+    const row = from + i
     const cell = cellAt(plant, character.id, stage)
     if (cell?.kind === 'states') setRow(table, row, stateShares(cell, character.states ?? []))
     else if (cell?.kind === 'range') {
@@ -209,9 +223,11 @@ function fillPlants(table: CharacterTable, plants: Plant[], stage: Stage): void 
   })
 }
 
-function fillStrangers(table: CharacterTable, plants: Plant[]): void {
+function fillUncoded(table: CharacterTable, plants: Plant[], neighbours: readonly Described[]): void {
   const { character, outcomes, status } = table
   const means = new Map(lifeForms.map((form) => [form, uncoded(table, form)]))
+  // Half what its kind in the book looks like, half anything: a stranger may be odd.
+  const anything = (form: LifeForm) => means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes)
   plants.forEach((plant, row) => {
     if (status[row] === NOT_CODED) setRow(table, row, means.get(plant.form)!)
   })
@@ -227,13 +243,12 @@ function fillStrangers(table: CharacterTable, plants: Plant[]): void {
         (character.states ?? []).map((s) => (s === form ? 0.95 : 0.01)),
       )
     } else {
-      // Half what its kind in the book looks like, half anything: a stranger may be odd.
-      setRow(
-        table,
-        row,
-        means.get(form)!.map((p) => 0.5 * p + 0.5 / outcomes),
-      )
+      setRow(table, row, anything(form))
     }
+  })
+  neighbours.forEach(({ form }, i) => {
+    const row = plants.length + lifeForms.length + i
+    if (status[row] === NOT_CODED) setRow(table, row, anything(form))
   })
 }
 
@@ -265,20 +280,26 @@ export function confusionOf(table: CharacterTable, sureness: Sureness, stage: St
   return character.states ? confusionMatrix(character, sureness, stage, observer, met) : noConfusion(outcomes)
 }
 
-function compileCharacter(character: Character, plants: Plant[], stage: Stage): CharacterTable {
-  const table = emptyTable(character, plants.length)
-  fillPlants(table, plants, stage)
+function compileCharacter(
+  character: Character,
+  plants: Plant[],
+  neighbours: readonly Described[],
+  stage: Stage,
+): CharacterTable {
+  const table = emptyTable(character, plants.length + lifeForms.length + neighbours.length)
+  fillCoded(table, plants, 0, stage)
+  fillCoded(table, neighbours, plants.length + lifeForms.length, stage)
   table.coded = codedByForm(table, plants)
   table.met = meanOfRows(table, codedRows(table, plants))
   table.confusion = confusionOf(table, 'sure', stage, 'near')
-  fillStrangers(table, plants)
+  fillUncoded(table, plants, neighbours)
   fillDoubt(table)
   table.without = Int32Array.from([...table.status.keys()].filter((r) => lacks(table, r)))
   return table
 }
 
 /** The life form stands once in each file; as a character it is what the plant always is, unless the file says what else it is taken for. */
-function withLifeForm(plants: Plant[]): Plant[] {
+function withLifeForm<P extends Described>(plants: readonly P[]): P[] {
   return plants.map((p) => ({
     ...p,
     characters: {
@@ -289,7 +310,7 @@ function withLifeForm(plants: Plant[]): Plant[] {
 }
 
 /** True where some plant is coded apart for the stage, or eyes err more at it. */
-function differsAt(character: Character, plants: Plant[], stage: Stage): boolean {
+function differsAt(character: Character, plants: readonly Described[], stage: Stage): boolean {
   const ids = [character.id, ...(character.noneWhere ? [character.noneWhere.character] : [])]
   return mixesUpMoreAt(character, stage) || plants.some((p) => ids.some((id) => p.stages[stage]?.[id] !== undefined))
 }
@@ -302,14 +323,18 @@ function differsAt(character: Character, plants: Plant[], stage: Stage): boolean
 export function compileFlora(flora: Flora): CompiledFlora {
   const { characters, plants } = flora
   const described = withLifeForm(plants)
+  const neighbours = withLifeForm(flora.neighbours ?? [])
+  const all = [...described, ...neighbours]
   const made = new Map<Stage, CharacterTable[]>()
-  const general = characters.map((c) => compileCharacter(c, described, 'vegetative'))
+  const general = characters.map((c) => compileCharacter(c, described, neighbours, 'vegetative'))
   made.set('vegetative', general)
   const tablesAt = (stage: Stage): CharacterTable[] => {
     const known = made.get(stage)
     if (known) return known
-    const different = (c: Character) => differsAt(c, described, stage) || differsAt(c, described, 'vegetative')
-    const tables = characters.map((c, i) => (different(c) ? compileCharacter(c, described, stage) : general[i]!))
+    const different = (c: Character) => differsAt(c, all, stage) || differsAt(c, all, 'vegetative')
+    const tables = characters.map((c, i) =>
+      different(c) ? compileCharacter(c, described, neighbours, stage) : general[i]!,
+    )
     made.set(stage, tables)
     return tables
   }
@@ -317,7 +342,8 @@ export function compileFlora(flora: Flora): CompiledFlora {
     flora,
     plants,
     strangers: [...lifeForms],
-    rows: plants.length + lifeForms.length,
+    neighbours,
+    rows: plants.length + lifeForms.length + neighbours.length,
     characterIndex: new Map(characters.map((c, i) => [c.id, i])),
     plantIndex: new Map(plants.map((p, i) => [p.id, i])),
     groupOf: new Map(flora.groups.flatMap((g) => g.plants.map((p) => [p, g] as const))),

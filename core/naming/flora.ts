@@ -220,14 +220,25 @@ export interface PlantGroup {
   why: string
 }
 
+/** A plant that turns up in swards and is not in the book: described only so far that it can be told from what is. */
+export interface Neighbour {
+  id: string
+  commonName: string
+  form: LifeForm
+  characters: Record<string, Cell>
+  stages: Partial<Record<Stage, Record<string, Cell>>>
+}
+
 export interface Flora {
   characters: Character[]
   plants: Plant[]
+  /** Plants outside the book that are known by sight; none where left out. */
+  neighbours?: Neighbour[]
   groups: PlantGroup[]
   hazards: Hazard[]
 }
 
 /** The cell of a plant for a character at a stage, or undefined where nothing is coded. */
-export function cellAt(plant: Plant, character: string, stage: Stage): Cell | undefined {
+export function cellAt(plant: Pick<Plant, 'characters' | 'stages'>, character: string, stage: Stage): Cell | undefined {
   return plant.stages[stage]?.[character] ?? plant.characters[character]
 }

@@ -61,6 +61,12 @@ function decidingFirst(
   return [check, ...next.filter((n) => n.character !== character)]
 }
 
+/** The plant outside the book that holds most of what is not in it, by name. */
+function likeliestNeighbour(compiled: CompiledFlora, posterior: Float64Array, notInBook: number): string | undefined {
+  const first = compiled.plants.length + compiled.strangers.length
+  return compiled.neighbours.find((_, i) => posterior[first + i]! > notInBook / 2)?.commonName
+}
+
 /**
  * Name a plant from what was seen of it.
  *
@@ -99,6 +105,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
       names: standing(compiled, beliefs.stage, (r) => beliefs.posterior[r]!),
       evenly: standing(compiled, beliefs.stage, (r) => beliefs.even.posterior[r]!),
       notInBook,
+      neighbour: likeliestNeighbour(compiled, beliefs.posterior, notInBook),
       open: open.map((o) => o.plant),
       unmet: unmetChecks(compiled, lead, beliefs.stage, met).map((u) => u.harmful),
       lead,

@@ -2,13 +2,13 @@ import { confusionOf, isCoded, lacks, type CharacterTable, type CompiledFlora } 
 import { lifeForms, type Character, type Stage } from './flora.ts'
 import type { Observation } from './observation.ts'
 import { measuringError, type Observer, type Sureness } from './observerError.ts'
-import { sizeDensity } from './sizeDistribution.ts'
+import { sizeAtScore, sizeDensity } from './sizeDistribution.ts'
 
 /** Chance that plants pulled side by side are one clone and show the same. Convention of this project. */
 const CLONE = 0.2
 /** Sizes of plants pulled side by side: n of them tell as much as n / (1 + (n - 1) x this). */
 const SIZES_ALIKE = 0.2
-/** A size read off another leaf than the one meant spreads this much wider (twice as wide). */
+/** A size read off a smaller leaf than the one meant, or not at its widest, spreads this much further down (twice as far). */
 const LOOSE_WIDEN = 0.5
 
 /** The states an answer stands for: a general one ("hairy") for each that it covers. */
@@ -95,11 +95,12 @@ function sizeLikelihoods(
   const anySize = 1 / Math.log(high / Math.max(low, high / 400))
   const rows = table.status.length
   const out = new Float64Array(rows)
-  for (let r = 0; r < compiled.plants.length; r++) {
+  for (let r = 0; r < rows; r++) {
     const knots = table.knots[r]
     if (!knots) continue
-    const wide = loose > 0 ? loose * sizeDensity(knots, mm, LOOSE_WIDEN) : 0
-    out[r] = (1 - blunder) * ((1 - loose) * sizeDensity(knots, mm, widen) + wide) + blunder * anySize
+    const meant = sizeDensity(knots, mm, widen)
+    const read = mm < sizeAtScore(knots, 0) ? sizeDensity(knots, mm, LOOSE_WIDEN) : meant
+    out[r] = (1 - blunder) * ((1 - loose) * meant + loose * read) + blunder * anySize
   }
   const uncoded = new Map(
     lifeForms.map((form) => {
@@ -108,11 +109,16 @@ function sizeLikelihoods(
       return [form, share * mean + (1 - share) * anySize] as const
     }),
   )
+  const { plants, strangers, neighbours } = compiled
   for (let r = 0; r < rows; r++) {
-    const stranger = compiled.strangers[r - compiled.plants.length]
     if (lacks(table, r)) out[r] = 0.02 * anySize
-    else if (stranger) out[r] = 0.5 * uncoded.get(stranger)! + 0.5 * anySize
-    else if (!isCoded(table, r)) out[r] = uncoded.get(compiled.plants[r]!.form)!
+    else if (r < plants.length) {
+      if (!isCoded(table, r)) out[r] = uncoded.get(plants[r]!.form)!
+    } else if (!table.knots[r]) {
+      const at = r - plants.length
+      const form = strangers[at] ?? neighbours[at - strangers.length]!.form
+      out[r] = 0.5 * uncoded.get(form)! + 0.5 * anySize
+    }
   }
   return out
 }

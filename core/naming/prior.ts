@@ -22,13 +22,15 @@ const OTHER_GROUND = 0.5
 export const NOT_IN_BOOK_PRIOR = 0.05
 /** Of these, the share that is kin of a plant of the book and looks mostly like it; the rest is split over the life forms. */
 const KIN_SHARE = 0.5
+/** Of the rest, the share that is one of the neighbours known by sight, where there are any: each as likely as the next. */
+const KNOWN_SHARE = 0.4
 const STRANGER_SHARE: Record<LifeForm, number> = {
-  grass: 0.3,
+  grass: 0.25,
   sedge: 0.1,
   rush: 0.05,
-  legume: 0.15,
+  legume: 0.12,
   forb: 0.35,
-  shrub: 0.05,
+  shrub: 0.13,
 }
 
 function regionWeight(plant: Plant, context: Context): number {
@@ -74,7 +76,10 @@ export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const out = new Float64Array(compiled.rows)
   weights.forEach((w, r) => (out[r] = (w / total) * (1 - NOT_IN_BOOK_PRIOR)))
   const strange = NOT_IN_BOOK_PRIOR * (weights.length > 0 ? 1 - KIN_SHARE : 1)
-  compiled.strangers.forEach((form, i) => (out[compiled.plants.length + i] = strange * STRANGER_SHARE[form]))
+  const { plants, strangers, neighbours } = compiled
+  const known = neighbours.length > 0 ? KNOWN_SHARE : 0
+  strangers.forEach((form, i) => (out[plants.length + i] = strange * (1 - known) * STRANGER_SHARE[form]))
+  if (known > 0) out.fill((strange * known) / neighbours.length, plants.length + strangers.length)
   return out
 }
 

@@ -64,6 +64,8 @@ export interface Grounds {
   /** The same by the even observer: a name must hold under both. */
   evenly: Standing[]
   notInBook: number
+  /** A plant outside the book that it looks like, where one does. */
+  neighbour: string | undefined
   /** Harmful plants not yet excluded. */
   open: Plant[]
   /** Harmful look-alikes of the leading plant whose check was not met yet. */
@@ -74,13 +76,19 @@ export interface Grounds {
 }
 
 /** What can be said. A harmless name is not given while a harmful plant is open or its check not met, whatever the figures. */
-export function verdictOf({ names, evenly, notInBook, open, unmet, lead, looks }: Grounds): Verdict {
+export function verdictOf({ names, evenly, notInBook, neighbour, open, unmet, lead, looks }: Grounds): Verdict {
   const leadIsHarmful = lead.role === 'toxic'
   const [first] = names
   if (notInBook >= 0.5)
     return {
       kind: 'open',
-      text: say('Probably not in this book ({{naturalFrequency}}).', { naturalFrequency: naturalFrequency(notInBook) }),
+      text:
+        neighbour === undefined
+          ? say('Probably not in this book ({{naturalFrequency}}).', { naturalFrequency: naturalFrequency(notInBook) })
+          : say('Probably not in this book ({{naturalFrequency}}); it looks most like {{neighbour}}.', {
+              naturalFrequency: naturalFrequency(notInBook),
+              neighbour: inSentence(neighbour),
+            }),
     }
   if (!first) return { kind: 'open', text: say('The book is empty.') }
   const others = open.filter((h) => !first.plants.includes(h.id))

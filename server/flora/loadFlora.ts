@@ -11,6 +11,7 @@ import { readCharacters } from './readCharacters.ts'
 import { readCultivars } from './readCultivars.ts'
 import { readGroups } from './readGroups.ts'
 import { readHazards } from './readHazards.ts'
+import { readNeighbours } from './readNeighbours.ts'
 import { readPlant } from './readPlant.ts'
 
 interface TaxonRow {
@@ -89,8 +90,13 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
   problems.push(...read.problems, ...readCultivars(CULTIVARS, readFileSync(join(folder, CULTIVARS), 'utf8')).problems)
   const dangers = readHazards('hazards.yaml', readFileSync(join(folder, 'hazards.yaml'), 'utf8'), plants)
   problems.push(...dangers.problems)
+  const outside = readNeighbours('neighbours.yaml', readFileSync(join(folder, 'neighbours.yaml'), 'utf8'), characters, [
+    ...ids,
+  ])
+  problems.push(...outside.problems)
   plants.sort((a, b) => (order.get(a.id) ?? 1e9) - (order.get(b.id) ?? 1e9))
-  return { flora: { characters, plants, groups: read.groups, hazards: dangers.hazards }, problems }
+  const { neighbours } = outside
+  return { flora: { characters, plants, neighbours, groups: read.groups, hazards: dangers.hazards }, problems }
 }
 
 export const floraFolder = join(projectRoot, 'flora')

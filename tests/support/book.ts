@@ -11,7 +11,7 @@ export const plantsById = new Map(flora.plants.map((p) => [p.id, p]))
 
 export type Look = [character: string, seen: string | string[] | number, sureness?: 'sure' | 'likely' | 'guess']
 
-const observe = (looks: Look[]): Observation[] =>
+export const observe = (looks: Look[]): Observation[] =>
   looks.map(([character, seen, sureness = 'sure']) =>
     typeof seen === 'number'
       ? { character, value: seen, unit: 'mm', sureness }

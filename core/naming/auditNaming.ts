@@ -1,10 +1,11 @@
 import { naturalFrequency } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { AbundanceWord, Plant, Region, Stage } from './flora.ts'
+import type { AbundanceWord, Character, Plant, Region, Stage } from './flora.ts'
 import { identify } from './identify.ts'
-import type { Context, Observation } from './observation.ts'
+import { isEvidence, type Context, type Observation } from './observation.ts'
 import { ABUNDANCE_WEIGHT } from './prior.ts'
 import { simulateSpecimen } from './simulateSpecimen.ts'
+import { slipped } from './slip.ts'
 import { standing } from './verdict.ts'
 
 export interface AuditedSpecimen {
@@ -18,9 +19,13 @@ export interface AuditedSpecimen {
   checks: number
   /** A harmful plant called by a harmless name. */
   missedHarm: boolean
+  /** A harmful plant that is no longer on the list of those open. */
+  excluded: boolean
 }
 
 const MOST_CHECKS = 10
+/** What six looks are misread together: a slip falls among about so many, on what is easily misread rather than on the kind of plant. */
+const MISTAKES_OF_SIX = 0.3
 
 /** A place and a month in which the plant is met: a region by how common it is there, a month of its growth. */
 export function whereMet({ regions, months }: Plant, random: () => number): Pick<Context, 'region' | 'month'> {
@@ -31,11 +36,42 @@ export function whereMet({ regions, months }: Plant, random: () => number): Pick
   return { ...(region ? { region } : {}), ...(month === undefined ? {} : { month }) }
 }
 
-/**
- * One specimen, the engine choosing the checks.
- *
- * @param placed region and month are known, as they are to whoever stands in a paddock
- */
+export interface AuditedRun {
+  judge: CompiledFlora
+  plant: Plant
+  context: Context
+  /** What an observer says of the specimen. */
+  answer: (character: Character) => Observation
+}
+
+/** One specimen named by a book, the engine choosing the checks until it names it or ten were made. */
+export function auditRun({ judge, plant, context, answer }: AuditedRun): AuditedSpecimen {
+  const looks: Observation[] = []
+  let result = identify(judge, context, looks)
+  while (looks.length < MOST_CHECKS && result.verdict.kind !== 'named' && result.next[0]) {
+    const character = judge.flora.characters[judge.characterIndex.get(result.next[0].character)!]!
+    looks.push(answer(character))
+    result = identify(judge, context, looks)
+  }
+  const p = new Map(result.candidates.map((c) => [c.plant, c.probability]))
+  const names = standing(judge, context.stage ?? 'vegetative', (r) => p.get(judge.plants[r]!.id)!)
+  const [first] = names
+  const harmless = first!.plants.every((id) => judge.plants[judge.plantIndex.get(id)!]!.role !== 'toxic')
+  const named = result.verdict.kind === 'named'
+  const isHarmful = plant.role === 'toxic'
+  return {
+    plant: plant.id,
+    first: { plants: first!.plants, probability: first!.probability },
+    right: first!.plants.includes(plant.id),
+    rightInThree: names.slice(0, 3).some((n) => n.plants.includes(plant.id)),
+    named,
+    checks: looks.length,
+    missedHarm: named && isHarmful && harmless,
+    excluded: isHarmful && judge.plantIndex.has(plant.id) && !result.harmfulOpen.some((h) => h.plant === plant.id),
+  }
+}
+
+/** One specimen drawn from the book that judges it. @param placed region and month are known, as they are to whoever stands in a paddock */
 export function auditSpecimen(
   compiled: CompiledFlora,
   plantId: string,
@@ -45,29 +81,40 @@ export function auditSpecimen(
   placed = false,
 ): AuditedSpecimen {
   const plant = compiled.plants[compiled.plantIndex.get(plantId)!]!
-  const context: Context = { stage, ...(placed ? whereMet(plant, random) : {}) }
   const specimen = simulateSpecimen(compiled, plant, stage, random, pulled)
-  const looks: Observation[] = []
-  let result = identify(compiled, context, looks)
-  while (looks.length < MOST_CHECKS && result.verdict.kind !== 'named' && result.next[0]) {
-    const character = compiled.flora.characters[compiled.characterIndex.get(result.next[0].character)!]!
-    looks.push(specimen.answer(character))
-    result = identify(compiled, context, looks)
+  const context: Context = { stage, ...(placed ? whereMet(plant, random) : {}) }
+  return auditRun({ judge: compiled, plant, context, answer: specimen.answer })
+}
+
+/**
+ * One specimen of a book written by another hand, seen without fault but for so many slips, judged by the book as it is.
+ *
+ * @param from the perturbed book the specimen is drawn from
+ * @param slips looks that slip, half of them to a state that is like what is there, the likelier the oftener such a look is misread
+ */
+export function auditPerturbed(
+  judge: CompiledFlora,
+  from: CompiledFlora,
+  plant: Plant,
+  stage: Stage,
+  random: () => number,
+  pulled: number,
+  slips: number,
+): AuditedSpecimen {
+  const drawn = from.plants[from.plantIndex.get(plant.id)!]!
+  const specimen = simulateSpecimen(from, drawn, stage, random, pulled, 'faultless')
+  let left = slips
+  let until = random() * MISTAKES_OF_SIX
+  const answer = (character: Character): Observation => {
+    const seen = specimen.answer(character)
+    until -= character.mistake
+    if (left === 0 || until > 0 || !isEvidence(seen)) return seen
+    left--
+    until = random() * MISTAKES_OF_SIX
+    const table = judge.tablesAt(stage)[judge.characterIndex.get(character.id)!]!
+    return slipped(seen, table, stage, random)
   }
-  const p = new Map(result.candidates.map((c) => [c.plant, c.probability]))
-  const names = standing(compiled, stage, (r) => p.get(compiled.plants[r]!.id)!)
-  const [first] = names
-  const harmless = first!.plants.every((id) => compiled.plants[compiled.plantIndex.get(id)!]!.role !== 'toxic')
-  const named = result.verdict.kind === 'named'
-  return {
-    plant: plantId,
-    first: { plants: first!.plants, probability: first!.probability },
-    right: first!.plants.includes(plantId),
-    rightInThree: names.slice(0, 3).some((n) => n.plants.includes(plantId)),
-    named,
-    checks: looks.length,
-    missedHarm: named && plant.role === 'toxic' && harmless,
-  }
+  return auditRun({ judge, plant, context: { stage }, answer })
 }
 
 export interface Audit {
@@ -83,6 +130,7 @@ export interface Audit {
   logScoreBits: number
   harmfulSpecimens: number
   missedHarm: number
+  excluded: number
   confusions: { plant: string; taken: string; times: number }[]
   /** Plants named right least often. */
   weakest: { plant: string; right: number }[]
@@ -134,6 +182,7 @@ export function summarise(compiled: CompiledFlora, all: AuditedSpecimen[]): Audi
       ) / all.length,
     harmfulSpecimens: harmful.length,
     missedHarm: harmful.filter((s) => s.missedHarm).length,
+    excluded: harmful.filter((s) => s.excluded || s.missedHarm).length,
     confusions: confusionsOf(all),
     weakest: [...byPlant]
       .map(([plant, list]) => ({ plant, right: share(list, (s) => s.right) }))

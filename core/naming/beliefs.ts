@@ -1,5 +1,4 @@
 import { lacksBy, type CompiledFlora } from './compileFlora.ts'
-import { expectedBits } from './expectedBits.ts'
 import type { Stage } from './flora.ts'
 import { likelihoods } from './likelihoods.ts'
 import { isEvidence, type Context, type Observation } from './observation.ts'
@@ -19,17 +18,21 @@ export interface WeighedObservation {
   cousinTimes: Float64Array
 }
 
+/** What one look multiplies each row by. */
+type Factors = Pick<WeighedObservation, 'observation' | 'times' | 'cousinTimes'>
+
 /** What one idea of the observer makes of the observations. */
 export interface Reading {
   posterior: Float64Array
   /** Probability per plant that it is a kin of it which this book does not hold. */
   cousins: Float64Array
-  weighed: WeighedObservation[]
+  weighed: Factors[]
 }
 
 export interface Beliefs extends Reading {
   stage: Stage
   prior: Float64Array
+  weighed: WeighedObservation[]
   /** Posterior with the kin laid on the plants and strangers that they look like: what a next look is weighed by. */
   believed: Float64Array
   /** The same observations as read by the even observer: a name must hold, and a poison fall, under both. */
@@ -51,19 +54,18 @@ interface Look {
  * Within a group of characters that say partly the same thing, the observation whose character tells most in this book
  * counts in full, the second by 1 / 1.35, the third by 1 / 1.7: whatever was answered, and in whatever order.
  */
-function weights(compiled: CompiledFlora, stage: Stage, before: Float64Array, observations: Observation[]): Look[] {
-  const tables = compiled.tablesAt(stage)
-  const rows = Int32Array.from(before.keys())
+function weights(compiled: CompiledFlora, stage: Stage, observations: Observation[]): Look[] {
   const looks = observations.filter(isEvidence).map((observation) => {
     const character = compiled.characterIndex.get(observation.character) ?? -1
-    const table = tables[character]
+    const table = compiled.tablesAt(stage)[character]
     if (!table) throw new RangeError(`the book has no character "${observation.character}"`)
-    const { group, id } = table.character
-    return { observation, character, group, id, tells: group ? expectedBits(table, rows, before) : 0 }
+    return { observation, character, table, id: table.character.id }
   })
-  return looks.map(({ observation, character, group, id, tells }) => {
+  return looks.map(({ observation, character, table, id }) => {
+    const { group } = table.character
+    const tellsMore = (o: (typeof looks)[number]) => o.table.tells - table.tells || (o.id < id ? 1 : -1)
     const more = looks.filter(
-      (o) => group !== undefined && o.group === group && (o.tells > tells || (o.tells === tells && o.id < id)),
+      (o) => group !== undefined && o.table.character.group === group && o.id !== id && tellsMore(o) > 0,
     ).length
     return { observation, character, weight: 1 / (1 + SAID_AGAIN * more) }
   })
@@ -73,7 +75,7 @@ function weights(compiled: CompiledFlora, stage: Stage, before: Float64Array, ob
  * That a plant lacks a part, as another character of it says, is said once: who takes a cut leaf for leaflets answers all
  * questions about leaflets so. A plant of another kind lacks each part for itself.
  */
-function sayLackOnce(compiled: CompiledFlora, stage: Stage, looks: Look[], weighed: WeighedObservation[]): void {
+function sayLackOnce(compiled: CompiledFlora, stage: Stage, looks: Look[], weighed: Factors[]): void {
   const tables = compiled.tablesAt(stage)
   const byParent = new Map<string, number[]>()
   looks.forEach(({ character }, i) => {
@@ -86,56 +88,60 @@ function sayLackOnce(compiled: CompiledFlora, stage: Stage, looks: Look[], weigh
     if (said.length < 2) continue
     for (let r = 0; r < compiled.rows; r++) {
       if (!list.some((i) => lacksBy(tables[looks[i]!.character]!, r) === parent)) continue
-      const worst = said.reduce((a, b) => (weighed[b]!.bits[r]! < weighed[a]!.bits[r]! ? b : a))
-      for (const i of said) if (i !== worst) weighed[i]!.bits[r] = Math.max(0, weighed[i]!.bits[r]!)
+      const worst = said.reduce((a, b) => (weighed[b]!.times[r]! < weighed[a]!.times[r]! ? b : a))
+      for (const i of said) if (i !== worst) weighed[i]!.times[r] = Math.max(1, weighed[i]!.times[r]!)
     }
   }
 }
 
-function weigh(compiled: CompiledFlora, stage: Stage, before: Float64Array, looks: Look[], observer: Observer) {
-  const weighed = looks.map(({ observation, weight }): WeighedObservation => {
+function factorsOf(compiled: CompiledFlora, stage: Stage, before: Float64Array, looks: Look[], observer: Observer) {
+  const factors = looks.map(({ observation, weight }) => {
     const likelihood = likelihoods(compiled, stage, observation, observer)
     let mean = 0
     for (let r = 0; r < before.length; r++) mean += before[r]! * likelihood[r]!
-    const bits = likelihood.map((l) => weight * Math.log2(l / mean))
-    return { observation, weight, likelihood, bits, times: bits, cousinTimes: bits }
+    const times = new Float64Array(before.length)
+    for (let r = 0; r < times.length; r++)
+      times[r] = weight === 1 ? likelihood[r]! / mean : (likelihood[r]! / mean) ** weight
+    return { observation, weight, likelihood, times, cousinTimes: new Float64Array(compiled.plants.length) }
   })
-  sayLackOnce(compiled, stage, looks, weighed)
-  const plants = compiled.plants.length
-  const strangerOf = compiled.plants.map((p) => plants + compiled.strangers.indexOf(p.form))
-  for (const w of weighed) {
-    w.times = w.bits.map((b) => 2 ** b)
-    w.cousinTimes = w.times.slice(0, plants)
-    for (let r = 0; r < plants; r++)
-      w.cousinTimes[r] = LIKE_ITS_PLANT * w.times[r]! + (1 - LIKE_ITS_PLANT) * w.times[strangerOf[r]!]!
-  }
-  return weighed
+  sayLackOnce(compiled, stage, looks, factors)
+  for (const { times, cousinTimes } of factors)
+    for (let r = 0; r < cousinTimes.length; r++)
+      cousinTimes[r] = LIKE_ITS_PLANT * times[r]! + (1 - LIKE_ITS_PLANT) * times[compiled.strangerOf[r]!]!
+  return factors
 }
 
+/** Least part of the likeliest row that a row keeps: it must not vanish, or it could not come back when a look is left out. */
+const LEAST_KEPT = 1e-250
+
 /** Bayes' rule: prior times all factors, scaled to sum to 1 over plants, strangers and kin. */
-function reading(before: Float64Array, cousinsBefore: Float64Array, weighed: WeighedObservation[]): Reading {
-  const logs = before.map(Math.log2)
-  const cousinLogs = cousinsBefore.map(Math.log2)
-  for (const w of weighed) {
-    for (let r = 0; r < logs.length; r++) logs[r] = logs[r]! + w.bits[r]!
-    for (let r = 0; r < cousinLogs.length; r++) cousinLogs[r] = cousinLogs[r]! + Math.log2(w.cousinTimes[r]!)
+function reading(before: Float64Array, cousinsBefore: Float64Array, weighed: Factors[]): Omit<Reading, 'weighed'> {
+  const posterior = Float64Array.from(before)
+  const cousins = Float64Array.from(cousinsBefore)
+  const multiply = (into: Float64Array, by: Float64Array) => {
+    let total = 0
+    for (let r = 0; r < into.length; r++) total += into[r] = Math.max(LEAST_KEPT, into[r]! * by[r]!)
+    return total
   }
-  const top = [...logs, ...cousinLogs].reduce((a, b) => Math.max(a, b), -Infinity)
-  const [posterior, cousins] = [logs.map((l) => 2 ** (l - top)), cousinLogs.map((l) => 2 ** (l - top))]
-  let total = 0
-  for (const p of posterior) total += p
-  for (const p of cousins) total += p
-  return { posterior: posterior.map((p) => p / total), cousins: cousins.map((p) => p / total), weighed }
+  const scale = (into: Float64Array, total: number) => {
+    for (let r = 0; r < into.length; r++) into[r] = into[r]! / total
+  }
+  for (const { times, cousinTimes } of weighed) {
+    const total = multiply(posterior, times) + multiply(cousins, cousinTimes)
+    scale(posterior, total)
+    scale(cousins, total)
+  }
+  return { posterior, cousins }
 }
 
 /** Probability of each row with that of the kin laid on what they look like. */
 function laidTogether(compiled: CompiledFlora, rows: Float64Array, cousins: Float64Array): Float64Array {
   const out = Float64Array.from(rows)
-  compiled.plants.forEach((plant, r) => {
-    const stranger = compiled.plants.length + compiled.strangers.indexOf(plant.form)
+  for (let r = 0; r < cousins.length; r++) {
+    const stranger = compiled.strangerOf[r]!
     out[r] = out[r]! + LIKE_ITS_PLANT * cousins[r]!
     out[stranger] = out[stranger]! + (1 - LIKE_ITS_PLANT) * cousins[r]!
-  })
+  }
   return out
 }
 
@@ -145,14 +151,19 @@ export function believe(compiled: CompiledFlora, context: Context, observations:
   const before = prior(compiled, context)
   const cousinsBefore = cousinPrior(compiled, before)
   const average = laidTogether(compiled, before, cousinsBefore)
-  const looks = weights(compiled, stage, average, observations)
-  const read = (observer: Observer) => reading(before, cousinsBefore, weigh(compiled, stage, average, looks, observer))
-  const near = read('near')
+  const looks = weights(compiled, stage, observations)
+  const weighed = factorsOf(compiled, stage, average, looks, 'near').map((f) => ({
+    ...f,
+    bits: f.times.map(Math.log2),
+  }))
+  const near = reading(before, cousinsBefore, weighed)
+  const evenly = factorsOf(compiled, stage, average, looks, 'even')
   return {
     stage,
     prior: before,
     ...near,
+    weighed,
     believed: laidTogether(compiled, near.posterior, near.cousins),
-    even: read('even'),
+    even: { ...reading(before, cousinsBefore, evenly), weighed: evenly },
   }
 }

@@ -10,6 +10,7 @@ import {
   type Stage,
 } from './flora.ts'
 import { stateShares } from './frequency.ts'
+import { expectedBits } from './expectedBits.ts'
 import { confusionMatrix, mixesUpMoreAt, type Observer, type Sureness } from './observerError.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
 
@@ -67,6 +68,8 @@ export interface CharacterTable {
   met: number[]
   /** outcomes x outcomes: chance of each answer of a careful near observer, given what is there. */
   confusion: number[][]
+  /** Bits that a careful look at it gives of a plant of which nothing is known. */
+  tells: number
   /** Bits of doubt left in a careful observer's answer when the plant is known, per row. */
   doubt: Float32Array
   status: Uint8Array
@@ -85,6 +88,8 @@ export interface CompiledFlora {
   plants: Plant[]
   /** Life form of each stranger row: the hypothesis "a plant of this kind that is not in this book". */
   strangers: LifeForm[]
+  /** Row of the stranger of the same life form, per plant. */
+  strangerOf: Int32Array
   /** Plants outside the book that are known by sight; their rows come last. */
   neighbours: Neighbour[]
   rows: number
@@ -189,6 +194,7 @@ function emptyTable(character: Character, rows: number): CharacterTable {
     truth: new Float32Array(rows * outcomes),
     met: [],
     confusion: [],
+    tells: 0,
     doubt: new Float32Array(rows),
     status: new Uint8Array(rows),
     coded: new Map(),
@@ -294,6 +300,8 @@ function compileCharacter(
   table.confusion = confusionOf(table, 'sure', stage, 'near')
   fillUncoded(table, plants, neighbours)
   fillDoubt(table)
+  const rows = Int32Array.from(table.status.keys())
+  table.tells = expectedBits(table, rows, new Float64Array(rows.length).fill(1 / rows.length))
   table.without = Int32Array.from([...table.status.keys()].filter((r) => lacks(table, r)))
   return table
 }
@@ -342,6 +350,7 @@ export function compileFlora(flora: Flora): CompiledFlora {
     flora,
     plants,
     strangers: [...lifeForms],
+    strangerOf: Int32Array.from(plants, (p) => plants.length + lifeForms.indexOf(p.form)),
     neighbours,
     rows: plants.length + lifeForms.length + neighbours.length,
     characterIndex: new Map(characters.map((c, i) => [c.id, i])),

@@ -16,7 +16,13 @@ export const DECIDES_FROM = 10
  *
  * @param checks characters whose part both plants have at the stage
  */
-export function decides(compiled: CompiledFlora, a: string, b: string, checks: readonly string[], stage: Stage): Decides {
+export function decides(
+  compiled: CompiledFlora,
+  a: string,
+  b: string,
+  checks: readonly string[],
+  stage: Stage,
+): Decides {
   const [rowA, rowB] = [compiled.plantIndex.get(a)!, compiled.plantIndex.get(b)!]
   let [bitsA, bitsB] = [0, 0]
   for (const id of checks) {

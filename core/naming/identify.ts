@@ -90,7 +90,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     candidates,
     notInBook,
     harmfulOpen: open.map(({ plant, probability, why, hangsOn, without }) => {
-      const [check] = plant.id === lead.id ? [] : decidingChecks(lead, plant)
+      const [check] = plant.id === lead.id ? [] : decidingChecks(compiled, lead, plant, beliefs.stage)
       return {
         plant: plant.id,
         probability,

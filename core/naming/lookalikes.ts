@@ -1,23 +1,26 @@
 import type { Lookalike, Plant, Stage } from './flora.ts'
 import type { CompiledFlora } from './compileFlora.ts'
+import { canBeAsked, decides, DECIDES_FROM } from './decides.ts'
 
 /** What the book says of two plants that look alike, from either plant's page. */
 export function lookalikeOf(a: Plant, b: Plant): Lookalike | undefined {
   return a.lookalikes.find((l) => l.plant === b.id) ?? b.lookalikes.find((l) => l.plant === a.id)
 }
 
-/** The checks by which the book tells two plants apart: one that decides, or two that do so together; none where none does. */
-export function decidingChecks(a: Plant, b: Plant): string[] {
+/**
+ * The checks by which the book tells two plants apart at a stage: one that decides, or two that do so together. None where
+ * the book says that none decides, where the part is not there, or where its own cells do not bear it out at that stage.
+ */
+export function decidingChecks(compiled: CompiledFlora, a: Plant, b: Plant, stage: Stage): string[] {
   const named = lookalikeOf(a, b)
-  return named === undefined ? [] : [named.check, ...(named.and ? [named.and] : [])]
+  if (named === undefined || named.undecided) return []
+  const checks = [named.check, ...(named.and ? [named.and] : [])].filter((c) =>
+    canBeAsked(compiled, c, stage, [a.id, b.id]),
+  )
+  if (checks.length === 0) return []
+  const { forFirst, forSecond } = decides(compiled, a.id, b.id, checks, stage)
+  return Math.min(forFirst, forSecond) >= DECIDES_FROM ? checks : []
 }
-
-/** Those of the checks whose part is there at a stage. */
-export const askedAt = (compiled: CompiledFlora, checks: readonly string[], stage: Stage): string[] =>
-  checks.filter((id) => {
-    const character = compiled.flora.characters[compiled.characterIndex.get(id) ?? -1]
-    return character !== undefined && !character.lacksAt.includes(stage)
-  })
 
 /** Harmful plants of the same form that the book says a plant is taken for, on the page of either. */
 export const harmfulLookalikes = (compiled: CompiledFlora, plant: Plant): Plant[] =>
@@ -33,7 +36,7 @@ export function unmetChecks(
   answered: ReadonlySet<string>,
 ): { harmful: Plant; checks: string[] }[] {
   return harmfulLookalikes(compiled, plant).flatMap((harmful) => {
-    const checks = askedAt(compiled, decidingChecks(plant, harmful), stage).filter((c) => !answered.has(c))
+    const checks = decidingChecks(compiled, plant, harmful, stage).filter((c) => !answered.has(c))
     return checks.length > 0 ? [{ harmful, checks }] : []
   })
 }

@@ -24,7 +24,7 @@ const SLIPS_OF_MISTAKES = 0.15
 /** How far a slip follows what is met at all; the rest of it may be anything. */
 const SLIP_AS_MET = 0.75
 /** Share said of the other of a pair that trained people mix up, under the even observer, against that of the near one. */
-const PAIR_TIMES_EVEN = 1.5
+const PAIR_TIMES_EVEN = 3
 
 /** True where a character is mixed up more at one stage than at others. */
 export const mixesUpMoreAt = (character: Character, stage: Stage): boolean =>

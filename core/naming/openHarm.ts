@@ -4,8 +4,8 @@ import type { Plant } from './flora.ts'
 
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001
-/** Bits by which a look must speak for the leading plant against the harmful one to count as a contradiction (8 to 1). */
-const CONTRADICTS_BITS = 3
+/** How plainly a look must speak for the leading plant against the harmful one to count as a contradiction (8 to 1). */
+const CONTRADICTS_FROM = 8
 /** Contradictions, each on something the book has coded and of another kind, that it takes to exclude a poison. */
 const LEAST_CONTRADICTIONS = 2
 
@@ -53,11 +53,11 @@ function likeliestWithout(
 function contradictions(compiled: CompiledFlora, { stage, weighed, even }: Beliefs, lead: number, row: number): number {
   const tables = compiled.tablesAt(stage)
   const kinds = new Set<string>()
-  weighed.forEach(({ observation: { character }, bits }, i) => {
+  weighed.forEach(({ observation: { character }, times }, i) => {
     const table = tables[compiled.characterIndex.get(character)!]!
-    const evenBits = even.weighed[i]!.bits
-    const against = Math.min(bits[lead]! - bits[row]!, evenBits[lead]! - evenBits[row]!)
-    if (isCoded(table, row) && against >= CONTRADICTS_BITS) kinds.add(table.character.group ?? character)
+    const evenly = even.weighed[i]!.times
+    const against = Math.min(times[lead]! / times[row]!, evenly[lead]! / evenly[row]!)
+    if (isCoded(table, row) && against >= CONTRADICTS_FROM) kinds.add(table.character.group ?? character)
   })
   return kinds.size
 }

@@ -23,7 +23,9 @@ export interface AuditedSpecimen {
   excluded: boolean
 }
 
-const MOST_CHECKS = 10
+/** An advisor gives up after so many answers that say something, or so many questions in all. Convention of the audit. */
+const MOST_CHECKS = 14
+const MOST_ASKED = 24
 /** What six looks are misread together: a slip falls among about so many, on what is easily misread rather than on the kind of plant. */
 const MISTAKES_OF_SIX = 0.3
 
@@ -44,11 +46,12 @@ export interface AuditedRun {
   answer: (character: Character) => Observation
 }
 
-/** One specimen named by a book, the engine choosing the checks until it names it or ten were made. */
+/** One specimen named by a book, the engine choosing the checks until it names it or the advisor gives up. */
 export function auditRun({ judge, plant, context, answer }: AuditedRun): AuditedSpecimen {
   const looks: Observation[] = []
   let result = identify(judge, context, looks)
-  while (looks.length < MOST_CHECKS && result.verdict.kind !== 'named' && result.next[0]) {
+  const goesOn = () => looks.filter(isEvidence).length < MOST_CHECKS && looks.length < MOST_ASKED
+  while (goesOn() && result.verdict.kind !== 'named' && result.next[0]) {
     const character = judge.flora.characters[judge.characterIndex.get(result.next[0].character)!]!
     looks.push(answer(character))
     result = identify(judge, context, looks)
@@ -65,7 +68,7 @@ export function auditRun({ judge, plant, context, answer }: AuditedRun): Audited
     right: first!.plants.includes(plant.id),
     rightInThree: names.slice(0, 3).some((n) => n.plants.includes(plant.id)),
     named,
-    checks: looks.length,
+    checks: looks.filter(isEvidence).length,
     missedHarm: named && isHarmful && harmless,
     excluded: isHarmful && judge.plantIndex.has(plant.id) && !result.harmfulOpen.some((h) => h.plant === plant.id),
   }
@@ -87,7 +90,8 @@ export function auditSpecimen(
 }
 
 /**
- * One specimen of a book written by another hand, seen without fault but for so many slips, judged by the book as it is.
+ * One specimen of a book written by another hand, seen without fault but for so many slips, judged by the book as it is,
+ * region and month known.
  *
  * @param from the perturbed book the specimen is drawn from
  * @param slips looks that slip, half of them to a state that is like what is there, the likelier the oftener such a look is misread
@@ -114,7 +118,7 @@ export function auditPerturbed(
     const table = judge.tablesAt(stage)[judge.characterIndex.get(character.id)!]!
     return slipped(seen, table, stage, random)
   }
-  return auditRun({ judge, plant, context: { stage }, answer })
+  return auditRun({ judge, plant, context: { stage, ...whereMet(plant, random) }, answer })
 }
 
 export interface Audit {

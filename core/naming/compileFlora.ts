@@ -12,6 +12,7 @@ import {
 import { stateShares } from './frequency.ts'
 import { expectedBits } from './expectedBits.ts'
 import { confusionMatrix, mixesUpMoreAt, type Observer, type Sureness } from './observerError.ts'
+import { cellOfStage } from './youngCell.ts'
 import { sizeKnots, sizeProbability, type SizeKnots } from './sizeDistribution.ts'
 
 const CODED = 0
@@ -210,7 +211,7 @@ function fillCoded(table: CharacterTable, plants: readonly Described[], from: nu
   const none = noSuchPart(character)
   plants.forEach((plant, i) => {
     const row = from + i
-    const cell = cellAt(plant, character.id, stage)
+    const cell = cellOfStage(plant, character, stage)
     if (cell?.kind === 'states') setRow(table, row, stateShares(cell, character.states ?? []))
     else if (cell?.kind === 'range') {
       const knots = sizeKnots(cell)
@@ -319,6 +320,7 @@ function withLifeForm<P extends Described>(plants: readonly P[]): P[] {
 
 /** True where some plant is coded apart for the stage, or eyes err more at it. */
 function differsAt(character: Character, plants: readonly Described[], stage: Stage): boolean {
+  if (stage === 'seedling' && character.young) return true
   const ids = [character.id, ...(character.noneWhere ? [character.noneWhere.character] : [])]
   return mixesUpMoreAt(character, stage) || plants.some((p) => ids.some((id) => p.stages[stage]?.[id] !== undefined))
 }

@@ -58,6 +58,11 @@ export interface Character {
   takenFor: TakenFor[]
   /** General answers, each with the states it covers: "hairy" without more. */
   covers?: Record<string, string[]>
+  /**
+   * What seedlings show where a plant's file does not say: sizes so many times the grown ones (low end by the first, high end
+   * by the second), or states that come beside those of the grown plant, by life form.
+   */
+  young?: { times: [number, number] } | { states: Record<string, LifeForm[]> }
   /** The state of a plant on which nothing is to be remarked: "none", "plain"; what nobody coded is mostly that. */
   plain?: string
   /** Another character, and the state of it that means there is no such part. */

@@ -1,5 +1,6 @@
 import { believe, type Beliefs } from './beliefs.ts'
 import type { CompiledFlora } from './compileFlora.ts'
+import { closingChecks } from './closingChecks.ts'
 import { explain, type Explanation } from './explain.ts'
 import type { Plant, Stage } from './flora.ts'
 import { decidingChecks, unmetChecks } from './lookalikes.ts'
@@ -31,6 +32,11 @@ export interface Identification {
   explanation: Explanation
 }
 
+/** From here on a leading plant is asked for the checks against its harmful look-alikes, and from there for looks that close the rest. */
+const LEADS_FROM = 0.5
+const CLOSES_FROM = 0.85
+const CLOSED_AT_ONCE = 8
+
 function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate[] {
   return compiled.plants
     .map((plant, r) => ({
@@ -49,16 +55,42 @@ function decidingFirst(
   lead: Plant,
   open: readonly OpenHarm[],
   observed: ReadonlySet<string>,
-): NextCheck[] {
+): NextCheck[] | undefined {
   const unmet = unmetChecks(compiled, lead, stage, observed)
   const standsOpen = new Set(open.map((o) => o.plant.id))
   const first = unmet.find((u) => standsOpen.has(u.harmful.id)) ?? unmet[0]
-  if (!first) return next
+  if (!first) return undefined
   const known = next.find((n) => n.character === first.checks[0])
   const character = first.checks[0]!
   const { effort } = compiled.flora.characters[compiled.characterIndex.get(character)!]!
   const check: NextCheck = { ...(known ?? { character, bits: 0, effort }), decides: first.harmful.id }
   return [check, ...next.filter((n) => n.character !== character)]
+}
+
+/** Looks still worth making, those first that stand between a harmless leading plant and its name. */
+function beforeTheName(
+  ranked: NextCheck[],
+  compiled: CompiledFlora,
+  { stage }: Beliefs,
+  lead: Plant,
+  probability: number,
+  open: readonly OpenHarm[],
+  observed: ReadonlySet<string>,
+  { lacking = [] }: Context,
+): NextCheck[] {
+  if (probability < LEADS_FROM || lead.role === 'toxic') return ranked
+  const deciding = decidingFirst(ranked, compiled, stage, lead, open, observed)
+  if (deciding || probability < CLOSES_FROM || open.length === 0) return deciding ?? ranked
+  const effortOf = (id: string) => compiled.flora.characters[compiled.characterIndex.get(id)!]!.effort
+  const cannot = (id: string) =>
+    (effortOf(id) === 'lens' && lacking.includes('lens')) || (effortOf(id) === 'dig' && lacking.includes('spade'))
+  const harmful = open.slice(0, CLOSED_AT_ONCE).map((o) => o.plant)
+  const closing = closingChecks(compiled, stage, lead, harmful, (id) => observed.has(id) || cannot(id))
+  const first = new Set(closing.map((c) => c.character))
+  return [...closing, ...ranked.filter((n) => !first.has(n.character))].slice(
+    0,
+    Math.max(ranked.length, closing.length),
+  )
 }
 
 /** The plant outside the book that holds most of what is not in it, by name. */
@@ -84,8 +116,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
   const observed = new Set(observations.map((o) => o.character))
   const met = new Set(beliefs.weighed.map((w) => w.observation.character))
   const ranked = nextChecks(compiled, beliefs, observed, context.lacking ?? [])
-  const leading = candidates[0]!.probability >= 0.5 && lead.role !== 'toxic'
-  const next = leading ? decidingFirst(ranked, compiled, beliefs.stage, lead, open, observed) : ranked
+  const next = beforeTheName(ranked, compiled, beliefs, lead, candidates[0]!.probability, open, observed, context)
   return {
     candidates,
     notInBook,

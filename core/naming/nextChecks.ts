@@ -1,7 +1,8 @@
 import type { Beliefs } from './beliefs.ts'
 import { answerChance, lacks, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
 import { added, answered, doubtBits, expectedBits, gain, gather, type Gathered } from './expectedBits.ts'
-import type { Character, Effort, Stage } from './flora.ts'
+import type { Effort, Stage } from './flora.ts'
+import { costOf } from './lookCost.ts'
 
 export interface NextCheck {
   character: string
@@ -12,13 +13,7 @@ export interface NextCheck {
   decides?: string
 }
 
-/** What a look costs against a glance, and how much dearer one that is often misread is: colour comes last. Conventions of this project. */
-const COST: Record<Effort, number> = { glance: 1, hand: 1.1, lens: 1.25, dig: 1.6 }
-const OFTEN_MISREAD = 0.15
-const MISREAD_COST = 1.5
 const LEAST_BITS = 0.005
-
-const costOf = (c: Character): number => COST[c.effort] * (c.mistake >= OFTEN_MISREAD ? MISREAD_COST : 1)
 
 /** Expected bits about "harmful or not" alone. */
 function harmBits(table: CharacterTable, { harm, rest }: Gathered): number {

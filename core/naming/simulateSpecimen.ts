@@ -1,8 +1,9 @@
 import { hasPart, type CompiledFlora } from './compileFlora.ts'
-import { cellAt, type Character, type Plant, type RangeCell, type Stage, type StateCell } from './flora.ts'
+import { type Character, type Plant, type RangeCell, type Stage, type StateCell } from './flora.ts'
 import { stateShares } from './frequency.ts'
 import { CANT_TELL, type Observation } from './observation.ts'
 import { measuringError } from './observerError.ts'
+import { cellOfStage } from './youngCell.ts'
 import { sizeAtScore, sizeKnots } from './sizeDistribution.ts'
 
 /** A made plant: answers what an observer with common errors would say of it. */
@@ -95,7 +96,7 @@ export function simulateSpecimen(
     answer: (character) => {
       if (character.id === 'life.form')
         return states(character, stateShares({ kind: 'states', words: { [plant.form]: 'always' } }, character.states!))
-      const cell = hasPart(plant, character, stage) ? cellAt(plant, character.id, stage) : undefined
+      const cell = hasPart(plant, character, stage) ? cellOfStage(plant, character, stage) : undefined
       if (!cell) return cantTell(character)
       if (cell.kind === 'range') return sizes(character, cell)
       const shares = stateShares(cell, character.states!)

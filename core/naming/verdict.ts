@@ -59,6 +59,16 @@ const list = (names: string[]): string =>
     ? names.join('')
     : say('{{names}} and {{at}}', { names: names.slice(0, -1).join(', '), at: names.at(-1) })
 
+/** Harmful plants by name, three at most and how many more. */
+function harmfulNames(plants: readonly Plant[]): string {
+  const said = plants.slice(0, 3).map((h) => inSentence(h.commonName))
+  const more = plants.length > 3 ? [say('{{n}} more harmful plants', { n: plants.length - 3 })] : []
+  return list([...said, ...more])
+}
+
+const notExcluded = (plants: readonly Plant[]): string =>
+  say('Not excluded yet: {{others}}.', { others: harmfulNames(plants) })
+
 export interface Grounds {
   names: Standing[]
   /** The same by the even observer: a name must hold under both. */
@@ -111,19 +121,18 @@ export function verdictOf({ names, evenly, notInBook, neighbour, open, unmet, le
     }
   if (byBoth >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
     const why = first.group ? ` ${first.group.why}` : ''
+    const besides = others.length > 0 ? ` ${notExcluded(others)}` : ''
     return {
       kind: 'named',
       text: say('{{name}}: right about {{naturalFrequency}} times.{{why}}', {
         name: first.name,
         naturalFrequency: naturalFrequency(first.probability),
-        why,
+        why: why + besides,
       }),
     }
   }
   if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length > 0) {
-    const said = others.slice(0, 3).map((h) => inSentence(h.commonName))
-    const more = others.length > 3 ? [say('{{n}} more harmful plants', { n: others.length - 3 })] : []
-    const all = { inSentence: inSentence(first.name), others: list([...said, ...more]) }
+    const all = { inSentence: inSentence(first.name), others: harmfulNames(others) }
     return {
       kind: 'narrowed',
       text:

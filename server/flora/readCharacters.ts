@@ -54,6 +54,8 @@ class CharacterEntry {
   @IsOptional() @IsArray() @ValidateNested({ each: true }) @Type(() => TakenForEntry) taken_for?: TakenForEntry[]
   @IsOptional() @IsObject() covers?: Record<string, string[]>
   @IsOptional() @IsString() plain?: string
+  @IsOptional() @IsArray() @IsNumber({}, { each: true }) young_times?: [number, number]
+  @IsOptional() @IsObject() young_states?: Record<string, LifeForm[]>
   @IsOptional() @IsObject() none_where?: Record<string, string>
   @IsOptional() @IsArray() @IsString({ each: true }) how?: string[]
 }
@@ -79,6 +81,7 @@ function strayStates(entry: CharacterEntry): string[] {
     ...takenFor(entry.taken_for).flatMap((t) => [t.is, t.said]),
     ...Object.keys(entry.places ?? {}),
     ...Object.values(entry.covers ?? {}).flat(),
+    ...Object.keys(entry.young_states ?? {}),
     ...(entry.plain ? [entry.plain] : []),
   ]
   return [...new Set(said.filter((s) => !entry.states?.includes(s)))]
@@ -129,6 +132,8 @@ export function readCharacters(name: string, text: string): { characters: Charac
         ...(entry.near === undefined ? {} : { near: entry.near }),
         takenFor: takenFor(entry.taken_for),
         ...(entry.covers ? { covers: entry.covers } : {}),
+        ...(entry.young_times ? { young: { times: entry.young_times } } : {}),
+        ...(entry.young_states ? { young: { states: entry.young_states } } : {}),
         ...(entry.plain ? { plain: entry.plain } : {}),
         ...noneWhere(entry.none_where),
         how: entry.how ?? [],

@@ -1,5 +1,5 @@
 import { leaf, oval } from './leafShape.ts'
-import { brush, circle, smoothClosed, straight, type Drawing, type Ink, type Point } from './mark.ts'
+import { brush, circle, smooth, smoothClosed, straight, type Drawing, type Ink, type Point } from './mark.ts'
 
 const GROUND = 30
 const soil = (): Drawing => [{ d: straight([2, GROUND], [98, GROUND]), ink: 'line' }, ...[10, 26, 74, 90].map((x, i) => ({ d: straight([x, GROUND + 8 + (i % 2) * 6], [x + 6, GROUND + 8 + (i % 2) * 6]), ink: 'soil' as const }))]
@@ -46,5 +46,39 @@ const seedling = (seed: Drawing): Drawing => [...soil(), ...tops(50, 29, 3), bru
 export const seedAttached: Record<string, () => Drawing> = {
   'not-found': () => [...seedling([]), { d: circle([50, 61], 15), ink: 'dotted' }],
   tiny: () => seedling([{ d: circle([56, 60], 3.4, 2.4), ink: 'straw' }, { d: circle([56, 60], 3.4, 2.4), ink: 'line' }]),
+  'large-pale': () => seedling([{ d: smoothClosed([[50, 46], [66, 48], [76, 60], [68, 76], [52, 76], [44, 62]]), ink: 'straw' }, { d: smooth([[52, 52], [62, 60], [66, 72]]), ink: 'line' }, { d: smoothClosed([[50, 46], [66, 48], [76, 60], [68, 76], [52, 76], [44, 62]]), ink: 'line' }]),
   'large-dark': () => seedling([{ d: smoothClosed([[50, 50], [64, 52], [70, 62], [62, 72], [50, 70], [46, 60]]), ink: 'brush' }, { d: straight([55, 56], [62, 64]), ink: 'purpleLine' }]),
+}
+
+/** Underground stems washed and laid side by side with their tips to the right. */
+const laid = (widths: [number, number, number], over: (y: number) => Drawing): Drawing => [
+  ...soil(),
+  ...tops(12, 27, 5),
+  ...[50, 76].flatMap((y, i) => [brush([[12, GROUND], [20, y - 2], [54, y + (i ? 1 : -1)], [94, y]], widths), ...over(y)]),
+]
+const joints = (y: number, step: number, tall: number): Drawing => {
+  const out: Drawing = []
+  for (let x = 24; x < 84; x += step) out.push(brush([[x, y - tall], [x + tall * 0.7, y], [x, y + tall]], [0.8, 1.5, 0.6]))
+  return out
+}
+
+export const rhizomeLook: Record<string, () => Drawing> = {
+  'thin-pale': () => laid([2, 2, 1], (y) => [...joints(y, 16, 2.4), ...roots(46, y, 12)]),
+  'sharp-white-tip': () => laid([4.4, 4.6, 4], (y) => [...joints(y, 16, 3.4), { d: smoothClosed([[78, y - 4.4], [90, y - 3], [99, y], [90, y + 3], [78, y + 4.4]]), ink: 'paper' }, { d: smoothClosed([[78, y - 4.4], [90, y - 3], [99, y], [90, y + 3], [78, y + 4.4]]), ink: 'line' }]),
+  'thick-scaly': () => laid([9, 11, 7], (y) => [22, 34, 46, 58, 70, 82].flatMap((x): Drawing => [{ d: smoothClosed([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'straw' }, { d: smooth([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'line' }])),
+}
+
+/** The thick base slit lengthwise. */
+const slit = (inside: Drawing): Drawing => {
+  const body = smoothClosed([[38, 4], [36, 30], [24, 48], [30, 70], [44, 84], [50, 98], [56, 84], [70, 70], [76, 48], [64, 30], [62, 4]])
+  return [{ d: body, ink: 'paper' }, ...inside, { d: body, ink: 'line' }, brush([[30, 70], [16, 80], [6, 94]], [3, 1.8, 0.5]), brush([[70, 70], [84, 80], [94, 94]], [3, 1.8, 0.5])]
+}
+
+export const rootCut: Record<string, () => Drawing> = {
+  solid: () => slit([{ d: straight([50, 8], [50, 90]), ink: 'fine' }, ...[40, 60].map((x) => ({ d: straight([x, 12], [50 + (x - 50) * 1.4, 60]), ink: 'fine' as const }))]),
+  chambered: () => slit([14, 27, 40, 53, 66].flatMap((y, i): Drawing => {
+    const half = [9, 11, 18, 19, 14][i]!
+    const room = smoothClosed([[50 - half, y], [50, y - 4.6], [50 + half, y], [50 + half, y + 4], [50, y + 5.6], [50 - half, y + 4]])
+    return [{ d: room, ink: i === 3 ? 'yellow' : 'leafDark' }, { d: room, ink: 'line' }]
+  })),
 }

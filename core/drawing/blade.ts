@@ -59,6 +59,13 @@ export const bladeMidrib: Record<string, () => Drawing> = {
     brush([[53.5, 1], [53.5, 50], [53.5, 99]], [2.4, 2.6, 2.4]),
     { d: closed([47.8, 1], [52.2, 1], [52.2, 99], [47.8, 99]), ink: 'paper' },
   ],
+  'brown-stripe': () => [
+    ...face([33, 38, 62, 67].map((x) => ({ d: straight([x, 2], [x, 98]), ink: 'fine' })), 'leafDark'),
+    { d: closed([43, 1], [57, 1], [57, 99], [43, 99]), ink: 'rust' },
+    ...Array.from({ length: 16 }, (_, i) => ({ d: straight([43, 6 + i * 6], [57, 2 + i * 6]), ink: 'line' as const })),
+    { d: straight([43, 1], [43, 99]), ink: 'line' },
+    { d: straight([57, 1], [57, 99]), ink: 'line' },
+  ],
   'white-stripe': () => [
     ...face([33, 38, 62, 67].map((x) => ({ d: straight([x, 2], [x, 98]), ink: 'fine' })), 'leafDark'),
     { d: closed([43, 1], [57, 1], [57, 99], [43, 99]), ink: 'paper' },

@@ -130,5 +130,9 @@ export const leafOutlines: Record<string, () => Drawing> = {
     brush([[50, 99], [50, 50], [50, 4]], [3, 2.6, 1.6]),
     ...Array.from({ length: 13 }, (_, i) => i).flatMap((i) => [-1, 1].flatMap((s) => leaf({ length: 13, width: 8, profile: oval(0.32) }, [50 + s, 95 - i * 7], s > 0 ? -62 : -118, { midrib: false }))),
   ],
+  wedge: () => {
+    const shape: Point[] = [[48, 92], [40, 58], [30, 22], [32, 12], [40, 17], [46, 8], [50, 14], [54, 8], [60, 17], [68, 12], [70, 22], [60, 58], [52, 92]]
+    return [...stalk(), { d: closed(...shape), ink: 'leaf' }, { d: closed(...shape), ink: 'line' }, brush([[50, 90], [50, 50], [50, 18]], [2.2, 1.6, 0.5])]
+  },
   linear: () => [...stalk(), ...leaf({ length: 88, width: 8, profile: (t) => Math.min(1, 8 * t, 6 * (1 - t)) }, BASE, -90)],
 }

@@ -126,6 +126,8 @@ export const leafCoat: Record<string, () => Drawing> = {
   'mealy-or-salty': () => coat('leaf', [...dots(8, 2.3, 'paper'), ...dots(8, 1)]),
   'woolly-under': () => turned('silver', [30, 38, 46, 54, 62, 70, 78].map((y, i) => ({ d: smooth([[57 + (i % 2), y], [61, y - 3], [64, y + 2], [68, y - 2]]), ink: 'fine' as const }))),
   'woolly-both': () => coat('silver', [...wool(30, 48), ...wool(52, 70)]),
+  'purple-beneath': () => turned('purple', [34, 42, 50, 58, 66, 74].map((y) => ({ d: straight([57, y + 4], [71, y - 4]), ink: 'purpleLine' as const }))),
+  'blue-bloom': () => coat('greenBlue', [{ d: smoothClosed([[56, 80], [66, 60], [66, 40], [56, 20], [53, 50]]), ink: 'paper' }, ...Array.from({ length: 22 }, (_, i) => ({ d: circle([32 + ((i * 7) % 16), 28 + i * 2.7], 1.3), ink: 'paper' as const }))]),
   'pale-edged': () => {
     const inner = closed(...placed(leafOutline({ ...TALL, length: 72, width: 42 }), [50, 88], -90))
     return [...coat('paper', [{ d: inner, ink: 'leafDark' }, { d: inner, ink: 'fine' }]), brush([[50, 92], [50, 50], [50, 16]], [4, 3, 1]), { d: straight([50, 92], [50, 20]), ink: 'dotted' }]
@@ -176,4 +178,10 @@ const thistle = (spine: number): Drawing => {
   ]
 }
 
-export const spines: Record<string, () => Drawing> = { none: () => thistle(0), 'leaf-edge-short': () => thistle(6), 'leaf-edge-long-dagger': () => thistle(19) }
+/** Prickles that stand on the midrib and the side veins, none on the edge. */
+const onVeins = (): Drawing => [
+  ...leaf({ ...TALL, width: 62, teeth: { depth: 0.24, count: 5 } }, AT, -90, { veins: 4 }),
+  ...[80, 66, 52, 38, 26].flatMap((y, i) => [-1, 1].flatMap((s) => [brush([[50, y], [50 + s * 3, y - 6], [50 + s * 9, y - 12]], [4, 2.4, 0.4]), brush([[50 + s * 14, y - 8], [50 + s * 15, y - 14], [50 + s * (20 + (i % 2)), y - 18]], [3.4, 2, 0.4])])),
+]
+
+export const spines: Record<string, () => Drawing> = { none: () => thistle(0), 'on-midrib-and-veins': onVeins, 'leaf-edge-short': () => thistle(6), 'leaf-edge-long-dagger': () => thistle(19) }

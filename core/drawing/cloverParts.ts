@@ -61,6 +61,7 @@ export const stipuleForm: Record<string, () => Drawing> = {
     const teeth = [[28, 80], [24, 68], [22, 55], [24, 42], [30, 30], [40, 22], [52, 20], [60, 28], [62, 40]] as Point[]
     return joint([...scale([[40, 76], [35, 60], [36, 46], [44, 38], [52, 38], [54, 52], [48, 70]], 'leaf'), ...teeth.map(([x, y]) => brush([[45 + (x - 45) * 0.42, 56 + (y - 56) * 0.42], [45 + (x - 45) * 0.7, 56 + (y - 56) * 0.7], [x, y]], [3.6, 2.2, 0.5]))])
   },
+  'broad-bristle-tip': () => joint([...scale([[31, 84], [29, 58], [38, 42], [50, 40], [56, 52], [52, 68], [44, 88]], 'leaf', [35, 41, 47].map((x) => ({ d: smooth([[x, 82], [x, 60], [x + 3, 46]]), ink: 'line' as const }))), brush([[43, 42], [46, 26], [45, 6]], [4.4, 2.4, 0.5]), brush([[35, 46], [28, 30], [25, 12]], [4, 2.2, 0.5])]),
   toothed: () => joint(sharp([[38, 82], [28, 72], [34, 68], [24, 58], [33, 55], [26, 44], [36, 42], [36, 28], [44, 36], [54, 26], [56, 44], [52, 62], [46, 84]], 'leaf', [{ d: smooth([[41, 78], [42, 56], [46, 38]]), ink: 'fine' }])),
 }
 
@@ -74,6 +75,7 @@ export const stipuleColour: Record<string, () => Drawing> = {
   green: () => bigStipule('leaf', stipuleVeins.map((p) => ({ d: smooth(p), ink: 'fine' }))),
   'red-veined': () => bigStipule('leaf', stipuleVeins.map((p) => ({ ...brush(p, [3.4, 4, 1.6]), ink: 'purple' as const }))),
   'red-banded': () => bigStipule('leaf', [{ d: closed([21, 66], [70, 66], [74, 46], [25, 46]), ink: 'purple' }, ...[30, 40, 50, 60].map((x) => ({ d: straight([x, 64], [x + 6, 48]), ink: 'purpleLine' as const })), ...stipuleVeins.map((p) => ({ d: smooth(p), ink: 'fine' as const }))]),
+  'dark-spot': () => bigStipule('leaf', [...stipuleVeins.map((p) => ({ d: smooth(p), ink: 'fine' as const })), { d: circle([48, 62], 13, 15), ink: 'purple' }, ...[52, 58, 64, 70].map((y) => ({ d: straight([38, y + 3], [58, y - 3]), ink: 'purpleLine' as const }))]),
   'solid-red': () => bigStipule('purple', stipuleVeins.map((p) => ({ d: smooth(p), ink: 'purpleLine' }))),
 }
 

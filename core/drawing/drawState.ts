@@ -5,13 +5,16 @@ import { bladePosture, leafRanks, posture, regrowth, standLook, texture, tug } f
 import { leafOutlines } from './broadLeaf.ts'
 import { leafCoat, leafMargin, leafMark, leafVeins, petioleForm, petioleLength, spines } from './broadParts.ts'
 import { leafletTip, leafletVeins, seedColour, seedShape, stipuleColour, stipuleForm } from './cloverParts.ts'
-import { auricleEdge, collarLook, liguleFirmness, sheathFeel, sheathHairs, sheathMargin } from './sheath.ts'
+import { auricleEdge, baseSheaths, collarLook, liguleFirmness, sheathFeel, sheathHairs, sheathMargin } from './sheath.ts'
 import { auricles, liguleShape, liguleType } from './collar.ts'
 import { flowerColour, flowerForm, fruitCase, headForm } from './heads.ts'
 import { hairsLower, hairsUpper } from './hairs.ts'
 import { leafletMargin, leafletMark, leafletShape, leafPlan, leafSet } from './leaflets.ts'
 import { lifeForm } from './lifeForm.ts'
-import { rhizomeLength, rootColour, seedAttached } from './below.ts'
+import { leafletCount, leafSection, petioleBase, petioleHairs, petioleMarks } from './leafFoot.ts'
+import { seedleafHairs, seedleafShape, seedleafStalk } from './seedLeaves.ts'
+import { headsLow } from './turfHeads.ts'
+import { rhizomeLength, rhizomeLook, rootColour, rootCut, seedAttached } from './below.ts'
 import { merged, type Drawing } from './mark.ts'
 import { baseColour, stemSection, vernation } from './shoot.ts'
 import { habit, rootKind } from './spread.ts'
@@ -80,6 +83,18 @@ const drawn: Record<string, Record<string, () => Drawing>> = {
   spines,
   'root.colour': rootColour,
   'rhizome.length': rhizomeLength,
+  'rhizome.look': rhizomeLook,
+  'root.cut': rootCut,
+  'base.sheaths': baseSheaths,
+  'petiole.hairs': petioleHairs,
+  'petiole.marks': petioleMarks,
+  'petiole.base': petioleBase,
+  'leaf.section': leafSection,
+  'leaflet.count': leafletCount,
+  'seedleaf.shape': seedleafShape,
+  'seedleaf.stalk': seedleafStalk,
+  'seedleaf.hairs': seedleafHairs,
+  'heads.low': headsLow,
   'seed.attached': seedAttached,
   'head.form': headForm,
   'flower.colour': flowerColour,

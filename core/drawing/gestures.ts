@@ -108,6 +108,19 @@ const STEPS: Record<string, [string, string]> = {
   'leaflet.veins': ['against-sky', 'lens-leaf'],
   'seed.size': ['lens', 'measure'],
   'petiole.form': ['cut-across', 'split-stem'],
+  'petiole.hairs': ['stroke', 'lens-leaf'],
+  'petiole.marks': ['stand-back', 'lay-flat'],
+  'petiole.base': ['bend-back', 'turn-over'],
+  'leaf.section': ['break-stem', 'cut-across'],
+  'leaflet.count': ['lay-flat', 'several'],
+  'root.cut': ['dig', 'split-stem'],
+  'rhizome.look': ['dig', 'lens'],
+  'base.sheaths': ['pull-shoot', 'lens'],
+  'heads.low': ['stand-back', 'from-above'],
+  'seedleaf.shape': ['pull-shoot', 'lay-flat'],
+  'seedleaf.length': ['lay-flat', 'measure'],
+  'seedleaf.stalk': ['lay-flat', 'how-wide'],
+  'seedleaf.hairs': ['pull-shoot', 'lens-leaf'],
 }
 const BY_EFFORT: Record<Character['effort'], [string, string]> = { glance: ['stand-back', 'several'], hand: ['pull-shoot', 'several'], lens: ['against-sky', 'lens-leaf'], dig: ['dig', 'several'] }
 

@@ -43,6 +43,7 @@ export const leafPlan: Record<string, () => Drawing> = {
   ],
   'many-no-tendril': () => pinnate('leaflet'),
   'many-with-tendril': () => pinnate('tendril'),
+  'one-blade': () => [...stalk([[50, 99], [50, 90], [50, 80]]), ...leaf({ length: 76, width: 50, profile: oval(0.46) }, [50, 82], -90, { veins: 5 })],
   fingers: () => [
     ...stalk([[50, 99], [50, 78], [50, 56]]),
     ...[-200, -168, -142, -116, -90, -64, -38, -12, 20].flatMap((d) => leaf({ length: 45, width: 11, profile: oval(0.62) }, [50, 56], d)),
@@ -56,6 +57,7 @@ export const leafletMargin: Record<string, () => Drawing> = {
   entire: () => one(),
   'fine-all-round': () => one({ depth: 0.14, count: 22, forward: true }),
   'strong-all-round': () => one({ depth: 0.27, count: 10, forward: true }),
+  'upper-half': () => one({ depth: 0.24, count: 9, from: 0.4, forward: true }),
   'tip-third-only': () => one({ depth: 0.2, count: 9, from: 0.66, forward: true }),
 }
 

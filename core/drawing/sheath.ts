@@ -117,3 +117,18 @@ export const sheathHairs: Record<string, () => Drawing> = {
   'stiff-out-standing': () => sleeve({ step: 9, long: 20, drop: -1, widths: [3, 1.8, 0.6] }),
   'edge-only': () => sleeve(undefined, true),
 }
+
+/** The foot of a shoot with its oldest sheaths. */
+const foot = (over: Drawing): Drawing => [
+  { d: closed([42, 0], [40, 60], [38, 99], [62, 99], [60, 60], [58, 0]), ink: 'leaf' },
+  brush([[42, 0], [40, 60], [38, 99]], [2, 2.6, 2.4]),
+  brush([[58, 0], [60, 60], [62, 99]], [2, 2.6, 2.4]),
+  ...over,
+]
+const OLD: Point[] = [[34, 99], [30, 60], [34, 34], [46, 26], [62, 30], [69, 58], [66, 99]]
+
+export const baseSheaths: Record<string, () => Drawing> = {
+  whole: () => foot([{ d: smoothClosed(OLD), ink: 'straw' }, ...[40, 50, 60].map((x) => ({ d: straight([x, 40], [x, 97]), ink: 'fine' as const })), { d: smoothClosed(OLD), ink: 'line' }]),
+  'shreds-to-fibres': () => foot([28, 33, 38, 43, 48, 53, 58, 63, 68, 73].map((x, i) => brush([[50 + (x - 50) * 0.55, 99], [50 + (x - 50) * 0.8, 64], [x + (x - 50) * 0.5 + (i % 2 ? 3 : -3), 24 + (i % 3) * 7]], [2.4, 1.8, 0.6]))),
+  'net-of-fibres': () => foot([{ d: smoothClosed(OLD), ink: 'paper' }, ...[0, 1, 2, 3, 4, 5].flatMap((i) => [-1, 1].map((s) => brush([[50 - s * 16, 40 + i * 11], [50, 34 + i * 11 + 6], [50 + s * 16, 30 + i * 11 + 10]], [1.5, 1.8, 1.5]))), { d: smoothClosed(OLD), ink: 'line' }]),
+}

@@ -100,6 +100,7 @@ export const baseColour: Record<string, () => Drawing> = {
   'silvery-white': () => base([{ d: smoothClosed(BASE), ink: 'silver' }, ...[41, 46, 54, 59].map((x) => ({ d: smooth([[x, 48], [x, 66], [x + 1, 82]]), ink: 'paper' as const }))]),
   yellow: () => base([{ d: smoothClosed(BASE), ink: 'yellow' }, ...[50, 58, 66, 74].map((y) => ({ d: straight([38, y], [62, y]), ink: 'fine' as const }))]),
   'pink-veined': () => base([39, 43, 47, 51, 55, 59].map((x) => ({ d: smooth([[x + 1, 46], [x, 62], [x - (50 - x) * 0.05, 83]]), ink: 'pinkLine' as const }))),
+  'dark-brown': () => base([{ d: smoothClosed(BASE), ink: 'rust' }, ...hatch(44, 84, 4, 'fine'), ...[41, 50, 59].map((x) => brush([[x, 46], [x, 64], [x + (50 - x) * 0.1, 84]], [1.2, 3, 1.6]))]),
   'straw-brown': () => base([
     { d: smoothClosed(BASE), ink: 'straw' },
     ...[[38, 46, 30, 34], [44, 44, 41, 28], [57, 44, 61, 29], [62, 48, 71, 35]].map(([x, y, x2, y2]) => brush([[x!, y! + 34], [x!, y!], [x2!, y2!]], [1.4, 1.4, 0.4])),

@@ -5,7 +5,7 @@ import { smoothClosed, straight, type Drawing } from './mark.ts'
 import { roundBar } from './portrait/portrait.ts'
 
 /** The longest size of each measured character that a drawing shows in full, in mm: sizes met in pasture. */
-export const STRIP_MM: Record<string, number> = { 'ligule.height': 10, 'blade.width': 30, 'leaflet.length': 60, 'leaf.length': 400, 'seed.size': 5 }
+export const STRIP_MM: Record<string, number> = { 'ligule.height': 10, 'blade.width': 30, 'leaflet.length': 60, 'leaf.length': 400, 'seedleaf.length': 60, 'seed.size': 5 }
 
 /** Sizes offered to be touched, in mm, each about half as large again as the one before. */
 export const QUICK_MM: Record<string, number[]> = {
@@ -13,6 +13,7 @@ export const QUICK_MM: Record<string, number[]> = {
   'blade.width': [1, 2, 3, 4, 6, 9, 13, 20],
   'leaflet.length': [5, 8, 12, 16, 22, 30, 45, 60],
   'leaf.length': [10, 20, 40, 70, 110, 170, 260, 400],
+  'seedleaf.length': [2, 4, 7, 10, 15, 22, 32, 45],
   'seed.size': [1, 1.4, 1.8, 2.3, 3, 4],
 }
 
@@ -35,6 +36,7 @@ export function partToScale(character: string, mm: number): Drawing {
       return bladeToScale(mm, perMm)
     case 'leaflet.length':
       return leaf({ length: units, width: units * 0.7, profile: oval(0.56) }, [50, 96], -90, { veins: units > 20 ? 4 : 0 })
+    case 'seedleaf.length':
     case 'leaf.length':
       return leaf({ length: units, width: units * 0.42, profile: oval(0.5) }, [50, 96], -90, { veins: units > 20 ? 5 : 0 })
     default: {

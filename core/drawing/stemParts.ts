@@ -36,8 +36,19 @@ function wing(side: -1 | 1, from: number, to: number): Drawing {
 }
 const bothWings = (from: number, to: number): Drawing => [...wing(-1, from, to), ...wing(1, from, to)]
 
+/** A green wing without spines down one side of the stem. */
+const softWing = (s: -1 | 1): Drawing => {
+  const edge: Point[] = [[50 + s * 8, 99], [50 + s * 25, 84], [50 + s * 20, 62], [50 + s * 27, 40], [50 + s * 21, 20], [50 + s * 8, 2]]
+  return [
+    { d: smoothClosed(edge), ink: 'leafDark' },
+    { d: smooth(edge), ink: 'line' },
+    ...[26, 46, 68, 88].map((y) => ({ d: straight([50 + s * 10, y + 5], [50 + s * 21, y - 4]), ink: 'fine' as const })),
+  ]
+}
+
 export const stemArmour: Record<string, () => Drawing> = {
   none: () => stem(),
+  'soft-wings': () => [...softWing(-1), ...softWing(1), ...stem()],
   'spiny-wings-whole-length': () => [...bothWings(2, 98), ...stem()],
   'spiny-wings-part': () => [...bothWings(54, 88), ...bothWings(6, 17), ...stem()],
   prickles: () => [...stem(), ...([[14, 1], [30, -1], [46, 1], [60, -1], [76, 1], [90, -1]] as const).flatMap(([y, s]): Drawing => [{ d: smoothClosed([[50 + s * 9, y - 4], [50 + s * 18, y - 1], [50 + s * 27, y + 5], [50 + s * 17, y + 4], [50 + s * 9, y + 5]]), ink: 'brush' }])],

@@ -4,8 +4,8 @@ import type { Plant } from './flora.ts'
 
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001
-/** How plainly a look must speak for the leading plant against the harmful one to count as a contradiction (8 to 1). */
-const CONTRADICTS_FROM = 8
+/** How plainly a look must speak for the leading plant against the harmful one to count as a contradiction (5 to 1). */
+const CONTRADICTS_FROM = 5
 /** Contradictions, each on something the book has coded and of another kind, that it takes to exclude a poison. */
 const LEAST_CONTRADICTIONS = 2
 

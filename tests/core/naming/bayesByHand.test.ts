@@ -5,7 +5,7 @@ import { identify } from '@/core/naming/identify.ts'
 import { expectedBits } from '@/core/naming/expectedBits.ts'
 import { confusionMatrix } from '@/core/naming/observerError.ts'
 import { NOT_IN_BOOK_PRIOR } from '@/core/naming/prior.ts'
-import { always, madeBook, madeCharacter, madePlant, madeTable, mostly } from '@/tests/support/book.ts'
+import { always, flora, madeBook, madeCharacter, madePlant, madeTable, mostly } from '@/tests/support/book.ts'
 
 /** Two plants, two characters of two states: small enough to do on paper. */
 const first = madeCharacter('shoot', ['rolled', 'folded'], { mistake: 0.04 })
@@ -18,9 +18,11 @@ const folded = madePlant('folded-one', { shoot: always('folded'), tip: always('b
 const tiny = madeBook([first, second], [rolled, folded])
 
 describe("Bayes' rule by hand on a book of two plants", () => {
-  // always = 0.97 against 0.006 for what is not listed, scaled to sum to 1; a careful look errs in 4 of 100.
+  // always = 0.97 against 0.006 for what is not listed, scaled to sum to 1. A careful look slips once in a hundred, to a state
+  // by three quarters of how often it is met and a quarter by lot: of two states met alike, half the slips fall on the other.
   const shown = 0.97 / 0.976
-  const seenRight = shown * 0.96 + (1 - shown) * 0.04
+  const slip = 0.01 * (0.75 * 0.5 + 0.25 / 2)
+  const seenRight = shown * (1 - slip) + (1 - shown) * slip
   const seenWrong = 1 - seenRight
 
   it('one sure look turns even odds into the ratio of the likelihoods', () => {
@@ -33,15 +35,19 @@ describe("Bayes' rule by hand on a book of two plants", () => {
       { character: 'shoot', states: ['rolled'] },
       { character: 'tip', states: ['boat'] },
     ])
-    const usually = 0.8
-    const boatOfRolled = (usually * 0.04 + 0.2 * 0.96) / 1
-    expect(posterior[0]! / posterior[1]!).toBeCloseTo((seenRight / seenWrong) * (boatOfRolled / seenRight), 2)
+    // Boats are met in the mean of 0.2 and of what is always there.
+    const met = (0.2 + shown) / 2
+    const toBoat = 0.01 * (0.75 * met + 0.25 / 2)
+    const toPointed = 0.01 * (0.75 * (1 - met) + 0.25 / 2)
+    const boatOfRolled = 0.8 * toBoat + 0.2 * (1 - toPointed)
+    const boatOfFolded = (1 - shown) * toBoat + shown * (1 - toPointed)
+    expect(posterior[0]! / posterior[1]!).toBeCloseTo((seenRight / seenWrong) * (boatOfRolled / boatOfFolded), 2)
   })
 
   it('a stranger keeps its prior share of what nobody looked at', () => {
-    const { posterior } = believe(tiny, {}, [])
+    const { posterior, cousins } = believe(tiny, {}, [])
     const strangers = posterior.slice(2).reduce((a, b) => a + b, 0)
-    expect(strangers).toBeCloseTo(NOT_IN_BOOK_PRIOR, 12)
+    expect(strangers + cousins[0]! + cousins[1]!).toBeCloseTo(NOT_IN_BOOK_PRIOR, 12)
     expect(posterior[0]).toBeCloseTo((1 - NOT_IN_BOOK_PRIOR) / 2, 12)
   })
 
@@ -53,7 +59,10 @@ describe("Bayes' rule by hand on a book of two plants", () => {
   it('bits of a look are the logarithm of how much likelier it is than on the average of the book', () => {
     const { weighed, prior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
     const w = weighed[0]!
-    const mean = w.likelihood.reduce((s, l, r) => s + l * prior[r]!, 0)
+    // A kin of each plant, half of the 5 in 100, looks seven tenths like it and the rest like a strange grass (row 2).
+    const kin = (0.05 * 0.5) / 2
+    const average = prior.map((p, r) => p + (r < 2 ? 0.7 * kin : r === 2 ? 0.3 * 2 * kin : 0))
+    const mean = w.likelihood.reduce((s, l, r) => s + l * average[r]!, 0)
     expect(w.bits[0]).toBeCloseTo(Math.log2(seenRight / mean), 5)
     expect(w.bits[1]).toBeLessThan(0)
   })
@@ -113,7 +122,8 @@ describe('frequency words', () => {
 })
 
 describe('observer error', () => {
-  const ligule = madeCharacter('ligule.type', ['membrane', 'fringed-membrane', 'hairs', 'absent'], { mistake: 0.05 })
+  const ofBook = (id: string) => flora.characters.find((c) => c.id === id)!
+  const ligule = ofBook('ligule.type')
 
   it.each(['sure', 'likely', 'guess'] as const)('each row of answers sums to 1 when %s', (sureness) => {
     for (const row of confusionMatrix(ligule, sureness, 'vegetative'))
@@ -126,7 +136,7 @@ describe('observer error', () => {
   })
 
   it('rolled and folded are mixed up more on seedlings than on grown shoots (common practice, no source)', () => {
-    const vernation = madeCharacter('vernation', ['rolled', 'folded'])
+    const vernation = ofBook('vernation')
     const wrong = (stage: 'seedling' | 'vegetative') => confusionMatrix(vernation, 'sure', stage)[0]![1]!
     expect(wrong('seedling')).toBeGreaterThan(3 * wrong('vegetative'))
   })

@@ -146,7 +146,12 @@ describe('groups a vegetative eye cannot split', () => {
   ]
 
   it('are named together, and it is said so', () => {
-    const r = name(sweet)
+    const r = name([
+      ...sweet,
+      ['stipule.form', 'narrow-pointed'],
+      ['stem.hairs', 'none'],
+      ['leaflet.shape', 'oblong-pointed'],
+    ])
     expect(r.verdict).toMatchObject({ kind: 'named' })
     expect(r.verdict.text).toMatch(/Sweetclover, white or yellow.*Only the colour of the flower/)
   })
@@ -218,6 +223,7 @@ describe('audit by simulation', () => {
       named: true,
       checks: right ? 3 : 7,
       missedHarm: false,
+      excluded: false,
     })
     const audit = summarise(book, [made(true, 0.8), made(false, 0.6)])
     expect(audit.brier).toBeCloseTo(0.2, 12)

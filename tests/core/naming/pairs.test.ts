@@ -1,7 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { cellAt, type Plant } from '@/core/naming/flora.ts'
 import { shareOfWord } from '@/core/naming/frequency.ts'
-import { lookalikeOf } from '@/core/naming/lookalikes.ts'
+import { canBeAsked, decides, DECIDES_FROM } from '@/core/naming/decides.ts'
+import { decidingChecks, lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import { identify } from '@/core/naming/identify.ts'
@@ -9,16 +10,16 @@ import { book, flora, plantsById, probabilityOf } from '@/tests/support/book.ts'
 
 /** Pairs that an eye mixes up and the check that tells them apart: common practice, no source, unless the plant files name one. */
 const pairs: [string, string, string][] = [
-  ['kentucky-bluegrass', 'perennial-ryegrass', 'base.colour'],
+  ['kentucky-bluegrass', 'perennial-ryegrass', 'blade.midrib'],
   ['kentucky-bluegrass', 'annual-bluegrass', 'ligule.height'],
   ['tall-fescue', 'quackgrass', 'auricles'],
-  ['tall-fescue', 'annual-ryegrass', 'auricles'],
+  ['tall-fescue', 'annual-ryegrass', 'auricle.edge'],
   ['tall-fescue', 'meadow-fescue', 'auricle.edge'],
   ['annual-ryegrass', 'perennial-ryegrass', 'vernation'],
   ['orchardgrass', 'velvetgrass', 'stem.section'],
   ['orchardgrass', 'tall-fescue', 'stem.section'],
   ['smooth-brome', 'quackgrass', 'auricles'],
-  ['johnsongrass', 'switchgrass', 'blade.midrib'],
+  ['johnsongrass', 'switchgrass', 'ligule.type'],
   ['large-crabgrass', 'dallisgrass', 'sheath.hairs'],
   ['barnyardgrass', 'johnsongrass', 'ligule.type'],
   ['barnyardgrass', 'large-crabgrass', 'ligule.type'],
@@ -31,15 +32,15 @@ const pairs: [string, string, string][] = [
   ['strawberry-clover', 'white-clover', 'leaflet.veins'],
   ['subterranean-clover', 'white-clover', 'hairs.lower'],
   ['yellow-sweetclover', 'alfalfa', 'leaflet.margin'],
-  ['alfalfa', 'black-medic', 'posture'],
+  ['alfalfa', 'black-medic', 'leaflet.length'],
   ['alfalfa', 'birdsfoot-trefoil', 'leaf.plan'],
-  ['black-medic', 'yellow-sweetclover', 'posture'],
+  ['black-medic', 'yellow-sweetclover', 'leaflet.margin'],
   ['birdsfoot-trefoil', 'black-medic', 'leaf.plan'],
   ['birdsfoot-trefoil', 'yellow-sweetclover', 'leaf.plan'],
   ['poison-hemlock', 'wild-carrot', 'stem.hairs'],
   ['poison-hemlock', 'water-hemlock', 'leaf.outline'],
   ['poison-hemlock', 'western-yarrow', 'root.kind'],
-  ['wild-carrot', 'water-hemlock', 'root.kind'],
+  ['wild-carrot', 'water-hemlock', 'leaf.margin'],
   ['wild-carrot', 'western-yarrow', 'root.kind'],
   ['buckhorn-plantain', 'broadleaf-plantain', 'leaf.outline'],
   ['tansy-ragwort', 'dandelion', 'sap'],
@@ -85,11 +86,41 @@ describe.each(pairs)('%s and %s', (a, b, check) => {
 })
 
 describe('look-alikes of the whole book', () => {
-  const all = flora.plants.flatMap((p) => p.lookalikes.map((l) => [p.id, l.plant, l.check] as const))
+  const all = flora.plants.flatMap((p) => p.lookalikes.map((l) => [p.id, l.plant, l] as const))
+  const grown = (checks: string[], a: string, b: string) =>
+    checks.filter((c) => canBeAsked(book, c, 'vegetative', [a, b]))
 
-  it.each(all)('%s against %s: %s is coded in at least one of them', (a, b, check) => {
-    const coded = [a, b].filter((id) => cellAt(plantsById.get(id)!, check, 'vegetative'))
-    expect(coded.length).toBeGreaterThan(0)
+  it.each(all.filter(([, , l]) => !l.undecided))(
+    '%s against %s: the checks speak ten to one, whichever it is',
+    (a, b, l) => {
+      const checks = grown([l.check, ...(l.and ? [l.and] : [])], a, b)
+      expect(checks.length).toBeGreaterThan(0)
+      const { forFirst, forSecond } = decides(book, a, b, checks, 'vegetative')
+      expect(Math.min(forFirst, forSecond)).toBeGreaterThanOrEqual(DECIDES_FROM)
+    },
+  )
+
+  it('names a second check only where the first does not do alone', () => {
+    const needless = all.filter(([a, b, l]) => {
+      if (!l.and || !canBeAsked(book, l.check, 'vegetative', [a, b])) return false
+      const { forFirst, forSecond } = decides(book, a, b, [l.check], 'vegetative')
+      return Math.min(forFirst, forSecond) >= 2 * DECIDES_FROM
+    })
+    expect(needless.map(([a, b]) => `${a} ${b}`)).toEqual([])
+  })
+
+  it('says of a few pairs that no look decides, and offers none for them', () => {
+    const undecided = all.filter(([, , l]) => l.undecided)
+    expect(undecided.length / all.length).toBeLessThan(0.1)
+    for (const [a, b] of undecided)
+      expect(decidingChecks(book, plantsById.get(a)!, plantsById.get(b)!, 'vegetative'), `${a} ${b}`).toEqual([])
+  })
+
+  it('offers a check at no stage at which it does not decide', () => {
+    // Johnsongrass seedlings have no rhizome yet: what decides in the grown plant says nothing then.
+    const [gamagrass, johnson] = [plantsById.get('eastern-gamagrass')!, plantsById.get('johnsongrass')!]
+    expect(decidingChecks(book, gamagrass, johnson, 'vegetative')).toContain('rhizome.length')
+    expect(decidingChecks(book, gamagrass, johnson, 'seedling')).toEqual([])
   })
 
   it('never says that a plant is safe', () => {

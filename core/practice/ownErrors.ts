@@ -1,5 +1,7 @@
 import { cellAt, type Character, type Flora, type Plant } from '../naming/flora.ts'
 import { stateShares } from '../naming/frequency.ts'
+import { statesMeant } from '../naming/likelihoods.ts'
+import { nearShare, slipOf } from '../naming/observerError.ts'
 import { isEvidence } from '../naming/observation.ts'
 import type { NamingCheck } from '../records/namingCheck.ts'
 import type { Naming } from '../records/round.ts'
@@ -8,28 +10,37 @@ import type { PracticeAnswer } from './answer.ts'
 /** How often one person read a character, and how often wrongly. */
 export interface Readings {
   character: string
-  /** On real plants whose name was verified in flower. */
-  field: { read: number; wrong: number }
+  /**
+   * On real plants whose name was verified in flower. `near`: said a state that is taken for one the plant shows; that is
+   * vocabulary, not error, and is counted apart.
+   */
+  field: { read: number; wrong: number; near: number }
   /** On drawn parts, in practice. */
   drawn: { read: number; wrong: number }
 }
 
 /** A state that a plant shows in fewer than this share of cases was misread, as a rule. Convention of this project. */
 const SELDOM = 0.03
+/** A state that careful people take for another at least so often is like it. Convention of this project. */
+const LIKE_IT = 0.01
 /** Looks that the book's own rate of mistakes stands for beside a person's. Convention of this project. */
 const BOOK_LOOKS = 20
 
-/** Was the answer one that the plant hardly shows? Undefined where the book does not say. */
+/** Was the answer one that the plant hardly shows, or one like those it shows? Undefined where the book does not say. */
 function misread(
   plant: Plant,
   character: Character,
   naming: Naming,
   o: Naming['observations'][number],
-): boolean | undefined {
-  const cell = cellAt(plant, character.id, naming.context.stage ?? 'vegetative')
+): 'right' | 'near' | 'wrong' | undefined {
+  const stage = naming.context.stage ?? 'vegetative'
+  const cell = cellAt(plant, character.id, stage)
   if (cell?.kind !== 'states' || !('states' in o) || !isEvidence(o)) return undefined
   const shares = stateShares(cell, character.states ?? [])
-  return o.states.reduce((sum, s) => sum + (shares[(character.states ?? []).indexOf(s)] ?? 0), 0) < SELDOM
+  const said = statesMeant(character, o.states)
+  if (said.reduce((sum, s) => sum + (shares[(character.states ?? []).indexOf(s)] ?? 0), 0) >= SELDOM) return 'right'
+  const shown = Object.keys(cell.words)
+  return shown.some((is) => said.some((s) => nearShare(character, is, s, stage) >= LIKE_IT)) ? 'near' : 'wrong'
 }
 
 /**
@@ -50,7 +61,7 @@ export function ownReadings(
   const was = new Map(checks.map((c) => [c.namingId, plants.get(c.was)]))
   const out = new Map<string, Readings>()
   const add = (character: string, where: 'field' | 'drawn', wrong: boolean) => {
-    const r = out.get(character) ?? { character, field: { read: 0, wrong: 0 }, drawn: { read: 0, wrong: 0 } }
+    const r = out.get(character) ?? { character, field: { read: 0, wrong: 0, near: 0 }, drawn: { read: 0, wrong: 0 } }
     r[where].read++
     if (wrong) r[where].wrong++
     out.set(character, r)
@@ -60,8 +71,10 @@ export function ownReadings(
     if (!plant) continue
     for (const o of naming.observations) {
       const character = characters.get(o.character)
-      const wrong = character && misread(plant, character, naming, o)
-      if (wrong !== undefined) add(o.character, 'field', wrong)
+      const how = character && misread(plant, character, naming, o)
+      if (how === undefined) continue
+      add(o.character, 'field', how === 'wrong')
+      if (how === 'near') out.get(o.character)!.field.near++
     }
   }
   for (const a of answers)
@@ -88,7 +101,9 @@ export function floraAsRead(flora: Flora, readings: readonly Readings[]): Flora 
   const by = new Map(readings.map((r) => [r.character, r]))
   const characters = flora.characters.map((c) => {
     const own = by.get(c.id)
-    return own ? { ...c, mistake: ownMistake(c.mistake, own) } : c
+    if (!own) return c
+    const mistake = ownMistake(c.mistake, own)
+    return { ...c, mistake, slip: slipOf(c) * (mistake / c.mistake) }
   })
   return { ...flora, characters }
 }

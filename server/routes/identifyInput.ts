@@ -17,6 +17,7 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { regions, stages, type Character, type Flora, type Region, type Stage } from '@/core/naming/flora.ts'
+import { isAnswer } from '@/core/naming/likelihoods.ts'
 import { CANT_TELL, type Context, type Observation } from '@/core/naming/observation.ts'
 import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
 import { nearest } from '../flora/problem.ts'
@@ -112,11 +113,13 @@ export function readContext(input: ContextInput | undefined, flora: Flora): Cont
   return context
 }
 
+const answersOf = (c: Character): string[] => [...c.states!, ...Object.keys(c.covers ?? {})]
+
 function checkStates(character: Character, states: string[], field: (i: number) => string): void {
   states.forEach((s, i) => {
-    if (!character.states!.includes(s))
+    if (!isAnswer(character, s))
       throw badRequest(
-        `${character.id} has no state "${s}". Nearest: ${nearest(s, character.states!).join(', ')}.`,
+        `${character.id} has no state "${s}". Nearest: ${nearest(s, answersOf(character)).join(', ')}.`,
         field(i),
       )
   })

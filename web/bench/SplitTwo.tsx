@@ -1,3 +1,4 @@
+import { inSentence } from '@/core/say.ts'
 import type { Stage } from '@/core/naming/flora.ts'
 import { OneLook } from '../plant-book/Lookalikes.tsx'
 import { characterTitle } from '../parts/words.ts'
@@ -22,7 +23,8 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
   if (!open || !one || !two) return null
   const named = one.lookalikes.find((l) => l.plant === b) ?? two.lookalikes.find((l) => l.plant === a)
   const unseen = checks.filter((c) => !observed.has(c.character))
-  const check = named && !observed.has(named.check) ? named.check : unseen[0]?.character
+  const byBook = named && !named.undecided ? [named.check, ...(named.and ? [named.and] : [])] : []
+  const check = byBook.find((c) => !observed.has(c)) ?? unseen[0]?.character
   return (
     <section className="mt-5" aria-labelledby="split">
       <h3 id="split" className="text-lg">
@@ -34,9 +36,18 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
             <OneLook plant={one} check={check} name />
             <OneLook plant={two} check={check} name />
           </div>
+          {named?.undecided ? (
+            <p className="mt-2 font-semibold">{say('No look decides between these two before flower or fruit.')}</p>
+          ) : byBook.length > 1 ? (
+            <p className="mt-2 text-ink-soft">
+              {say('Two looks together decide: {{checks}}.', {
+                checks: byBook.map((c) => inSentence(characterTitle(characters, c))).join(say(' and ')),
+              })}
+            </p>
+          ) : null}
           <p className="mt-2 flex flex-wrap items-center gap-3">
             <span className="min-w-0 grow basis-60">
-              {named && named.check === check
+              {named && (byBook.includes(check) || named.undecided)
                 ? named.why
                 : say('Most is told by: {{characterTitle}}.', { characterTitle: characterTitle(characters, check) })}
             </span>

@@ -66,6 +66,18 @@ export function StateAnswers({
           )
         })}
       </ul>
+      {Object.keys(character.covers ?? {}).map((general) => (
+        <button
+          key={general}
+          type="button"
+          aria-pressed={given.includes(general)}
+          onClick={() => (counts ? onCount(general) : choose(general))}
+          className={`mt-2 min-h-12 rounded-xl border px-4 ${given.includes(general) || counts?.[general] ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
+        >
+          {say('{{general}}, and no more can be said', { general: stateWords(general) })}
+          {counts?.[general] ? <b className="ml-2 text-lg">{counts[general]}</b> : null}
+        </button>
+      ))}
       <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
         <span>{say('Shift with a number: either of two')}</span>
         {either.length > 0 ? (

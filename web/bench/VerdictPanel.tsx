@@ -3,7 +3,9 @@ import { memo, useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
-import type { Plant, Stage } from '@/core/naming/flora.ts'
+import { eyeNote } from '@/core/naming/eyeNote.ts'
+import type { Character, Plant, Stage } from '@/core/naming/flora.ts'
+import { statesMeant } from '@/core/naming/likelihoods.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { standingCautions } from '@/core/harm/standingCautions.ts'
@@ -29,8 +31,33 @@ export interface VerdictProps {
   onReopen: (unknown: UnknownPlant) => void
 }
 
+/** How the answer might have come about otherwise: in one line, what the eye is known to take for what. */
+function EyeLine({
+  character,
+  answers,
+  stage,
+}: {
+  character: Character | undefined
+  answers: Observation[]
+  stage: Stage
+}) {
+  const answer = answers.find((o) => o.character === character?.id)
+  if (!character || !answer) return null
+  const said = 'states' in answer ? answer.states : 'counts' in answer ? Object.keys(answer.counts) : []
+  const note = eyeNote(character, statesMeant(character, said), stage)
+  return (
+    <span className="block text-sm text-ink-soft">
+      {note.kind === 'near'
+        ? say('near: {{is}} is at times read as {{said}}', { is: stateWords(note.is), said: stateWords(note.said) })
+        : note.kind === 'slip'
+          ? say('seldom read wrongly but by a slip')
+          : say('a smaller leaf reads smaller')}
+    </span>
+  )
+}
+
 /** For and against one plant, observation by observation. */
-function Evidence({ candidate }: { candidate: Candidate }) {
+function Evidence({ candidate, answers, stage }: { candidate: Candidate; answers: Observation[]; stage: Stage }) {
   const characters = useFlora((s) => s.characters)
   const list = candidate.evidence.filter((e) => Math.abs(e.bits) >= 0.05).sort((a, b) => b.bits - a.bits)
   if (list.length === 0) return <p className="text-ink-soft">{say('Nothing seen so far speaks for or against it.')}</p>
@@ -38,8 +65,11 @@ function Evidence({ candidate }: { candidate: Candidate }) {
     <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
       {list.map((e) => (
         <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
-          <span>{characterTitle(characters, e.character)}</span>
-          <span className={e.bits < 0 ? 'font-semibold text-harm' : ''}>
+          <span className="min-w-0">
+            {characterTitle(characters, e.character)}
+            <EyeLine character={characters.find((c) => c.id === e.character)} answers={answers} stage={stage} />
+          </span>
+          <span className={`shrink-0 ${e.bits < 0 ? 'font-semibold text-harm' : ''}`}>
             {e.bits < 0
               ? say('against {{bits}} bits', { bits: fixed(-e.bits, 1) })
               : say('for {{bits}} bits', { bits: fixed(e.bits, 1) })}
@@ -156,7 +186,9 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
   if (result.harmfulOpen.length === 0)
     return (
       <p className="mt-2 text-ink-soft">
-        {say('No harmful plant of this book is above 1 in 1,000 on what was seen. That is not the same as none.')}
+        {say(
+          'No harmful plant of this book is above 1 in 1,000 on what was seen, whichever one answer is left out. That is not the same as none.',
+        )}
       </p>
     )
   return (
@@ -164,7 +196,16 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
       {result.harmfulOpen.slice(0, HARM_SHOWN).map((h) => (
         <li key={h.plant} className="flex flex-wrap items-center gap-x-3 gap-y-1">
           <span className="font-semibold">{byId.get(h.plant)?.commonName}</span>
-          <span>{naturalFrequency(h.probability)}</span>
+          <span>
+            {h.why === 'one-answer'
+              ? say('{{without}}, were one answer a slip: {{character}}', {
+                  without: naturalFrequency(h.without),
+                  character: inSentence(characterTitle(characters, h.hangsOn!)),
+                })
+              : h.why === 'few-contradictions'
+                ? say('too little speaks against it yet')
+                : naturalFrequency(h.probability)}
+          </span>
           {h.check && !observed.has(h.check) ? (
             <button
               type="button"
@@ -205,7 +246,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
             <CandidateRow key={c.plant} candidate={c} first={i === 0} stage={stage} answers={answers}>
               <details className="mt-1" open={i === 0 && observed.size <= 6}>
                 <summary className="min-h-8 text-ink-soft">{say('why')}</summary>
-                <Evidence candidate={c} />
+                <Evidence candidate={c} answers={answers} stage={stage} />
               </details>
             </CandidateRow>
           ))}

@@ -32,19 +32,19 @@ export function OneLook({ plant, check, name }: { plant: Plant; check: string; n
 /** What it is taken for, each with the deciding check drawn side by side. */
 export function Lookalikes({ plant }: { plant: Plant }) {
   const { byId, characters, plants } = useFlora()
-  const own = plant.lookalikes.map((l) => ({ other: byId.get(l.plant), check: l.check, why: l.why }))
+  const own = plant.lookalikes.map((l) => ({ ...l, other: byId.get(l.plant) }))
   const theirs = plants
-    .flatMap((p) =>
-      p.lookalikes.filter((l) => l.plant === plant.id).map((l) => ({ other: p, check: l.check, why: l.why })),
-    )
+    .flatMap((p) => p.lookalikes.filter((l) => l.plant === plant.id).map((l) => ({ ...l, other: p })))
     .filter((l) => !own.some((o) => o.other?.id === l.other.id))
   const all = [...own, ...theirs].flatMap((l) => (l.other ? [{ ...l, other: l.other }] : []))
+  const looksOf = (...ids: (string | undefined)[]) =>
+    ids.flatMap((id) => (id ? [inSentence(characterTitle(characters, id))] : [])).join(say(' and '))
   return (
     <section className="mt-5">
       <h2 className="text-xl">{say('Taken for it')}</h2>
       {all.length === 0 ? <p>{say('No look-alike is recorded yet.')}</p> : null}
       <ul>
-        {all.map(({ other, check, why }) => (
+        {all.map(({ other, check, and, undecided, why }) => (
           <li key={other.id} className="border-b border-rule/60 py-3">
             <div className="flex flex-wrap items-baseline justify-between gap-x-3">
               <Link to={`/plants/${other.id}`} className="font-plant text-lg font-semibold hover:underline">
@@ -56,13 +56,21 @@ export function Lookalikes({ plant }: { plant: Plant }) {
               </Link>
             </div>
             <p className="text-ink-soft">
-              {say('Decide by: {{characterTitle}}', {
-                characterTitle: inSentence(characterTitle(characters, check)),
-              })}
+              {undecided
+                ? say('No look decides before flower or fruit. Of some help: {{looks}}', { looks: looksOf(check, and) })
+                : and
+                  ? say('Two looks together decide: {{looks}}', { looks: looksOf(check, and) })
+                  : say('Decide by: {{characterTitle}}', { characterTitle: looksOf(check) })}
             </p>
             <div className="mt-1 grid max-w-md grid-cols-2 gap-2">
               <OneLook plant={plant} check={check} name />
               <OneLook plant={other} check={check} name />
+              {and ? (
+                <>
+                  <OneLook plant={plant} check={and} name={false} />
+                  <OneLook plant={other} check={and} name={false} />
+                </>
+              ) : null}
             </div>
             <p className="mt-1">
               <Terms>{why}</Terms>

@@ -94,6 +94,16 @@ export function OwnReading({
                   <Bar r={r} book={c.mistake} words={words} />
                   <span className="min-w-56 grow basis-56">
                     <b>{c.title}</b>: {words}
+                    {r.field.near > 0 ? (
+                      <span className="block text-ink-soft">
+                        {say(
+                          '{{near}} more said a state like the one that was there: a matter of words, not counted.',
+                          {
+                            near: r.field.near,
+                          },
+                        )}
+                      </span>
+                    ) : null}
                   </span>
                 </li>
               )

@@ -43,6 +43,15 @@ describe('how a person reads the parts', () => {
     ])
   })
 
+  it('a state like the one that is there is a matter of words, not an error', () => {
+    // Hairy vetch is shaggy; "dense" is what many say of it. Three leaflets it never has (common practice, no source).
+    const names = [naming('a', 'hairy-vetch', { 'stem.hairs': 'dense', 'leaf.plan': 'three-palmate' })]
+    const of = (character: string) =>
+      ownReadings(flora, names, [check('a', 'hairy-vetch')], []).find((r) => r.character === character)!.field
+    expect(of('stem.hairs')).toEqual({ read: 1, wrong: 0, near: 1 })
+    expect(of('leaf.plan')).toEqual({ read: 1, wrong: 1, near: 0 })
+  })
+
   it('names not checked, plants outside the book and "cannot tell" say nothing', () => {
     const names = [
       naming('a', 'timothy', { vernation: 'folded' }),
@@ -63,7 +72,7 @@ describe('how a person reads the parts', () => {
 describe('the rate of mistakes to reckon with', () => {
   const readings = (read: number, wrong: number): Readings => ({
     character: 'vernation',
-    field: { read, wrong },
+    field: { read, wrong, near: 0 },
     drawn: { read: 0, wrong: 0 },
   })
 

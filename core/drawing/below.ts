@@ -65,7 +65,7 @@ const joints = (y: number, step: number, tall: number): Drawing => {
 export const rhizomeLook: Record<string, () => Drawing> = {
   'thin-pale': () => laid([2, 2, 1], (y) => [...joints(y, 16, 2.4), ...roots(46, y, 12)]),
   'sharp-white-tip': () => laid([4.4, 4.6, 4], (y) => [...joints(y, 16, 3.4), { d: smoothClosed([[78, y - 4.4], [90, y - 3], [99, y], [90, y + 3], [78, y + 4.4]]), ink: 'paper' }, { d: smoothClosed([[78, y - 4.4], [90, y - 3], [99, y], [90, y + 3], [78, y + 4.4]]), ink: 'line' }]),
-  'thick-scaly': () => laid([9, 11, 7], (y) => [22, 34, 46, 58, 70, 82].flatMap((x): Drawing => [{ d: smoothClosed([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'straw' }, { d: smooth([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'line' }])),
+  'thick-scaly': () => laid([9, 11, 7], (y) => [22, 34, 46, 58, 70, 82].flatMap((x): Drawing => [{ d: smoothClosed([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'straw' }, { d: smooth([[x - 7, y - 7], [x + 4, y - 8], [x + 9, y], [x + 4, y + 8], [x - 7, y + 7]]), ink: 'line' }, brush([[x + 2, y - 8], [x + 8, y], [x + 2, y + 8]], [1, 2.2, 1])]).reverse()),
 }
 
 /** The thick base slit lengthwise. */

@@ -1,9 +1,14 @@
 import { leaf, oval } from './leafShape.ts'
 import { brush, circle, closed, smooth, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
 
+/** The foot of the blade, going on beyond the picture. */
+const BLADE_FOOT: Point[] = [[50, 1], [4, 1], [8, 16], [24, 27], [42, 31], [58, 31], [76, 27], [92, 16], [96, 1]]
+
 /** A length of leaf stalk with the foot of the blade above it. */
 const stalk = (inside: Drawing = [], over: Drawing = []): Drawing => [
-  ...leaf({ length: 28, width: 60, profile: oval(0.36) }, [50, 30], -90, { veins: 0 }),
+  { d: smoothClosed(BLADE_FOOT), ink: 'leaf' },
+  ...[-1, 1].map((s) => ({ d: smooth([[50, 26], [50 + s * 14, 16], [50 + s * 30, 4]]), ink: 'fine' as const })),
+  { d: smooth(BLADE_FOOT.slice(1)), ink: 'line' },
   { d: closed([41, 99], [42, 28], [58, 28], [59, 99]), ink: 'leaf' },
   ...inside,
   brush([[41, 99], [41.6, 60], [42, 28]], [2.4, 2.6, 1.6]),

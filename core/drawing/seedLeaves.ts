@@ -19,11 +19,11 @@ function pair(form: LeafForm, stalk = 0, over: (end: Point, side: -1 | 1) => Dra
 }
 
 export const seedleafShape: Record<string, () => Drawing> = {
-  strap: () => pair({ length: 47, width: 9, profile: (t) => Math.min(1, 8 * t, 5 * (1 - t)) }),
+  strap: () => pair({ length: 47, width: 9, profile: (t) => Math.sin(Math.PI * Math.min(1, Math.max(0, t))) ** 0.3 }),
   lance: () => pair({ length: 46, width: 17, profile: oval(0.4) }),
   egg: () => pair({ length: 40, width: 26, profile: oval(0.4) }, 4),
   round: () => pair({ length: 34, width: 34, profile: oval(0.5) }, 8),
-  spoon: () => pair({ length: 44, width: 27, profile: (t) => (t < 0.4 ? 0.16 + 0.5 * (t / 0.4) ** 2 : Math.sin(Math.PI * (0.28 + 0.72 * ((t - 0.4) / 0.6))) ** 0.6) }),
+  spoon: () => pair({ length: 44, width: 27, profile: (t) => (0.14 + 0.86 * Math.max(0, Math.sin(Math.PI * t ** 2.4)) ** 0.8) * (t > 0.9 ? Math.sqrt(Math.max(0, 1 - ((t - 0.9) / 0.1) ** 2)) : 1) }),
   'heart-or-kidney': () => pair({ length: 32, width: 42, profile: oval(0.62), notch: 0.22 }, 9),
 }
 

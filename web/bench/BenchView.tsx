@@ -149,7 +149,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const named = result?.verdict.kind === 'named'
   const settles = suggested?.decides ? byId.get(suggested.decides)?.commonName : undefined
   const next = suggested
-    ? `${settles ? say('settles {{inSentence}}: ', { inSentence: inSentence(settles) }) : ''}${effortWords[suggested.effort]}`
+    ? `${settles ? say('against {{inSentence}}: ', { inSentence: inSentence(settles) }) : ''}${effortWords[suggested.effort]}`
     : undefined
   const nextTitle = characterTitle(characters, suggested?.character ?? '')
   const tip = useMemo((): MidribTip | undefined => {

@@ -23,7 +23,7 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
   if (!open || !one || !two) return null
   const named = one.lookalikes.find((l) => l.plant === b) ?? two.lookalikes.find((l) => l.plant === a)
   const unseen = checks.filter((c) => !observed.has(c.character))
-  const byBook = named && !named.undecided ? [named.check, ...(named.and ? [named.and] : [])] : []
+  const byBook = named ? [named.check, ...(named.and ? [named.and] : [])] : []
   const check = byBook.find((c) => !observed.has(c)) ?? unseen[0]?.character
   return (
     <section className="mt-5" aria-labelledby="split">
@@ -47,7 +47,7 @@ export function SplitTwo({ a, b, stage, observed, open, onAsk }: Props) {
           ) : null}
           <p className="mt-2 flex flex-wrap items-center gap-3">
             <span className="min-w-0 grow basis-60">
-              {named && (byBook.includes(check) || named.undecided)
+              {named && byBook.includes(check)
                 ? named.why
                 : say('Most is told by: {{characterTitle}}.', { characterTitle: characterTitle(characters, check) })}
             </span>

@@ -45,10 +45,14 @@ function EyeLine({
   if (!character || !answer) return null
   const said = 'states' in answer ? answer.states : 'counts' in answer ? Object.keys(answer.counts) : []
   const note = eyeNote(character, statesMeant(character, said), stage)
+  const general = said.find((s) => character.covers?.[s])
   return (
     <span className="block text-sm text-ink-soft">
       {note.kind === 'near'
-        ? say('near: {{is}} is at times read as {{said}}', { is: stateWords(note.is), said: stateWords(note.said) })
+        ? say('near: {{is}} is at times read as {{said}}', {
+            is: stateWords(note.is),
+            said: stateWords(general ?? note.said),
+          })
         : note.kind === 'slip'
           ? say('seldom read wrongly but by a slip')
           : say('a smaller leaf reads smaller')}
@@ -169,7 +173,7 @@ function CandidateRow({ candidate, first, stage, answers, children }: RowProps) 
             {plant.role === 'toxic' ? <span className="ml-2 font-bold text-harm">{say('harmful')}</span> : null}
           </span>
         </div>
-        <p className="text-right leading-tight">
+        <p className="shrink-0 text-right leading-tight">
           <b className="block">{naturalFrequency(candidate.probability)}</b>
           <span className="text-ink-soft">{certaintyWord(candidate.probability)}</span>
         </p>

@@ -18,6 +18,7 @@ const partNames: Record<string, string> = {
   blade: say('Blade'),
   'clover-like': say('Clover and kin'),
   'broad-leaf': say('Broad leaf'),
+  'seed-leaves': say('Seed leaves'),
   'below-ground': say('Below ground'),
   'when-lucky': say('Head, flower, seed'),
   plants: say('Whole plants'),

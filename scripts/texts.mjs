@@ -56,8 +56,8 @@ const lists = [
   'grazing, hay, turf, native, crest, slope, wet hollow, gateway, camp, shade, other',
   'compacted, disturbed, dry, fertile, wet',
   // certainty
-  'sure, likely, guess, clear, more than 999 in 1,000, less than 1 in 1,000',
-  '199 in 200, 99 in 100, 19 in 20, 9 in 10, 4 in 5, 3 in 4, 7 in 10, 2 in 3, 1 in 2, 1 in 3, 1 in 4, 1 in 5, 1 in 10',
+  'sure, likely, guess, clear, less than 1 in 1,000',
+  '99 in 100, 19 in 20, 9 in 10, 4 in 5, 3 in 4, 7 in 10, 2 in 3, 1 in 2, 1 in 3, 1 in 4, 1 in 5, 1 in 10',
   '1 in 20, 1 in 50, 1 in 100, 1 in 200, 1 in 500',
   // a stop
   'leafy, stemmy, headed, not, lightly, hard',
@@ -94,15 +94,16 @@ function textsOfTheBook() {
       ...(c.how ?? []),
       ...(c.needs ? [c.needs] : []),
       ...(c.caution ? [c.caution] : []),
-      ...(c.states ?? []).map((s) => String(s).replaceAll('-', ' ')),
+      ...[...(c.states ?? []), ...Object.keys(c.covers ?? {})].map((s) => String(s).replaceAll('-', ' ')),
     ]),
   ])
   const groups = Object.values(yaml('groups.yaml')).flatMap((g) => [g.name, g.why])
+  const neighbours = Object.values(yaml('neighbours.yaml')).map((n) => n.name)
   const hazards = Object.values(yaml('hazards.yaml')).flatMap((h) => [h.name, h.shows, h.hidden, h.test, h.do])
   const plants = readdirSync('flora/plants')
     .map((f) => yaml(`plants/${f}`))
     .flatMap(textsOfPlant)
-  return [...lists, ...characters, ...groups, ...hazards, ...plants]
+  return [...lists, ...characters, ...groups, ...neighbours, ...hazards, ...plants]
 }
 
 /** All of them once, in the order of the alphabet. */

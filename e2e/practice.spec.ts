@@ -150,7 +150,7 @@ test('a trainer makes a set, two people answer the same specimens, and the group
 
 test('a name is put right in flower: the score says so, the pair comes up in practice', async ({ page }) => {
   for (const [i, plant] of ['wild-carrot', 'red-fescue'].entries())
-    await post('/api/namings', { id: crypto.randomUUID(), plant, probability: 0.9, context: {}, observations: [{ character: 'smell', states: ['none'] }], namedAt: `2026-05-0${i + 1}T10:00:00.000Z`, place: 'River Meadow' }) // prettier-ignore
+    await post('/api/namings', { id: crypto.randomUUID(), plant, probability: 0.9, context: {}, observations: [{ character: 'smell', states: ['minty'] }], namedAt: `2026-05-0${i + 1}T10:00:00.000Z`, place: 'River Meadow' }) // prettier-ignore
   await page.goto(`${address}/daybook`)
   const back = page.getByRole('region', { name: 'Come back and check' })
   const carrot = back.getByRole('listitem').filter({ hasText: 'Wild carrot' })
@@ -165,7 +165,7 @@ test('a name is put right in flower: the score says so, the pair comes up in pra
     .toBe(2)
   await page.reload()
   await expect(back.getByTestId('hit-rate')).toContainText('1 of 2')
-  // Hemlock smells of mice (usual field mark): "no smell" was misread, and the bench reckons with it once asked to.
+  // Hemlock smells of mice, in the cold of nothing, never of mint (usual field mark): "minty" was misread, and the bench reckons with it once asked to.
   const own = page.getByRole('region', { name: 'How you read the parts' })
   await expect(own.getByRole('listitem').filter({ hasText: 'Smell' })).toContainText(/1 of \d+,/)
   await own.getByRole('checkbox', { name: /reckons with my own mistakes/ }).check()

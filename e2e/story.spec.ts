@@ -88,6 +88,7 @@ test('an advisor counts a paddock, names a stranger, and hands over a page that 
   await answer('sheath hairs', '3')
   await answer('base colour', '5')
   await answer('blade feel', '4')
+  await answer('hairs above', '4')
   await expect(page.getByTestId('verdict')).toContainText('Velvetgrass: right about')
   await page.getByRole('button', { name: 'Write down velvetgrass' }).click()
 

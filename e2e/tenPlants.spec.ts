@@ -42,6 +42,7 @@ const keyed: [name: string, looks: [string, string][]][] = [
       ['Leaf rows', 'leafless'],
       ['Shoot across', 'round'],
       ['Inside the stem', 'pithy'],
+      ['Base colour', 'straw brown'],
     ],
   ],
   [
@@ -59,6 +60,8 @@ const keyed: [name: string, looks: [string, string][]][] = [
       ['Sap', 'milky'],
       ['Leaf setting', 'whorled'],
       ['Leaf outline', 'linear'],
+      ['Kind of plant', 'broad leaf'],
+      ['Leaf edge', 'rolled under'],
     ],
   ],
   [
@@ -68,6 +71,8 @@ const keyed: [name: string, looks: [string, string][]][] = [
       ['Leaf outline', 'diamond'],
       ['Leaf setting', 'alternate'],
       ['Kind of plant', 'broad leaf'],
+      ['Leaf edge', 'coarse teeth'],
+      ['Hairs on the stem', 'none'],
     ],
   ],
   [
@@ -77,6 +82,7 @@ const keyed: [name: string, looks: [string, string][]][] = [
       ['Shoot across', 'three angled'],
       ['Shine', 'glossy both'],
       ['Root', 'tubers'],
+      ['Blade colour', 'light green'],
     ],
   ],
 ]
@@ -170,7 +176,7 @@ test('a common plant is written down in six taps and well under 25 seconds at a 
   }
   await tap(/rush/)
   await page.getByRole('button', { name: /^Change Kind of plant/ }).waitFor()
-  for (const answer of [/^1?\s*pithy|pithy/, /leafless/]) await tap(answer)
+  for (const answer of [/leafless/, /straw brown/, /^[0-9]?\s*none/, /^[0-9]?\s*upright/]) await tap(answer)
   await expect(verdict(page)).toContainText('Soft rush: right about')
   await tap(/^Write down soft rush/)
   await expect(page.getByText('Soft rush was written down.')).toBeVisible()

@@ -61,14 +61,15 @@ function changedBy(
     if (!states) continue
     states.forEach((state, s) => {
       let chance = 0
-      let first = rows[0]!
+      let first: number | undefined
       let most = -1
       for (const r of rows) {
         const joint = posterior[r]! * answerChance(table, r, s)
         chance += joint
         if (joint > most && r < compiled.plants.length) [first, most] = [r, joint]
       }
-      if (first !== lead && (!best || chance > best.chance))
+      // Where hardly a plant of the book is left, an answer puts none of them first.
+      if (first !== undefined && first !== lead && (!best || chance > best.chance))
         best = { character, state, plant: compiled.plants[first]!.id, chance }
     })
   }

@@ -4,6 +4,7 @@ import { codedStages, losesPoison } from '@/core/naming/auditCells.ts'
 import { believe } from '@/core/naming/beliefs.ts'
 import { compileFlora, lacksPart } from '@/core/naming/compileFlora.ts'
 import { identify } from '@/core/naming/identify.ts'
+import { shareOfWord } from '@/core/naming/frequency.ts'
 import { confusionMatrix, nearShare, slipOf } from '@/core/naming/observerError.ts'
 import { HARM_OPEN_FROM } from '@/core/naming/openHarm.ts'
 import { without, kinOf } from '@/core/naming/auditStrangers.ts'
@@ -239,6 +240,28 @@ describe('strangers', () => {
     const { notInBook, candidates } = name(looks)
     expect(notInBook).toBeGreaterThan(candidates[0]!.probability)
   })
+
+  it.each(flora.neighbours!.map((n) => [n.commonName, n] as const))(
+    '%s, answered by what is coded of it as the engine asks, ends outside the book',
+    (_name, n) => {
+      const usual = (character: string): Look => {
+        const cell = n.characters[character]
+        if (cell?.kind === 'range') return [character, (cell.typical[0] + cell.typical[1]) / 2]
+        if (cell)
+          return [character, Object.entries(cell.words).sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])[0]![0]]
+        return [character, character === 'life.form' ? n.form : 'cant-tell']
+      }
+      const looks: Look[] = []
+      for (let i = 0; i < 14; i++) {
+        const next = name(looks).next[0]
+        if (!next) break
+        looks.push(usual(next.character))
+      }
+      const { notInBook, candidates, verdict } = name(looks)
+      expect(notInBook, verdict.text).toBeGreaterThan(candidates[0]!.probability)
+      expect(verdict.text).toContain(n.commonName.slice(1))
+    },
+  )
 
   it('plants of the book, taken out of it one at a time with their kin, get a wrong name in at most 15 of 1,000', () => {
     const given: string[] = []

@@ -134,7 +134,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     next,
     verdict: verdictOf({
       names: standing(compiled, beliefs.stage, (r) => beliefs.posterior[r]!),
-      evenly: standing(compiled, beliefs.stage, (r) => beliefs.even.posterior[r]!),
+      evenly: (plants) => plants.reduce((all, id) => all + beliefs.even.posterior[compiled.plantIndex.get(id)!]!, 0),
       notInBook,
       neighbour: likeliestNeighbour(compiled, beliefs.posterior, notInBook),
       open: open.map((o) => o.plant),

@@ -71,8 +71,8 @@ const notExcluded = (plants: readonly Plant[]): string =>
 
 export interface Grounds {
   names: Standing[]
-  /** The same by the even observer: a name must hold under both. */
-  evenly: Standing[]
+  /** What the even observer makes of plants together: a name must hold under both. */
+  evenly: (plants: readonly string[]) => number
   notInBook: number
   /** A plant outside the book that it looks like, where one does. */
   neighbour: string | undefined
@@ -102,7 +102,7 @@ export function verdictOf({ names, evenly, notInBook, neighbour, open, unmet, le
     }
   if (!first) return { kind: 'open', text: say('The book is empty.') }
   const others = open.filter((h) => !first.plants.includes(h.id))
-  const byBoth = Math.min(first.probability, evenly.find((n) => n.name === first.name)?.probability ?? 0)
+  const byBoth = Math.min(first.probability, evenly(first.plants))
   const kinOfPoisons = lead.form === 'forb' || lead.form === 'legume'
   if (byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0 && unmet.length > 0)
     return {

@@ -22,7 +22,7 @@ import { projectRoot } from '../projectRoot.ts'
 
 const SEED = 0.7
 const books = Number(process.argv[2] ?? 4)
-const harmfulBooks = books * 15
+const harmfulBooks = books * 18
 const flora = loadFlora()
 const compiled = compileFlora(flora)
 const random = randomLcg(SEED)

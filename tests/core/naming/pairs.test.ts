@@ -100,8 +100,9 @@ describe('look-alikes of the whole book', () => {
     },
   )
 
-  it('names a second check only where the first does not do alone', () => {
+  it('names a second check only where the first does not do alone, or where a poison is one of the two', () => {
     const needless = all.filter(([a, b, l]) => {
+      if ([a, b].some((id) => plantsById.get(id)!.role === 'toxic')) return false
       if (!l.and || !canBeAsked(book, l.check, 'vegetative', [a, b])) return false
       const { forFirst, forSecond } = decides(book, a, b, [l.check], 'vegetative')
       return Math.min(forFirst, forSecond) >= 2 * DECIDES_FROM

@@ -1,4 +1,5 @@
-import { lacksBy, type CompiledFlora } from './compileFlora.ts'
+import { lacksBy } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import type { Stage } from './flora.ts'
 import { likelihoods } from './likelihoods.ts'
 import { isEvidence, type Context, type Observation } from './observation.ts'

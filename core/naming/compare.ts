@@ -1,4 +1,5 @@
-import { answerChance, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { answerChance, type CharacterTable } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import type { Effort, Stage } from './flora.ts'
 import { expectedBits } from './expectedBits.ts'
 

@@ -1,4 +1,5 @@
-import { answerChance, lacks, type CompiledFlora } from './compileFlora.ts'
+import { answerChance, lacks } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import type { Stage } from './flora.ts'
 
 /** How plainly a check speaks for each of two plants where it is that plant: ratios of likelihoods, geometric means. */

@@ -1,4 +1,4 @@
-import type { CharacterTable } from './compileFlora.ts'
+import type { CharacterTable } from './characterTable.ts'
 
 /** Shannon's measure of doubt in bits; shares need not sum to 1 (the rest is "can't tell"). */
 export function doubtBits(shares: number[]): number {

@@ -1,5 +1,6 @@
 import type { Beliefs } from './beliefs.ts'
-import { answerChance, type CompiledFlora } from './compileFlora.ts'
+import { answerChance } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import type { NextCheck } from './nextChecks.ts'
 
 export interface Explanation {

@@ -1,4 +1,5 @@
-import { confusionOf, isCoded, lacks, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { confusionOf, isCoded, lacks, type CharacterTable } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import { lifeForms, type Character, type Stage } from './flora.ts'
 import type { Observation } from './observation.ts'
 import { measuringError, type Observer, type Sureness } from './observerError.ts'

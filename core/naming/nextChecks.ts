@@ -1,5 +1,6 @@
 import type { Beliefs } from './beliefs.ts'
-import { answerChance, lacks, type CharacterTable, type CompiledFlora } from './compileFlora.ts'
+import { answerChance, lacks, type CharacterTable } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import { added, answered, doubtBits, expectedBits, gain, gather, type Gathered } from './expectedBits.ts'
 import type { Effort, Stage } from './flora.ts'
 import { costOf } from './lookCost.ts'

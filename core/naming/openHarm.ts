@@ -1,5 +1,6 @@
 import type { Beliefs, Reading } from './beliefs.ts'
-import { isCoded, type CompiledFlora } from './compileFlora.ts'
+import { isCoded } from './characterTable.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant } from './flora.ts'
 
 /** A harmful plant stays open until it is this unlikely. */

@@ -1,4 +1,4 @@
-import type { CharacterTable } from './compileFlora.ts'
+import type { CharacterTable } from './characterTable.ts'
 import type { Stage } from './flora.ts'
 import type { Observation } from './observation.ts'
 import { nearShare } from './observerError.ts'

@@ -1,4 +1,5 @@
-import { compileFlora, type CharacterTable } from '@/core/naming/compileFlora.ts'
+import type { CharacterTable } from '@/core/naming/characterTable.ts'
+import { compileFlora } from '@/core/naming/compileFlora.ts'
 import type { Cell, Character, FrequencyWord, Plant } from '@/core/naming/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'

@@ -1,12 +1,11 @@
 import { believe, type Beliefs } from './beliefs.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import { closingChecks } from './closingChecks.ts'
+import { beforeTheName } from './beforeTheName.ts'
 import { explain, type Explanation } from './explain.ts'
-import type { Plant, Stage } from './flora.ts'
 import { decidingChecks, unmetChecks } from './lookalikes.ts'
 import { nextChecks, type NextCheck } from './nextChecks.ts'
 import type { Context, Observation } from './observation.ts'
-import { openHarm, type OpenHarm, type WhyOpen } from './openHarm.ts'
+import { openHarm, type WhyOpen } from './openHarm.ts'
 import { standing, verdictOf, type Verdict } from './verdict.ts'
 
 export interface Candidate {
@@ -32,11 +31,6 @@ export interface Identification {
   explanation: Explanation
 }
 
-/** From here on a leading plant is asked for the checks against its harmful look-alikes, and from there for looks that close the rest. */
-const LEADS_FROM = 0.5
-const CLOSES_FROM = 0.85
-const CLOSED_AT_ONCE = 8
-
 function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate[] {
   return compiled.plants
     .map((plant, r) => ({
@@ -45,52 +39,6 @@ function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate
       evidence: beliefs.weighed.map((w) => ({ character: w.observation.character, bits: w.bits[r]! })),
     }))
     .sort((a, b) => b.probability - a.probability || (a.plant < b.plant ? -1 : 1))
-}
-
-/** The checks that stand between the leading plant and harmful ones come first, those that decide against open ones foremost. */
-function decidingFirst(
-  next: NextCheck[],
-  compiled: CompiledFlora,
-  stage: Stage,
-  lead: Plant,
-  open: readonly OpenHarm[],
-  observed: ReadonlySet<string>,
-): NextCheck[] | undefined {
-  const unmet = unmetChecks(compiled, lead, stage, observed)
-  const standsOpen = new Set(open.map((o) => o.plant.id))
-  const first = unmet.find((u) => standsOpen.has(u.harmful.id)) ?? unmet[0]
-  if (!first) return undefined
-  const known = next.find((n) => n.character === first.checks[0])
-  const character = first.checks[0]!
-  const { effort } = compiled.flora.characters[compiled.characterIndex.get(character)!]!
-  const check: NextCheck = { ...(known ?? { character, bits: 0, effort }), decides: first.harmful.id }
-  return [check, ...next.filter((n) => n.character !== character)]
-}
-
-/** Looks still worth making, those first that stand between a harmless leading plant and its name. */
-function beforeTheName(
-  ranked: NextCheck[],
-  compiled: CompiledFlora,
-  { stage }: Beliefs,
-  lead: Plant,
-  probability: number,
-  open: readonly OpenHarm[],
-  observed: ReadonlySet<string>,
-  { lacking = [] }: Context,
-): NextCheck[] {
-  if (probability < LEADS_FROM || lead.role === 'toxic') return ranked
-  const deciding = decidingFirst(ranked, compiled, stage, lead, open, observed)
-  if (deciding || probability < CLOSES_FROM || open.length === 0) return deciding ?? ranked
-  const effortOf = (id: string) => compiled.flora.characters[compiled.characterIndex.get(id)!]!.effort
-  const cannot = (id: string) =>
-    (effortOf(id) === 'lens' && lacking.includes('lens')) || (effortOf(id) === 'dig' && lacking.includes('spade'))
-  const harmful = open.slice(0, CLOSED_AT_ONCE).map((o) => o.plant)
-  const closing = closingChecks(compiled, stage, lead, harmful, (id) => observed.has(id) || cannot(id))
-  const first = new Set(closing.map((c) => c.character))
-  return [...closing, ...ranked.filter((n) => !first.has(n.character))].slice(
-    0,
-    Math.max(ranked.length, closing.length),
-  )
 }
 
 /** The plant outside the book that holds most of what is not in it, by name. */
@@ -116,7 +64,14 @@ export function identify(compiled: CompiledFlora, context: Context, observations
   const observed = new Set(observations.map((o) => o.character))
   const met = new Set(beliefs.weighed.map((w) => w.observation.character))
   const ranked = nextChecks(compiled, beliefs, observed, context.lacking ?? [])
-  const next = beforeTheName(ranked, compiled, beliefs, lead, candidates[0]!.probability, open, observed, context)
+  const next = beforeTheName(compiled, ranked, {
+    stage: beliefs.stage,
+    lead,
+    probability: candidates[0]!.probability,
+    open: open.map((o) => o.plant),
+    observed,
+    lacking: context.lacking ?? [],
+  })
   return {
     candidates,
     notInBook,

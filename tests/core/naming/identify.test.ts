@@ -174,6 +174,18 @@ describe('next checks', () => {
     ).toBeGreaterThan(0.02)
   })
 
+  it('no look is asked for that needs kit left at home, not even against a poison', () => {
+    const looks: Look[] = [
+      ['life.form', 'forb'],
+      ['leaf.outline', 'feathery'],
+      ['smell', 'carroty'],
+    ]
+    const effort = (lacking: ('lens' | 'spade')[]) => name(looks, { lacking }).next.map((n) => n.effort)
+    expect(effort([])).toContain('lens')
+    expect(effort(['lens', 'spade'])).not.toContain('lens')
+    expect(effort(['lens', 'spade'])).not.toContain('dig')
+  })
+
   it('a glance comes before a spade that tells little more', () => {
     const next = name([['life.form', 'grass']]).next
     expect(['glance', 'hand']).toContain(next[0]!.effort)

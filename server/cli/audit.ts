@@ -123,6 +123,12 @@ const reliability = (a: Audit) =>
     ) // prettier-ignore
     .join('\n')
 
+const LISTED = 12
+const someOf = (list: string[]): string =>
+  list.length === 0
+    ? 'none'
+    : [...list.slice(0, LISTED), ...(list.length > LISTED ? [`${list.length - LISTED} more`] : [])].join(', ')
+
 const text = `# Audit of the naming, by simulation
 
 Made by \`npm run audit\` (seed ${SEED}). **No figure here is an accuracy.** Specimens are made, not met: they show where the engine fails when the
@@ -183,11 +189,12 @@ ${cells.decisive.map((d) => `- ${d.plant}, ${d.stage}, without ${d.character}`).
 
 ## Strangers
 
-Each plant drawn as above and judged by a book that holds neither it nor its kin: any name is wrong.
+Each plant drawn as above and judged by a book that holds neither it nor its kin: any name is wrong. Whoever goes on answering for a stranger until a name is
+given gets that of what is most like it; where one unknown in twenty is a stranger, the share below times one in twenty of all unknowns is named wrongly for that alone.
 
 | | drawn | a name was given | which |
 |---|---|---|---|
-${strangers.map((s) => `| ${s.pulled === 1 ? 'one plant' : 'three plants'} | ${s.n} | ${withLimits(s.given.length, s.n)} | ${s.given.map((g) => `${g.plant} as ${g.first.plants[0]!}`).join(', ') || 'none'} |`).join('\n')}
+${strangers.map((s) => `| ${s.pulled === 1 ? 'one plant' : 'three plants'} | ${s.n} | ${withLimits(s.given.length, s.n)} | ${someOf(s.given.map((g) => `${g.plant} as ${g.first.plants[0]!}`))} |`).join('\n')}
 
 ## Specimens of the book itself
 

@@ -1,5 +1,6 @@
+import { answerChance, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import { canBeAsked, decides } from './decides.ts'
+import { canBeAsked } from './decides.ts'
 import type { Plant, Stage } from './flora.ts'
 import type { NextCheck } from './nextChecks.ts'
 import { costOf } from './lookCost.ts'
@@ -9,6 +10,13 @@ const ENOUGH_BITS = 5
 /** Below this, in bits over all that are open, a look is not worth making for their sake. */
 const LEAST_BITS = 2
 const SHOWN = 3
+
+const answers = (table: CharacterTable, row: number): number[] =>
+  Array.from({ length: table.outcomes }, (_, s) => answerChance(table, row, s))
+
+/** Mean weight of evidence for a plant against another, in bits, where it is that one (Good 1950). */
+const bitsAgainst = (is: readonly number[], other: readonly number[]): number =>
+  is.reduce((bits, p, s) => bits + p * Math.log2(p / other[s]!), 0)
 
 /**
  * Looks that would speak most against the harmful plants that are still open, where it is the leading plant: what is left
@@ -23,13 +31,15 @@ export function closingChecks(
   open: readonly Plant[],
   asked: (character: string) => boolean,
 ): NextCheck[] {
+  const tables = compiled.tablesAt(stage)
+  const leadRow = compiled.plantIndex.get(lead.id)!
+  const rows = open.map((h) => compiled.plantIndex.get(h.id)!)
   return compiled.flora.characters
     .filter(({ id }) => !asked(id) && canBeAsked(compiled, id, stage, [lead.id]))
     .map((character) => {
-      const each = open.map((h) => {
-        const { forFirst } = decides(compiled, lead.id, h.id, [character.id], stage)
-        return Math.min(ENOUGH_BITS, Math.log2(forFirst))
-      })
+      const table = tables[compiled.characterIndex.get(character.id)!]!
+      const ofLead = answers(table, leadRow)
+      const each = rows.map((row) => Math.min(ENOUGH_BITS, bitsAgainst(ofLead, answers(table, row))))
       const bits = each.reduce((a, b) => a + b, 0)
       return { character, bits, against: open[each.indexOf(Math.max(...each))]! }
     })

@@ -94,11 +94,19 @@ export function verdictOf({ names, evenly, notInBook, neighbour, open, unmet, le
       kind: 'open',
       text:
         neighbour === undefined
-          ? say('Probably not in this book ({{naturalFrequency}}).', { naturalFrequency: naturalFrequency(notInBook) })
-          : say('Probably not in this book ({{naturalFrequency}}); it looks most like {{neighbour}}.', {
-              naturalFrequency: naturalFrequency(notInBook),
-              neighbour: inSentence(neighbour),
-            }),
+          ? say(
+              'Probably not in this book ({{naturalFrequency}}). What it does to stock or people is not known here.',
+              {
+                naturalFrequency: naturalFrequency(notInBook),
+              },
+            )
+          : say(
+              'Probably not in this book ({{naturalFrequency}}); it looks most like {{neighbour}}. What it does to stock or people is not known here.',
+              {
+                naturalFrequency: naturalFrequency(notInBook),
+                neighbour: inSentence(neighbour),
+              },
+            ),
     }
   if (!first) return { kind: 'open', text: say('The book is empty.') }
   const others = open.filter((h) => !first.plants.includes(h.id))

@@ -260,6 +260,8 @@ describe('strangers', () => {
       const { notInBook, candidates, verdict } = name(looks)
       expect(notInBook, verdict.text).toBeGreaterThan(candidates[0]!.probability)
       expect(verdict.text).toContain(n.commonName.slice(1))
+      // Iris and others are poisonous: a likeness to something outside the book is no all-clear.
+      expect(verdict.text).toContain('is not known here')
     },
   )
 

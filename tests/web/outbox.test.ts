@@ -31,13 +31,19 @@ const away = () => Promise.reject<Response>(new TypeError('no network'))
 const refusing = (status: number, message = 'no') => () => new Response(JSON.stringify({ error: { message } }), { status }) // prettier-ignore
 const letter = (key: string, body: unknown = key) => ({ key, method: 'PUT' as const, url: `/api/${key}`, body })
 
-/** A page of the app: what it holds in memory is its own, what it stores is the device's. */
-async function page() {
+/** A page of the app, not yet opened: what it holds in memory is its own, what it stores is the device's. */
+async function closedPage() {
   vi.resetModules()
   const { useOutbox, openOutbox } = await import('@/web/stores/outboxStore.ts')
-  await openOutbox()
+  const { deviceId } = await import('@/web/stores/device.ts')
   const state = () => useOutbox.getState()
-  return { state, waiting: () => state().letters.map((l) => l.key), post: state().post, drain: state().drain }
+  const waiting = () => state().letters.map((l) => l.key)
+  return { open: openOutbox, state, waiting, post: state().post, drain: state().drain, device: deviceId }
+}
+async function page() {
+  const made = await closedPage()
+  await made.open()
+  return made
 }
 /** Until what was posted lies where it outlives the page. */
 const stored = () => vi.waitFor(() => expect(shown(small)).toEqual([]), { timeout: 30_000 })
@@ -124,8 +130,22 @@ describe('what waits to be sent', () => {
     for (const p of [now, later]) {
       expect(p.waiting()).toEqual(['stop/1', 'stop/3'])
       expect(p.state().conflicts).toMatchObject(conflicts)
-      expect(p.state().device).toBe('d')
+      expect(p.state().versions).toEqual({ a: 1 })
+      expect(await p.device()).toBe('d')
     }
+    expect(small.getItem('fold-sprig-outbox')).toBeNull()
+  })
+
+  it('has one device id, and every version seen, in two pages opened at the same moment', async () => {
+    const [one, two] = [await closedPage(), await closedPage()]
+    await Promise.all([one.open(), two.open()])
+    expect(await one.device()).toBe(await two.device())
+    one.state().saw({ '/api/rounds/r/stops/1': 4 })
+    two.state().saw({ '/api/rounds/r/stops/2': 2 })
+    await vi.waitFor(async () =>
+      expect((await page()).state().versions).toEqual({ '/api/rounds/r/stops/1': 4, '/api/rounds/r/stops/2': 2 }),
+    )
+    expect(await (await page()).device()).toBe(await one.device())
   })
 })
 

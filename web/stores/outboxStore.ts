@@ -1,10 +1,10 @@
 import { create } from 'zustand'
-import { persist } from 'zustand/middleware'
 import type { Stop } from '@/core/records/round.ts'
 import { ApiError, send } from '../api/client.ts'
-import { browserStore } from './browserStore.ts'
+import { deviceId } from './device.ts'
 import { noteSent } from './fieldCache.ts'
 import { inOrder, journal, openLetterBox, strike, type Done, type Entry, type Letter, type LetterBox } from './letterBox.ts' // prettier-ignore
+import { openVersionStore, type VersionStore } from './versionStore.ts'
 
 /** A stop that two devices counted: both are kept until the person has chosen. */
 export interface Conflict {
@@ -25,8 +25,6 @@ interface OutboxState {
   unkept: string[]
   /** The server wants somebody to sign in before it takes anything. */
   signIn: boolean
-  /** This device, as the server knows it. */
-  device: string
   /** The version of each stop that this device has seen last. */
   versions: Record<string, number>
   /** Put something in; a later one with the same key takes the place of one still waiting. */
@@ -45,6 +43,7 @@ interface OutboxState {
 type Set = (change: (s: OutboxState) => Partial<OutboxState>) => void
 
 let box: Promise<LetterBox> | undefined
+let versionStore: VersionStore | undefined
 /** Writes into the store follow one another, so that the last word on a letter is the last one said. */
 let storing: Promise<void> = Promise.resolve()
 /** The run under way: whoever asks meanwhile waits for the same one. */
@@ -138,14 +137,14 @@ async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
     await storing
     const sent = get().letters[0]
     if (!sent) return
-    const { device, versions } = get()
-    const stamped = sent.stop ? { ...(sent.body as object), by: device, base: versions[sent.url] ?? 0 } : sent.body
+    const base = get().versions[sent.url] ?? 0
+    const stamped = sent.stop ? { ...(sent.body as object), by: await deviceId(), base } : sent.body
     const gone = () => set((s) => ({ letters: s.letters.filter((l) => l !== sent && (!sent.id || l.id !== sent.id)) }))
     try {
       const answer = await send<{ version?: number } | undefined>(sent.method, sent.url, stamped)
       const version = answer?.version
       await noteSent(sent.url, sent.body, version)
-      if (sent.stop && version !== undefined) set((s) => ({ versions: { ...s.versions, [sent.url]: version } }))
+      if (sent.stop && version !== undefined) void keepVersions({ [sent.url]: version }, set)
       set((s) => (s.signIn ? { signIn: false } : {}))
       gone()
       store(done(sent), set)
@@ -158,98 +157,118 @@ async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
   }
 }
 
+/** Versions seen: known to this page at once, to later ones when they are written. */
+async function keepVersions(news: Record<string, number>, set: Set): Promise<void> {
+  set((s) => ({ versions: { ...s.versions, ...news } }))
+  await versionStore?.write(news).catch(() => undefined)
+}
+
 /** One page sends at a time; the next one waits and then sends what is left. */
 const alone = (work: () => Promise<void>): Promise<void> =>
   globalThis.navigator?.locks ? navigator.locks.request('fold-sprig-outbox', work) : work()
 
 /** Writes wait here, in the browser's own store, until the server has them. */
-export const useOutbox = create<OutboxState>()(
-  persist(
-    (set, get) => ({
-      letters: [],
-      refused: [],
-      conflicts: [],
-      unkept: [],
-      signIn: false,
-      device: crypto.randomUUID(),
-      versions: {},
-      post: (letter) => {
-        const { letters } = get()
-        const replaced = letters.filter((l) => l.key === letter.key)
-        const entry = entryOf({ ...letter }, (letters.at(-1)?.n ?? 0) + 1, { state: 'waiting' })
-        set({ letters: [...letters.filter((l) => !replaced.includes(l)), entry] })
-        store([...done(...replaced), entry], set)
-        void get().drain()
-      },
-      drain: () => {
-        running ??= alone(() => sendAll(get, set).then(() => storing)).finally(() => (running = undefined))
-        return running
-      },
-      again: () => {
-        const { refused } = get()
-        set({ refused: [] })
-        store(done(...refused), set)
-        for (const { key, method, url, body, stop } of refused)
-          get().post({ key, method, url, body, ...(stop ? { stop } : {}) })
-      },
-      dismiss: () => {
-        store(done(...get().refused), set)
-        set({ refused: [] })
-      },
-      saw: (versions) =>
-        set((s) => {
-          // What still waits was written over the version that the device had then.
-          const waiting = new Set(s.letters.map((l) => l.url))
-          const news = Object.entries(versions).filter(([url, v]) => !waiting.has(url) && v !== (s.versions[url] ?? 0))
-          return news.length === 0 ? {} : { versions: { ...s.versions, ...Object.fromEntries(news) } }
-        }),
-      met: (news) => {
-        const entries = news.map(({ url, mine, theirs }) =>
-          entryOf({ key: url, method: 'PUT', url, body: mine, stop: true }, 0, { state: 'conflict', theirs }),
-        )
-        const { conflicts } = get()
-        const replaced = conflicts.filter((c) => news.some((n) => n.url === c.url))
-        set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
-        store([...done(...replaced), ...entries], set)
-      },
-      settle: (url, keep) => {
-        const conflict = get().conflicts.find((c) => c.url === url)
-        if (!conflict) return
-        set((s) => ({
-          conflicts: s.conflicts.filter((c) => c !== conflict),
-          versions: { ...s.versions, [url]: conflict.theirs.version },
-        }))
-        if (keep === 'mine') get().post({ key: url, method: 'PUT', url, body: conflict.mine, stop: true })
-        store(done(conflict), set)
-      },
-    }),
-    { name: 'fold-sprig-outbox', storage: browserStore, partialize: ({ device, versions }) => ({ device, versions }) },
-  ),
-)
+export const useOutbox = create<OutboxState>()((set, get) => ({
+  letters: [],
+  refused: [],
+  conflicts: [],
+  unkept: [],
+  signIn: false,
+  versions: {},
+  post: (letter) => {
+    const { letters } = get()
+    const replaced = letters.filter((l) => l.key === letter.key)
+    const entry = entryOf({ ...letter }, (letters.at(-1)?.n ?? 0) + 1, { state: 'waiting' })
+    set({ letters: [...letters.filter((l) => !replaced.includes(l)), entry] })
+    store([...done(...replaced), entry], set)
+    void get().drain()
+  },
+  drain: () => {
+    running ??= alone(() => sendAll(get, set).then(() => storing)).finally(() => (running = undefined))
+    return running
+  },
+  again: () => {
+    const { refused } = get()
+    set({ refused: [] })
+    store(done(...refused), set)
+    for (const { key, method, url, body, stop } of refused)
+      get().post({ key, method, url, body, ...(stop ? { stop } : {}) })
+  },
+  dismiss: () => {
+    store(done(...get().refused), set)
+    set({ refused: [] })
+  },
+  saw: (versions) => {
+    const { letters, versions: known } = get()
+    // What still waits was written over the version that the device had then.
+    const waiting = new Set(letters.map((l) => l.url))
+    const news = Object.entries(versions).filter(([url, v]) => !waiting.has(url) && v !== (known[url] ?? 0))
+    if (news.length > 0) void keepVersions(Object.fromEntries(news), set)
+  },
+  met: (news) => {
+    const entries = news.map(({ url, mine, theirs }) =>
+      entryOf({ key: url, method: 'PUT', url, body: mine, stop: true }, 0, { state: 'conflict', theirs }),
+    )
+    const { conflicts } = get()
+    const replaced = conflicts.filter((c) => news.some((n) => n.url === c.url))
+    set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
+    store([...done(...replaced), ...entries], set)
+  },
+  settle: (url, keep) => {
+    const conflict = get().conflicts.find((c) => c.url === url)
+    if (!conflict) return
+    set((s) => ({ conflicts: s.conflicts.filter((c) => c !== conflict) }))
+    void keepVersions({ [url]: conflict.theirs.version }, set)
+    if (keep === 'mine') get().post({ key: url, method: 'PUT', url, body: conflict.mine, stop: true })
+    store(done(conflict), set)
+  },
+}))
 
 const set: Set = (change) => useOutbox.setState(change)
+
+/** The one line in which an earlier version kept everything; the device's id in it is read in device.ts. */
+const OLD_LINE = 'fold-sprig-outbox'
 
 interface OldOutbox {
   letters?: Letter[]
   conflicts?: Conflict[]
+  versions?: Record<string, number>
 }
 
-/** Letters as an earlier version kept them, all in one line of the browser's store. */
-function readOld(): OldOutbox {
+function readOldLine(): OldOutbox | undefined {
   try {
-    return (JSON.parse(localStorage.getItem('fold-sprig-outbox') ?? '{}') as { state?: OldOutbox }).state ?? {}
+    const line = localStorage.getItem(OLD_LINE)
+    return line === null ? undefined : ((JSON.parse(line) as { state?: OldOutbox }).state ?? {})
   } catch {
-    return {}
+    return undefined
+  }
+}
+
+/** Take over what the line holds, and only then do away with it. */
+async function moveOldLine(): Promise<void> {
+  const old = readOldLine()
+  if (!old) return
+  await keepVersions(old.versions ?? {}, set)
+  for (const letter of old.letters ?? []) useOutbox.getState().post(letter)
+  if (old.conflicts?.length) useOutbox.getState().met(old.conflicts)
+  await deviceId()
+  await storing
+  if (useOutbox.getState().unkept.length > 0) return
+  try {
+    localStorage.removeItem(OLD_LINE)
+  } catch {
+    // It is read again the next time.
   }
 }
 
 /** Open the store; what waits in it is known when this is done. */
 export async function openOutbox(): Promise<void> {
-  const old = readOld()
   box = openLetterBox()
+  versionStore = await openVersionStore()
   await readBox(set)
-  for (const letter of old.letters ?? []) useOutbox.getState().post(letter)
-  if (old.conflicts?.length) useOutbox.getState().met(old.conflicts)
+  await moveOldLine()
+  const versions = await versionStore.read().catch(() => ({}))
+  set((s) => ({ versions: { ...versions, ...s.versions } }))
   if (!('BroadcastChannel' in globalThis)) return
   others = new BroadcastChannel('fold-sprig-outbox')
   let soon: ReturnType<typeof setTimeout> | undefined

@@ -44,13 +44,15 @@ export interface AuditedRun {
   context: Context
   /** What an observer says of the specimen. */
   answer: (character: Character) => Observation
+  /** Answers that say something, after which the advisor gives up. */
+  mostChecks?: number
 }
 
 /** One specimen named by a book, the engine choosing the checks until it names it or the advisor gives up. */
-export function auditRun({ judge, plant, context, answer }: AuditedRun): AuditedSpecimen {
+export function auditRun({ judge, plant, context, answer, mostChecks = MOST_CHECKS }: AuditedRun): AuditedSpecimen {
   const looks: Observation[] = []
   let result = identify(judge, context, looks)
-  const goesOn = () => looks.filter(isEvidence).length < MOST_CHECKS && looks.length < MOST_ASKED
+  const goesOn = () => looks.filter(isEvidence).length < mostChecks && looks.length < MOST_ASKED
   while (goesOn() && result.verdict.kind !== 'named' && result.next[0]) {
     const character = judge.flora.characters[judge.characterIndex.get(result.next[0].character)!]!
     looks.push(answer(character))
@@ -89,12 +91,20 @@ export function auditSpecimen(
   return auditRun({ judge: compiled, plant, context, answer: specimen.answer })
 }
 
+/** Under what a specimen is named: docs/audit-protocol.md. */
+export interface AuditConditions {
+  pulled: number
+  /** Looks that slip, half of them to a state that is like what is there, the likelier the oftener such a look is misread. */
+  slips: number
+  /** Region and month are known. */
+  placed?: boolean
+  mostChecks?: number
+}
+
 /**
- * One specimen of a book written by another hand, seen without fault but for so many slips, judged by the book as it is,
- * region and month known.
+ * One specimen of a book written by another hand, seen without fault but for so many slips, judged by the book as it is.
  *
  * @param from the perturbed book the specimen is drawn from
- * @param slips looks that slip, half of them to a state that is like what is there, the likelier the oftener such a look is misread
  */
 export function auditPerturbed(
   judge: CompiledFlora,
@@ -102,8 +112,7 @@ export function auditPerturbed(
   plant: Plant,
   stage: Stage,
   random: () => number,
-  pulled: number,
-  slips: number,
+  { pulled, slips, placed = true, mostChecks = MOST_CHECKS }: AuditConditions,
 ): AuditedSpecimen {
   const drawn = from.plants[from.plantIndex.get(plant.id)!]!
   const specimen = simulateSpecimen(from, drawn, stage, random, pulled, 'faultless')
@@ -118,7 +127,8 @@ export function auditPerturbed(
     const table = judge.tablesAt(stage)[judge.characterIndex.get(character.id)!]!
     return slipped(seen, table, stage, random)
   }
-  return auditRun({ judge, plant, context: { stage, ...whereMet(plant, random) }, answer })
+  const context: Context = { stage, ...(placed ? whereMet(plant, random) : {}) }
+  return auditRun({ judge, plant, context, answer, mostChecks })
 }
 
 export interface Audit {

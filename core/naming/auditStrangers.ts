@@ -33,5 +33,8 @@ export function auditStranger(
   random: () => number,
   pulled: number,
 ): AuditedSpecimen {
-  return auditPerturbed(compileFlora(without(flora, kinOf(flora, plant))), from, plant, 'vegetative', random, pulled, 0)
+  return auditPerturbed(compileFlora(without(flora, kinOf(flora, plant))), from, plant, 'vegetative', random, {
+    pulled,
+    slips: 0,
+  })
 }

@@ -7,6 +7,7 @@ import {
   auditSpecimen,
   summarise,
   type Audit,
+  type AuditConditions,
   type AuditedSpecimen,
 } from '@/core/naming/auditNaming.ts'
 import { auditStranger } from '@/core/naming/auditStrangers.ts'
@@ -19,8 +20,9 @@ import { loadFlora } from '../flora/loadFlora.ts'
 import { projectRoot } from '../projectRoot.ts'
 
 // Audit of the naming by simulation: what can go wrong where the book is wrong. `npm run audit` takes about a quarter of an hour.
+// Its conditions are written in docs/audit-protocol.md and are not changed to suit a result.
 
-const SEED = 0.7
+const SEED = 0.4096
 const books = Number(process.argv[2] ?? 4)
 const harmfulBooks = books * 18
 const flora = loadFlora()
@@ -33,18 +35,16 @@ const withLimits = (x: number, n: number) => {
   return n === 0 ? 'none' : `${pc(x / n)} (${(100 * low).toFixed(1)} to ${(100 * high).toFixed(1)})`
 }
 
-interface Kind {
+interface Kind extends AuditConditions {
   plants: Plant[]
   stages: (plant: Plant) => Stage[]
-  pulled: number
-  slips: number
 }
 
 /** Specimens of so many books written by another hand. */
-function perturbed(count: number, { plants, stages, pulled, slips }: Kind): AuditedSpecimen[] {
+function perturbed(count: number, { plants, stages, ...conditions }: Kind): AuditedSpecimen[] {
   return Array.from({ length: count }, () => {
     const from = compileFlora(perturbBook(flora, random))
-    return plants.flatMap((p) => stages(p).map((s) => auditPerturbed(compiled, from, p, s, random, pulled, slips)))
+    return plants.flatMap((p) => stages(p).map((s) => auditPerturbed(compiled, from, p, s, random, conditions)))
   }).flat()
 }
 
@@ -57,6 +57,13 @@ const columns = ([0, 1, 2] as const).flatMap((slips) =>
     const all = perturbed(books, { plants: flora.plants, stages: grown, pulled, slips })
     return { slips, pulled, audit: summarise(compiled, all), named: all.filter((s) => s.named) }
   }),
+)
+console.log('under harder conditions ...')
+const harder = ([1, 3] as const).map((pulled) =>
+  summarise(
+    compiled,
+    perturbed(books, { plants: flora.plants, stages: grown, pulled, slips: 1, placed: false, mostChecks: 10 }),
+  ),
 )
 console.log(`harmful plants at every coded stage, ${harmfulBooks} books with one slip ...`)
 const harmRuns = [
@@ -131,7 +138,7 @@ const someOf = (list: string[]): string =>
 
 const text = `# Audit of the naming, by simulation
 
-Made by \`npm run audit\` (seed ${SEED}). **No figure here is an accuracy.** Specimens are made, not met: they show where the engine fails when the
+Made by \`npm run audit\` (seed ${SEED}) under the [protocol](audit-protocol.md). **No figure here is an accuracy.** Specimens are made, not met: they show where the engine fails when the
 book is wrong or an eye slips, and nothing of how well the book describes the plants. Intervals are 95 % (Wilson), of the simulation alone.
 
 ## Specimens of a book written by another hand
@@ -160,6 +167,10 @@ ${line('of those named, right', (c) => withLimits(c.named.filter((s) => s.right)
 ${line('said "19 in 20", right', (c) => withLimits(Math.round(c.audit.saidNineteen.right * c.audit.saidNineteen.times), c.audit.saidNineteen.times))}
 ${line('looks to a name, median', (c) => String(c.audit.medianChecks))}
 ${line('log score, bits', (c) => c.audit.logScoreBits.toFixed(3))}
+
+Under harder conditions, one slip, neither region nor month known and at most ten answers: first name right ${harder
+  .map((a) => withLimits(Math.round(a.firstRight * a.specimens), a.specimens))
+  .join(' with one plant, ')} with three.
 
 How sure it was and how often it was right, one plant with one slip:
 

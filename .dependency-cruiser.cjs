@@ -4,14 +4,15 @@ const only = (name, from, allowed) => ({
   severity: 'error',
   comment: `${from} may import only from ${allowed.join(', ')} and packages`,
   from: { path: `^${from}/` },
-  to: { path: '^(core|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
+  to: { path: '^(core|text|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
 })
 
 module.exports = {
   forbidden: [
     only('core-stands-alone', 'core', ['core']),
-    only('server-uses-core', 'server', ['server', 'core', 'flora']),
-    only('web-uses-core', 'web', ['web', 'core']),
+    only('text-uses-core', 'text', ['text', 'core']),
+    only('server-uses-core', 'server', ['server', 'core', 'text', 'flora']),
+    only('web-uses-core', 'web', ['web', 'core', 'text']),
     only('e2e-drives-the-page', 'e2e', ['e2e']),
     { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '^tests/' }, to: { path: '^tests/' } },
     {

@@ -26,7 +26,7 @@ function textsOfFile(path) {
 }
 
 const textsOfCode = () =>
-  ['web', 'core'].flatMap((folder) =>
+  ['web', 'text'].flatMap((folder) =>
     readdirSync(folder, { recursive: true })
       .filter((f) => /\.tsx?$/.test(f))
       .flatMap((f) => textsOfFile(join(folder, f))),
@@ -56,9 +56,7 @@ const lists = [
   'grazing, hay, turf, native, crest, slope, wet hollow, gateway, camp, shade, other',
   'compacted, disturbed, dry, fertile, wet',
   // certainty
-  'sure, likely, guess, clear, less than 1 in 1,000',
-  '99 in 100, 19 in 20, 9 in 10, 4 in 5, 3 in 4, 7 in 10, 2 in 3, 1 in 2, 1 in 3, 1 in 4, 1 in 5, 1 in 10',
-  '1 in 20, 1 in 50, 1 in 100, 1 in 200, 1 in 500',
+  'sure, likely, guess, clear',
   // a stop
   'leafy, stemmy, headed, not, lightly, hard',
   // animals, feed
@@ -78,10 +76,9 @@ const textsOfPlant = (p) => [
   p.common_name,
   p.worth,
   ...(p.lookalikes ?? []).map((l) => l.why),
-  ...(p.harm ?? []).flatMap((h) => [h.kind, h.note]),
+  ...(p.harm ?? []).flatMap((h) => [h.note]),
   ...['parts', 'signs', 'onset', 'first', 'test'].map((k) => p.exposure?.[k]),
-  ...(p.exposure?.doses ?? []).map((d) => d.of),
-  ...(p.control ?? []).flatMap((c) => [c.do, c.tools, c.wear, c.waste]),
+  ...(p.control ?? []).flatMap((c) => [c.do, c.tools, c.waste]),
 ]
 
 /** What the book says, of characters, plants, groups and dangers. */

@@ -1,7 +1,6 @@
 import { quantileSorted } from 'd3-array'
 import type { Estimate } from './mixtureFeed.ts'
 import type { AnimalClass } from './needs.ts'
-import { say } from '../say.ts'
 
 export interface Herd {
   animal: AnimalClass
@@ -85,8 +84,8 @@ export function stockedFor(
 
 /** Ways to count an animal unit month; both are in use, so the one used is said. */
 export const animalUnitMonths = {
-  srm: { kgPerMonth: 360, says: say('12 kg of dry matter a day for a 454 kg cow (Society for Range Management 1989)') },
-  older: { kgPerMonth: 26 * 0.45359237 * 30.4, says: say('26 lb of dry matter a day (older range practice)') },
+  srm: { kgPerMonth: 360 }, // 12 kg a day (Society for Range Management 1989)
+  older: { kgPerMonth: 26 * 0.45359237 * 30.4 }, // 26 lb a day (older range practice)
 } as const
 
 /** Animal unit months that a paddock holds above the residual. */

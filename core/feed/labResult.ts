@@ -1,7 +1,7 @@
 import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
-import { say } from '../say.ts'
+import { coded, type Coded } from '../coded.ts'
 
 /** What a laboratory found in a sample, percent of dry matter. */
 export interface LabResult {
@@ -70,12 +70,14 @@ export const offBy = (estimate: MixtureFeed, lab: LabResult): OffBy[] =>
     within: lab[what] >= estimate[what].low && lab[what] <= estimate[what].high,
   }))
 
-/** What extension tables say of nitrate, from memory; never that a level is without risk. */
-export function nitrateWords(nitrateNPpm: number): string {
-  if (nitrateNPpm < 1000) return say('generally without trouble')
-  if (nitrateNPpm <= 2000) return say('limit it: mix with other feed, not for pregnant stock alone')
-  if (nitrateNPpm <= 4000) return say('a small part of the ration only, and ask a veterinarian')
-  return say('do not feed')
+/** What extension tables say of a level of nitrate, from memory; never that a level is without risk. */
+export type NitrateBand = 'mostly-no-trouble' | 'limit' | 'small-part' | 'do-not-feed'
+
+/** @param nitrateNPpm NO3-N, parts per million of dry matter */
+export function nitrateBand(nitrateNPpm: number): NitrateBand {
+  if (nitrateNPpm < 1000) return 'mostly-no-trouble'
+  if (nitrateNPpm <= 2000) return 'limit'
+  return nitrateNPpm <= 4000 ? 'small-part' : 'do-not-feed'
 }
 
 const columns: {
@@ -99,10 +101,13 @@ const plain = (header: string) =>
     .trim()
     .replace(/ (of )?dm( basis)?$/, '')
 
+export type LabProblem =
+  Coded<'column-not-used' | 'row-left-out'> | { code: 'columns-missing'; columns: ('cpPct' | 'adfPct' | 'ndfPct')[] }
+
 export interface LabFile {
   results: LabResult[]
-  /** Columns and rows that were not understood, in words. */
-  problems: string[]
+  /** Columns and rows that were not understood. */
+  problems: LabProblem[]
 }
 
 /**
@@ -114,12 +119,10 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
   const out: LabFile = { results: [], problems: [] }
   const headers = Object.keys(rows[0] ?? {})
   const meant = new Map(headers.map((h) => [h, columns.find((c) => c.names.test(plain(h)))?.key]))
-  for (const h of headers)
-    if (meant.get(h) === undefined) out.problems.push(say('The column "{{h}}" was not used.', { h }))
+  for (const h of headers) if (meant.get(h) === undefined) out.problems.push(coded('column-not-used', { h }))
   const missing = (['cpPct', 'adfPct', 'ndfPct'] as const).filter((k) => ![...meant.values()].includes(k))
   if (missing.length > 0) {
-    const names = { cpPct: say('crude protein'), adfPct: 'ADF', ndfPct: 'NDF' }
-    out.problems.push(say('There is no column for {{missing}}.', { missing: missing.map((k) => names[k]).join(', ') }))
+    out.problems.push({ code: 'columns-missing', columns: missing })
     return out
   }
   rows.forEach((row, i) => {
@@ -131,11 +134,7 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
     const values = { cpPct: number('cpPct'), adfPct: number('adfPct'), ndfPct: number('ndfPct') }
     const bad = Object.values(values).some((v) => !(v > 0 && v < 100)) || values.adfPct > values.ndfPct
     if (bad) {
-      out.problems.push(
-        say('Row {{i}} was left out: protein, ADF and NDF must be percent of dry matter, ADF not above NDF.', {
-          i: i + 1,
-        }),
-      )
+      out.problems.push(coded('row-left-out', { i: i + 1 }))
       return
     }
     const nitrate = cells.nitrateNPpm
@@ -144,7 +143,7 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
         ? number('nitratePpm') / NO3_OF_N
         : undefined
     out.results.push({
-      sample: cells.sample ?? say('row {{i}}', { i: i + 1 }),
+      sample: cells.sample ?? `#${i + 1}`,
       ...values,
       ...(nitrate !== undefined && nitrate >= 0 ? { nitrateNPpm: nitrate } : {}),
       simulated: false,

@@ -1,22 +1,23 @@
+import type { Trait } from '../flora/codes.ts'
 import { midsummerGap } from '../season/madeNormals.ts'
-import type { Plant, Region } from '../naming/flora.ts'
+import { kindsOf, type HarmNote, type Plant, type Region } from '../naming/flora.ts'
 import type { Outlook } from '../records/round.ts'
 import type { Composition } from '../survey/composition.ts'
-import { say } from '../say.ts'
 
-export type SowingReason = 'legume' | 'gap' | 'repair' | 'sown again' | 'native'
+export type SowingReason = 'legume' | 'gap' | 'repair' | 'sown-again' | 'native'
 
 /** A plant that would fit here, and why it is proposed. */
 export interface SowingFit {
   plant: Plant
   reason: SowingReason
-  says: string
-  /** What of it could harm, in the words of the book; empty where the book says nothing of it. */
-  cautions: string[]
+  /** The share of the sward that speaks for it, 0 to 1: legumes for a legume, bare ground and litter for a repair. */
+  share?: number
+  /** What of it could harm; empty where the book says nothing of it. */
+  cautions: HarmNote[]
 }
 
 /** A legume share that feeds a grass sward with nitrogen without much bloat: common practice, no source. */
-const ENOUGH_LEGUME = 0.3
+export const ENOUGH_LEGUME = 0.3
 /** Bare ground and litter from which a sward is called open; common practice, no source. */
 const OPEN = 0.1
 
@@ -32,11 +33,11 @@ export interface SowingFor {
   animal?: string
 }
 
+const has = (p: Plant, trait: Trait) => p.traits?.includes(trait) === true
 const atHome = (p: Plant, region: Region) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
 /** Bloat is a matter of how it is grazed, so it is a caution and not a reason against. */
 const harms = (p: Plant, animal: string | undefined) =>
-  animal !== undefined && p.harm.some((h) => h.who.includes(animal) && h.kind !== 'bloat')
-const percent = (x: number) => `${Math.round(100 * x)} %`
+  animal !== undefined && p.harm.some((h) => h.who.includes(animal) && kindsOf(h).some((k) => k !== 'bloat'))
 
 /**
  * What could be sown into this sward: plants with a rate on file, at home in the region and of use for the outlook, that
@@ -47,49 +48,39 @@ export function sowingAdvice(plants: readonly Plant[], given: SowingFor): Sowing
   const shares = new Map(made.taxa.map((t) => [t.taxon, t.estimate]))
   const group = (name: string) => made.byGroup.find((g) => g.group === name)?.estimate ?? 0
   const fits: SowingFit[] = []
-  const propose = (reason: SowingReason, says: string, test: (p: Plant) => boolean) => {
+  const propose = (reason: SowingReason, test: (p: Plant) => boolean, share?: number) => {
     for (const plant of plants) {
       if (!plant.sowing || !test(plant) || (shares.get(plant.id) ?? 0) >= 0.1) continue
       if (!atHome(plant, region) || harms(plant, animal) || fits.some((f) => f.plant.id === plant.id)) continue
-      fits.push({ plant, reason, says, cautions: plant.harm.map((h) => `${h.who.join(', ')}: ${h.kind}`) })
+      fits.push({ plant, reason, ...(share === undefined ? {} : { share }), cautions: plant.harm })
     }
   }
   const isFeed = outlook === 'grazing' || outlook === 'hay'
   const legume = group('legume')
   const open = group('ground')
   const gone = sown.filter((id) => !shares.has(id))
-  propose('sown again', say('It was sown and was not met.'), (p) => gone.includes(p.id))
+  propose('sown-again', (p) => gone.includes(p.id))
   if (isFeed && legume < ENOUGH_LEGUME)
     propose(
       'legume',
-      say('Legumes are {{legume}} of the sward; up to about {{ENOUGHLEGUME}} they feed it with nitrogen.', {
-        legume: percent(legume),
-        ENOUGHLEGUME: percent(ENOUGH_LEGUME),
-      }),
-      (p) => p.form === 'legume' && p.role === 'forage' && (outlook !== 'hay' || !/clover/.test(p.id) || p.id === 'red-clover'), // prettier-ignore
+      (p) => p.form === 'legume' && p.role === 'forage' && (outlook !== 'hay' || !has(p, 'not-for-hay')),
+      legume,
     )
   if (isFeed && curve && midsummerGap(curve).length > 0)
     propose(
       'gap',
-      say('Growth slumps at midsummer; this one grows or roots deep then.'),
-      (p) => p.role === 'forage' && p.cycle === 'perennial' && (p.season === 'warm' || ['chicory', 'alfalfa', 'buckhorn-plantain'].includes(p.id)), // prettier-ignore
+      (p) => p.role === 'forage' && p.cycle === 'perennial' && (p.season === 'warm' || has(p, 'grows-in-drought')),
     )
   if (outlook === 'turf' && open >= OPEN)
-    propose(
-      'repair',
-      say('{{open}} of it is bare or litter.', { open: percent(open) }),
-      (p) =>
-        p.form === 'grass' && (p.role === 'turf' || p.id === 'perennial-ryegrass' || p.id === 'kentucky-bluegrass'),
-    )
+    propose('repair', (p) => p.form === 'grass' && (p.role === 'turf' || has(p, 'repairs-turf')), open)
   if (isFeed && open >= OPEN)
     propose(
       'repair',
-      say('{{open}} of it is bare or litter.', { open: percent(open) }),
       (p) => p.form === 'grass' && p.role === 'forage' && p.cycle === 'perennial' && p.season === 'cool',
+      open,
     )
-  if (outlook === 'native')
-    propose('native', say('It is native and at home in this region.'), (p) => p.role === 'native')
+  if (outlook === 'native') propose('native', (p) => p.role === 'native')
   const order = (f: SowingFit) => (f.plant.cycle === 'perennial' ? 0 : 1)
-  const rank: SowingReason[] = ['sown again', 'legume', 'gap', 'repair', 'native']
+  const rank: SowingReason[] = ['sown-again', 'legume', 'gap', 'repair', 'native']
   return fits.sort((a, b) => rank.indexOf(a.reason) - rank.indexOf(b.reason) || order(a) - order(b))
 }

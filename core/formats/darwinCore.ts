@@ -4,7 +4,7 @@ import type { Round } from '../records/round.ts'
 import { namedLetters } from '../survey/figures.ts'
 import { methodInfo } from '../survey/methods.ts'
 import { amountsAt } from '../survey/tally.ts'
-import { taxonName } from '../survey/taxon.ts'
+import { latinOf } from '../survey/taxon.ts'
 
 const DWC = 'http://rs.tdwg.org/dwc/terms/'
 
@@ -70,12 +70,12 @@ function metaXml(): string {
 export function darwinCore(round: Round, plants: Map<string, Plant>): DarwinCore {
   const named = namedLetters(round)
   const out: DarwinCore = { occurrences: [], facts: [], meta: metaXml() }
-  const { name, unit } = methodInfo[round.method]
+  const { protocol, unit } = methodInfo[round.method]
   for (const stop of round.stops) {
     if (!stop.doneAt) continue
     for (const [taxon, amount] of amountsAt(stop, named)) {
       const plant = plants.get(taxon)
-      const latin = taxon.startsWith('latin:') ? taxonName(taxon, plants) : undefined
+      const latin = latinOf(taxon)
       if (!plant && !latin) continue
       const id = `${round.id}:${stop.seq}:${taxon}`
       out.occurrences.push({
@@ -83,7 +83,7 @@ export function darwinCore(round: Round, plants: Map<string, Plant>): DarwinCore
         basisOfRecord: 'HumanObservation',
         eventID: `${round.id}:${stop.seq}`,
         eventDate: stop.doneAt.slice(0, 10),
-        samplingProtocol: name,
+        samplingProtocol: protocol,
         locality: `${round.paddock.name}, ${round.holding}`,
         decimalLatitude: stop.position?.[1]?.toFixed(6) ?? '',
         decimalLongitude: stop.position?.[0]?.toFixed(6) ?? '',
@@ -101,8 +101,8 @@ export function darwinCore(round: Round, plants: Map<string, Plant>): DarwinCore
         measurementID: `${id}:amount`,
         measurementType: `amount at the ${unit}`,
         measurementValue: String(amount),
-        measurementUnit: methodInfo[round.method].entry === 'points' ? 'points' : name,
-        measurementMethod: name,
+        measurementUnit: methodInfo[round.method].entry === 'points' ? 'points' : protocol,
+        measurementMethod: protocol,
       })
     }
   }

@@ -1,7 +1,8 @@
+import { coded } from '../coded.ts'
+import type { FileRefusal } from './fileProblem.ts'
 import type { Polygon, Position } from 'geojson'
-import { say } from '../say.ts'
 
-export type BoundaryRead = { boundary: Polygon } | { problem: string }
+export type BoundaryRead = { boundary: Polygon } | { problem: FileRefusal }
 
 const isPosition = (p: unknown): p is Position =>
   Array.isArray(p) &&
@@ -33,24 +34,22 @@ export function readBoundary(value: unknown): BoundaryRead {
 const DEEPEST = 3
 
 function readAt(value: unknown, depth: number): BoundaryRead {
-  if (depth > DEEPEST) return { problem: say('This file is nested deeper than GeoJSON can be.') }
-  if (typeof value !== 'object' || value === null)
-    return { problem: say('This is not GeoJSON: a boundary is an object with a "type".') }
+  if (depth > DEEPEST) return { problem: coded('geojson-too-deep') }
+  if (typeof value !== 'object' || value === null) return { problem: coded('not-geojson') }
   const given = value as { type?: unknown; geometry?: unknown; features?: unknown; coordinates?: unknown }
   if (given.type === 'FeatureCollection' && Array.isArray(given.features)) {
     const reads = given.features.slice(0, 100).map((f) => readAt(f, depth + 1))
-    return reads.find((r) => 'boundary' in r) ?? { problem: say('No polygon was found among the features.') }
+    return reads.find((r) => 'boundary' in r) ?? { problem: coded('no-polygon') }
   }
   if (given.type === 'Feature') return readAt(given.geometry, depth + 1)
   if (given.type !== 'Polygon')
     return {
-      problem: say('A boundary must be a Polygon, not {{stringify}}.', {
+      problem: coded('not-a-polygon', {
         stringify: JSON.stringify(given.type ?? 'nothing'),
       }),
     }
   const rings = Array.isArray(given.coordinates) ? given.coordinates : []
-  if (rings.length === 0 || !rings.every(isRing))
-    return { problem: say('A boundary needs at least three corners, each [longitude, latitude] in degrees.') }
-  if (closed(rings[0]!).length < 4) return { problem: say('A boundary needs at least three different corners.') }
+  if (rings.length === 0 || !rings.every(isRing)) return { problem: coded('too-few-corners') }
+  if (closed(rings[0]!).length < 4) return { problem: coded('too-few-different-corners') }
   return { boundary: { type: 'Polygon', coordinates: rings.map(closed) } }
 }

@@ -1,5 +1,6 @@
+import { coded } from '../coded.ts'
+import type { FileRefusal } from './fileProblem.ts'
 import type { Holding, Round } from '../records/round.ts'
-import { say } from '../say.ts'
 
 export const ROUND_FILE = 'fold-sprig-round'
 export const ROUND_FILE_VERSION = 1
@@ -24,24 +25,24 @@ export const roundFile = (round: Round): RoundFile => ({
  *
  * @returns the file as it stands, still to be checked field by field where it is taken in, or what is wrong with it
  */
-export function readRoundFile(text: string): { file: RoundFile } | { problem: string } {
+export function readRoundFile(text: string): { file: RoundFile } | { problem: FileRefusal } {
   let value: unknown
   try {
     value = JSON.parse(text)
   } catch {
-    return { problem: say('This is not a round file: it could not be read as JSON.') }
+    return { problem: coded('round-file-not-json') }
   }
   const file = value as Partial<RoundFile> | null
   if (typeof file !== 'object' || file === null || file.kind !== ROUND_FILE)
-    return { problem: say('This is not a round file: it was not made by "Hand on as a file".') }
+    return { problem: coded('not-a-round-file') }
   if (file.version !== ROUND_FILE_VERSION)
     return {
-      problem: say('This file is of version {{version}}; this app reads version {{ROUNDFILEVERSION}}.', {
+      problem: coded('round-file-version', {
         version: String(file.version),
         ROUNDFILEVERSION: ROUND_FILE_VERSION,
       }),
     }
   if (!file.round?.paddock || !Array.isArray(file.round.stops) || !file.holding)
-    return { problem: say('Parts of this round file are missing.') }
+    return { problem: coded('round-file-parts-missing') }
   return { file: file as RoundFile }
 }

@@ -1,12 +1,11 @@
 import type { Feature, FeatureCollection } from 'geojson'
-import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
 import { amountsAt } from '../survey/tally.ts'
-import { taxonName } from '../survey/taxon.ts'
+import type { Taxon } from '../survey/taxon.ts'
 import { namedLetters } from '../survey/figures.ts'
 
 /** A round as GeoJSON (RFC 7946): the boundary, the route, and each stop with its counts by name. */
-export function roundGeoJson(round: Round, plants: Map<string, Plant>): FeatureCollection {
+export function roundGeoJson(round: Round, nameOf: (taxon: Taxon) => string): FeatureCollection {
   const named = namedLetters(round)
   const features: Feature[] = []
   if (round.paddock.boundary)
@@ -23,7 +22,7 @@ export function roundGeoJson(round: Round, plants: Map<string, Plant>): FeatureC
     })
   for (const stop of round.stops) {
     if (!stop.position) continue
-    const counts = Object.fromEntries([...amountsAt(stop, named)].map(([t, n]) => [taxonName(t, plants), n]))
+    const counts = Object.fromEntries([...amountsAt(stop, named)].map(([t, n]) => [nameOf(t), n]))
     features.push({
       type: 'Feature',
       properties: { kind: 'stop', stop: stop.seq, done_at: stop.doneAt, counts },

@@ -2,18 +2,24 @@ import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
 import type { Composition } from '../survey/composition.ts'
 import { resolved } from '../survey/tally.ts'
-import { groupNames, taxonName } from '../survey/taxon.ts'
+import type { Group, Taxon } from '../survey/taxon.ts'
 import { namedLetters } from '../survey/figures.ts'
+
+/** How a file names taxa and groups. */
+export interface RowNames {
+  taxon: (taxon: Taxon, plants: Map<string, Plant>) => string
+  group: (group: Group) => string
+}
 
 const percent = (x: number | undefined) => (x === undefined ? '' : (100 * x).toFixed(2))
 
 /** One row per species with its share and interval, percent. */
-export function compositionRows(round: Composition, plants: Map<string, Plant>) {
+export function compositionRows(round: Composition, plants: Map<string, Plant>, names: RowNames) {
   return round.taxa.map((t) => ({
     taxon: t.taxon,
-    name: taxonName(t.taxon, plants),
+    name: names.taxon(t.taxon, plants),
     scientific_name: plants.get(t.taxon)?.scientificName ?? '',
-    group: groupNames[t.group],
+    group: names.group(t.group),
     hits: t.hits,
     stops_with: t.stopsWith,
     share_percent: percent(t.estimate),
@@ -24,7 +30,7 @@ export function compositionRows(round: Composition, plants: Map<string, Plant>) 
 }
 
 /** One row per recorded hit, in the order of the walk. */
-export function hitRows(round: Round, plants: Map<string, Plant>) {
+export function hitRows(round: Round, plants: Map<string, Plant>, names: Pick<RowNames, 'taxon'>) {
   const named = namedLetters(round)
   return round.stops.flatMap((stop) =>
     stop.hits.map((hit, i) => {
@@ -32,9 +38,9 @@ export function hitRows(round: Round, plants: Map<string, Plant>) {
       return {
         stop: stop.seq,
         number: i + 1,
-        recorded_as: taxonName(hit.taxon, plants),
+        recorded_as: names.taxon(hit.taxon, plants),
         taxon: now,
-        name: taxonName(now, plants),
+        name: names.taxon(now, plants),
         amount: hit.amount,
         pin_or_cell: hit.part ?? '',
         part_of_paddock: stop.stratum,

@@ -1,6 +1,7 @@
+import { coded } from '../coded.ts'
+import type { FileRefusal } from './fileProblem.ts'
 import type { Context, Observation } from '../naming/observation.ts'
 import type { Opinion } from '../records/specimen.ts'
-import { say } from '../say.ts'
 
 /** A described plant on its way to a colleague and back. */
 export interface SpecimenSheet {
@@ -58,22 +59,21 @@ function isOpinion(x: unknown): x is Opinion {
  *
  * @returns the sheet, or what is wrong with the file in the reader's words; ids are not looked up here
  */
-export function readSheet(text: string): { sheet: SpecimenSheet } | { problem: string } {
+export function readSheet(text: string): { sheet: SpecimenSheet } | { problem: FileRefusal } {
   let raw: unknown
   try {
     raw = JSON.parse(text)
   } catch {
-    return { problem: say('This file is not a specimen sheet: it cannot be read as JSON.') }
+    return { problem: coded('sheet-not-json') }
   }
-  if (!isRecord(raw) || raw['kind'] !== KIND) return { problem: say('This file is not a specimen sheet.') }
-  if (typeof raw['version'] !== 'number' || raw['version'] > VERSION)
-    return { problem: say('This sheet was written by a later version than this one can read.') }
+  if (!isRecord(raw) || raw['kind'] !== KIND) return { problem: coded('not-a-sheet') }
+  if (typeof raw['version'] !== 'number' || raw['version'] > VERSION) return { problem: coded('sheet-too-new') }
   const { id, place, note, context, observations, verdict, askedAt, opinion } = raw
   if (!isText(id) || !isText(place) || !isText(note) || !isText(verdict) || !isText(askedAt) || !isRecord(context))
-    return { problem: say('The sheet is not whole: what, where or when is missing.') }
+    return { problem: coded('sheet-not-whole') }
   if (!Array.isArray(observations) || observations.length > 200 || !observations.every(isObservation))
-    return { problem: say('The sheet is not whole: an observation in it cannot be read.') }
-  if (opinion !== undefined && !isOpinion(opinion)) return { problem: say('The opinion in this sheet cannot be read.') }
+    return { problem: coded('sheet-observation-unreadable') }
+  if (opinion !== undefined && !isOpinion(opinion)) return { problem: coded('sheet-opinion-unreadable') }
   return {
     sheet: {
       id,

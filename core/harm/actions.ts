@@ -1,10 +1,23 @@
-import type { ControlAct, Plant, School, Stage } from '../naming/flora.ts'
-import { inSentence, say } from '../say.ts'
+import type { ControlAct, Plant, Stage } from '../naming/flora.ts'
 
-export interface ActionNow extends ControlAct {
+/** What is done about any plant of a life cycle. */
+export type GeneralAct =
+  | 'hoe-small'
+  | 'pull-or-mow'
+  | 'carry-out-before-seed'
+  | 'cut-root'
+  | 'cut-below-crown'
+  | 'cut-every-head'
+  | 'pull-thin-root'
+  | 'dig-or-cut-again'
+  | 'cut-before-seed'
+
+/** An act as the plant's file says it, or one of common practice as a code. All common practice, no source. */
+export type Act = ControlAct | (Omit<ControlAct, 'do'> & { general: GeneralAct })
+
+export type ActionNow = Act & {
   /** The plants are taller than the height up to which this is said to work. */
   tooTall: boolean
-  source: string
 }
 
 export interface Actions {
@@ -16,45 +29,45 @@ export interface Actions {
 }
 
 /** Common practice for a plant without a list of its own. */
-const general: Record<Plant['cycle'], ControlAct[]> = {
+const general: Record<Plant['cycle'], Act[]> = {
   annual: [
     {
       stage: 'seedling',
       school: 'hands',
-      do: say('Hoe or pull while small; thicken the sward'),
+      general: 'hoe-small',
       backDays: 21,
       tooLate: false,
     },
-    { stage: 'vegetative', school: 'hands', do: say('Pull or mow before it flowers'), backDays: 21, tooLate: false },
+    { stage: 'vegetative', school: 'hands', general: 'pull-or-mow', backDays: 21, tooLate: false },
     {
       stage: 'flowering',
       school: 'hands',
-      do: say('Cut and carry out before seed ripens'),
+      general: 'carry-out-before-seed',
       backDays: 300,
       tooLate: false,
     },
   ],
   biennial: [
-    { stage: 'rosette', school: 'hands', do: say('Cut the root below the crown'), backDays: 42, tooLate: false },
+    { stage: 'rosette', school: 'hands', general: 'cut-root', backDays: 42, tooLate: false },
     {
       stage: 'bolting',
       school: 'hands',
-      do: say('Cut below the crown before buds open'),
+      general: 'cut-below-crown',
       backDays: 21,
       tooLate: false,
     },
-    { stage: 'flowering', school: 'hands', do: say('Cut off and carry out every head'), backDays: 14, tooLate: false },
+    { stage: 'flowering', school: 'hands', general: 'cut-every-head', backDays: 14, tooLate: false },
   ],
   perennial: [
-    { stage: 'seedling', school: 'hands', do: say('Pull or hoe while the root is thin'), backDays: 28, tooLate: false },
+    { stage: 'seedling', school: 'hands', general: 'pull-thin-root', backDays: 28, tooLate: false },
     {
       stage: 'vegetative',
       school: 'hands',
-      do: say('Dig out or cut again and again; thicken the sward'),
+      general: 'dig-or-cut-again',
       backDays: 42,
       tooLate: false,
     },
-    { stage: 'flowering', school: 'hands', do: say('Cut before seed ripens'), backDays: 120, tooLate: false },
+    { stage: 'flowering', school: 'hands', general: 'cut-before-seed', backDays: 120, tooLate: false },
   ],
 }
 
@@ -66,7 +79,7 @@ const clock: Record<Plant['cycle'], Stage[]> = {
 }
 
 /** The nearest stage for which there is something to say: a rosette is a grown plant of a kind that has no rosette. */
-function stageOf(plant: Plant, acts: ControlAct[], stage: Stage): Stage {
+function stageOf(plant: Plant, acts: readonly Act[], stage: Stage): Stage {
   if (acts.some((a) => a.stage === stage)) return stage
   const order = clock[plant.cycle]
   const meant: Stage = stage === 'mown' || stage === 'rosette' || stage === 'bolting' ? 'vegetative' : stage
@@ -85,12 +98,11 @@ function stageOf(plant: Plant, acts: ControlAct[], stage: Stage): Stage {
  */
 export function actionsFor(plant: Plant, stage: Stage, heightCm?: number): Actions {
   const own = plant.control.length > 0
-  const acts = own ? plant.control : general[plant.cycle]
+  const acts: readonly Act[] = own ? plant.control : general[plant.cycle]
   const at = stageOf(plant, acts, stage)
-  const source = say('common practice, no source')
   const here = acts
     .filter((a) => a.stage === at)
-    .map((a) => ({ ...a, source, tooTall: a.upToCm !== undefined && heightCm !== undefined && heightCm > a.upToCm }))
+    .map((a) => ({ ...a, tooTall: a.upToCm !== undefined && heightCm !== undefined && heightCm > a.upToCm }))
   const order = clock[plant.cycle]
   // A rosette is a grown plant of a kind that has no such stage in its clock.
   const place = order.includes(at) ? order.indexOf(at) : order.indexOf('vegetative')
@@ -108,24 +120,17 @@ export function daysAfter(day: string, days: number): string {
   return at.toISOString().slice(0, 10)
 }
 
-/** An action as a line of the plan. */
-export interface Proposed {
-  text: string
+/** Days of an act of the plan. */
+export interface ActDays {
   dueOn: string
-  lookFor: string
+  /** When somebody looks again. */
   backOn: string | undefined
 }
 
 const WITHIN_DAYS = 14
 
 /** Harm does not wait for a round date: a harmful plant is due within a week, another in two. */
-export function proposed(plant: Plant, act: ControlAct, school: School, today: string): Proposed {
-  const due = daysAfter(today, plant.role === 'toxic' ? WITHIN_DAYS / 2 : WITHIN_DAYS)
-  const label = school === 'herbicide' ? say('. The product label and a licensed applicator decide') : ''
-  return {
-    text: `${plant.commonName}: ${inSentence(act.do)}${label}`,
-    dueOn: due,
-    backOn: act.backDays === undefined ? undefined : daysAfter(due, act.backDays),
-    lookFor: say('Regrowth and seedlings of {{commonName}} where it stood', { commonName: plant.commonName }),
-  }
+export function actDays(plant: Plant, act: Pick<ControlAct, 'backDays'>, today: string): ActDays {
+  const dueOn = daysAfter(today, plant.role === 'toxic' ? WITHIN_DAYS / 2 : WITHIN_DAYS)
+  return { dueOn, backOn: act.backDays === undefined ? undefined : daysAfter(dueOn, act.backDays) }
 }

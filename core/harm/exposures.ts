@@ -47,7 +47,7 @@ const DRY_SHARE = [0.15, 0.3] as const
 export interface DoseHere {
   dose: ReportedDose
   bodyKg: number
-  /** Kilograms of the plant (as `dose.of` says) that were reported to harm an animal of this weight. */
+  /** Kilograms of the plant (of the part and state of the dose) that were reported to harm an animal of this weight. */
   kg: [low: number, high: number]
   /** Square metres of this sward that hold as much, from the densest and lowest dose to the thinnest and highest. */
   squareMetres?: [low: number, high: number]
@@ -74,9 +74,9 @@ export function dosesHere(
     .map((dose) => {
       const kg: [number, number] = [(dose.percent[0] / 100) * bodyKg, (dose.percent[1] / 100) * bodyKg]
       // Roots, seed and burs are not what a share of the sward measures.
-      const ofShoot = /plant|leaf/.test(dose.of)
+      const ofShoot = dose.part === 'plant' || dose.part === 'leaf'
       if (!ofShoot || !share || !massKgPerHa || share[1] <= 0 || massKgPerHa[1] <= 0) return { dose, bodyKg, kg }
-      const dry = /\bdry\b/.test(dose.of) ? ([1, 1] as const) : DRY_SHARE
+      const dry = dose.state === 'dry' ? ([1, 1] as const) : DRY_SHARE
       const most = (share[1] * massKgPerHa[1]) / 10_000
       const least = (share[0] * massKgPerHa[0]) / 10_000
       return {

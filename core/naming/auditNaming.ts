@@ -1,4 +1,4 @@
-import { naturalFrequency } from './certainty.ts'
+import { frequencyOf } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { AbundanceWord, Character, Plant, Region, Stage } from './flora.ts'
 import { identify } from './identify.ts'
@@ -174,7 +174,7 @@ function confusionsOf(all: AuditedSpecimen[]): Audit['confusions'] {
 
 /** Sum up audited specimens: accuracy, calibration, harm, and what is taken for what. */
 export function summarise(compiled: CompiledFlora, all: AuditedSpecimen[]): Audit {
-  const said = all.filter((s) => naturalFrequency(s.first.probability) === '19 in 20')
+  const said = all.filter((s) => frequencyOf(s.first.probability)?.times === 19)
   const harmful = all.filter((s) => compiled.plants[compiled.plantIndex.get(s.plant)!]!.role === 'toxic')
   const named = all.filter((s) => s.named)
   const checks = named.map((s) => s.checks).sort((a, b) => a - b)

@@ -1,4 +1,5 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
+import type { DosePart, DoseState, DoseTime, HarmKind, Indication, ProtectiveItem, Trait } from '../flora/codes.ts'
 
 export const lifeForms = ['grass', 'sedge', 'rush', 'legume', 'forb', 'shrub'] as const
 export type LifeForm = (typeof lifeForms)[number]
@@ -88,9 +89,16 @@ export interface Lookalike {
 
 export interface HarmNote {
   who: string[]
-  kind: string
+  kind: HarmKind
+  /** Further kinds of the same note. */
+  also?: HarmKind[]
+  /** What a person wears who handles it. */
+  protect?: ProtectiveItem[]
   note: string
 }
+
+/** All kinds of one note of harm, the first one first. */
+export const kindsOf = (h: Pick<HarmNote, 'kind' | 'also'>): HarmKind[] => [h.kind, ...(h.also ?? [])]
 
 /** What stock may meet a plant as. */
 export const feedForms = ['standing', 'wilted', 'hay', 'silage'] as const
@@ -103,8 +111,9 @@ export type FormWord = (typeof formWords)[number]
 /** A dose that harmed, as somebody reported it: never a threshold below which nothing happens. */
 export interface ReportedDose {
   animal: string
-  /** Part and state of the plant: "fresh plant", "dry leaf". */
-  of: string
+  part: DosePart
+  state?: DoseState
+  taken?: DoseTime
   /** Percent of body weight, low and high of what was reported. */
   percent: [number, number]
   source: string
@@ -135,7 +144,7 @@ export interface ControlAct {
   /** Height in cm up to which it is said to work. */
   upToCm?: number
   tools?: string
-  wear?: string
+  wear?: ProtectiveItem[]
   /** What becomes of what was cut or dug. */
   waste?: string
   /** Days until somebody looks again. */
@@ -200,6 +209,11 @@ export interface Plant {
   /** Months of growth, 1 to 12, northern temperate. */
   months: number[]
   ground: string[]
+  /** What much of it says of the ground. */
+  indicates?: Indication[]
+  traits?: Trait[]
+  /** Heights in mm between which it is kept as turf, low and high. */
+  mowMm?: [number, number]
   characters: Record<string, Cell>
   /** Cells that differ at a stage; a character not named here keeps its general cell. */
   stages: Partial<Record<Stage, Record<string, Cell>>>

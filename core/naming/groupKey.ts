@@ -1,6 +1,5 @@
 import { wilson } from '../survey/proportionIntervals.ts'
 import type { Interval } from '../survey/clusterRatio.ts'
-import { say } from '../say.ts'
 
 /**
  * Group key for subterranean clover: one runner, pulled out whole, in early spring and full sun. Null where a part could
@@ -95,15 +94,6 @@ export function runnerShare(runners: Runner[], groups: readonly RunnerGroup[]): 
     share: couldHarm / placed,
     interval: wilson({ x: couldHarm, n: placed }),
   }
-}
-
-/** "of 30 runners, 7 fall in groups that hold an oestrogenic cultivar: 23 %, 95 % interval 12 to 41 %" */
-export function sayRunnerShare({ placed, couldHarm, share, interval }: RunnerShare): string {
-  const pc = (x: number) => Math.round(100 * x)
-  return say(
-    'of {{placed}} runners, {{couldHarm}} fall in groups that hold an oestrogenic cultivar: {{pc}} %, 95 % interval {{pc2}} to {{pc3}} %',
-    { placed, couldHarm, pc: pc(share), pc2: pc(interval[0]), pc3: pc(interval[1]) },
-  )
 }
 
 /**

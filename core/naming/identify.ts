@@ -41,10 +41,10 @@ function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate
     .sort((a, b) => b.probability - a.probability || (a.plant < b.plant ? -1 : 1))
 }
 
-/** The plant outside the book that holds most of what is not in it, by name. */
+/** The plant outside the book that holds most of what is not in it, by its id. */
 function likeliestNeighbour(compiled: CompiledFlora, posterior: Float64Array, notInBook: number): string | undefined {
   const first = compiled.plants.length + compiled.strangers.length
-  return compiled.neighbours.find((_, i) => posterior[first + i]! > notInBook / 2)?.commonName
+  return compiled.neighbours.find((_, i) => posterior[first + i]! > notInBook / 2)?.id
 }
 
 /**

@@ -5,8 +5,11 @@ import type { Observation } from './observation.ts'
 import { measuringError, type Observer, type Sureness } from './observerError.ts'
 import { sizeAtScore, sizeDensity } from './sizeDistribution.ts'
 
-/** Chance that plants pulled side by side are one clone and show the same. Convention of this project. */
-const CLONE = 0.2
+/**
+ * Chance that plants pulled side by side show the same: one clone, or one strain that differs from the book in the same
+ * way. Convention of this project.
+ */
+const CLONE = 0.4
 /** Sizes of plants pulled side by side: n of them tell as much as n / (1 + (n - 1) x this). */
 const SIZES_ALIKE = 0.2
 /** A size read off a smaller leaf than the one meant, or not at its widest, spreads this much further down (twice as far). */

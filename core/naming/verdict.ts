@@ -1,12 +1,27 @@
-import { naturalFrequency } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant, PlantGroup, Stage } from './flora.ts'
-import { inSentence, say } from '../say.ts'
 
-export interface Verdict {
-  kind: 'named' | 'narrowed' | 'open'
-  text: string
+/** A name that can be given: a plant, or plants that no vegetative eye can split and their group. */
+export interface GivenName {
+  plants: string[]
+  group?: string
 }
+
+/** What can be said, as a code with what it is said of. */
+export type Verdict =
+  | { kind: 'open'; code: 'not-in-book'; probability: number; neighbour?: string }
+  | { kind: 'open'; code: 'empty-book' }
+  /** So many names would have to be set aside. */
+  | { kind: 'open'; code: 'many-left'; count: number }
+  /** The check against a harmful look-alike comes first. */
+  | { kind: 'narrowed'; code: 'check-first'; name: GivenName; against: string }
+  /** Poisons are among its kin, and too little was looked at. */
+  | { kind: 'narrowed'; code: 'look-once-more'; name: GivenName }
+  /** Harmful plants stand in the way of the name. */
+  | { kind: 'narrowed'; code: 'harm-open'; name: GivenName; open: string[] }
+  | { kind: 'narrowed'; code: 'few'; names: (GivenName & { probability: number })[] }
+  /** A harmful plant is named while others of its kind are open. */
+  | { kind: 'named'; code: 'named'; name: GivenName; probability: number; open: string[] }
 
 /** A name is written when it would be right about 19 times in 20. */
 export const NAMED_FROM = 0.95
@@ -54,27 +69,14 @@ export function standing(compiled: CompiledFlora, stage: Stage, probabilityOf: (
   return names.sort((a, b) => b.probability - a.probability || (a.name < b.name ? -1 : 1))
 }
 
-const list = (names: string[]): string =>
-  names.length < 2
-    ? names.join('')
-    : say('{{names}} and {{at}}', { names: names.slice(0, -1).join(', '), at: names.at(-1) })
-
-/** Harmful plants by name, three at most and how many more. */
-function harmfulNames(plants: readonly Plant[]): string {
-  const said = plants.slice(0, 3).map((h) => inSentence(h.commonName))
-  const more = plants.length > 3 ? [say('{{n}} more harmful plants', { n: plants.length - 3 })] : []
-  return list([...said, ...more])
-}
-
-const notExcluded = (plants: readonly Plant[]): string =>
-  say('Not excluded yet: {{others}}.', { others: harmfulNames(plants) })
+const given = ({ plants, group }: Standing): GivenName => ({ plants, ...(group ? { group: group.id } : {}) })
 
 export interface Grounds {
   names: Standing[]
   /** What the even observer makes of plants together: a name must hold under both. */
   evenly: (plants: readonly string[]) => number
   notInBook: number
-  /** A plant outside the book that it looks like, where one does. */
+  /** Id of a plant outside the book that it looks like, where one does. */
   neighbour: string | undefined
   /** Harmful plants not yet excluded. */
   open: Plant[]
@@ -92,73 +94,28 @@ export function verdictOf({ names, evenly, notInBook, neighbour, open, unmet, le
   if (notInBook >= 0.5)
     return {
       kind: 'open',
-      text:
-        neighbour === undefined
-          ? say(
-              'Probably not in this book ({{naturalFrequency}}). What it does to stock or people is not known here.',
-              {
-                naturalFrequency: naturalFrequency(notInBook),
-              },
-            )
-          : say(
-              'Probably not in this book ({{naturalFrequency}}); it looks most like {{neighbour}}. What it does to stock or people is not known here.',
-              {
-                naturalFrequency: naturalFrequency(notInBook),
-                neighbour: inSentence(neighbour),
-              },
-            ),
+      code: 'not-in-book',
+      probability: notInBook,
+      ...(neighbour === undefined ? {} : { neighbour }),
     }
-  if (!first) return { kind: 'open', text: say('The book is empty.') }
-  const others = open.filter((h) => !first.plants.includes(h.id))
+  if (!first) return { kind: 'open', code: 'empty-book' }
+  const name = given(first)
+  const others = open.filter((h) => !first.plants.includes(h.id)).map((h) => h.id)
   const byBoth = Math.min(first.probability, evenly(first.plants))
   const kinOfPoisons = lead.form === 'forb' || lead.form === 'legume'
-  if (byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0 && unmet.length > 0)
-    return {
-      kind: 'narrowed',
-      text: say('Looks like {{inSentence}}; the check against {{other}} comes first, which it is taken for.', {
-        inSentence: inSentence(first.name),
-        other: inSentence(unmet[0]!.commonName),
-      }),
-    }
-  if (byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0 && kinOfPoisons && looks < LEAST_LOOKS)
-    return {
-      kind: 'narrowed',
-      text: say('Looks like {{inSentence}}; look once more before it is written, for poisons are among its kin.', {
-        inSentence: inSentence(first.name),
-      }),
-    }
-  if (byBoth >= NAMED_FROM && (leadIsHarmful || others.length === 0)) {
-    const why = first.group ? ` ${first.group.why}` : ''
-    const besides = others.length > 0 ? ` ${notExcluded(others)}` : ''
-    return {
-      kind: 'named',
-      text: say('{{name}}: right about {{naturalFrequency}} times.{{why}}', {
-        name: first.name,
-        naturalFrequency: naturalFrequency(first.probability),
-        why: why + besides,
-      }),
-    }
-  }
-  if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length > 0) {
-    const all = { inSentence: inSentence(first.name), others: harmfulNames(others) }
-    return {
-      kind: 'narrowed',
-      text:
-        others.length > 1
-          ? say('Looks like {{inSentence}}, but {{others}} are not excluded yet.', all)
-          : say('Looks like {{inSentence}}, but {{others}} is not excluded yet.', all),
-    }
-  }
+  const harmlessAndFree = byBoth >= NAMED_FROM && !leadIsHarmful && others.length === 0
+  if (harmlessAndFree && unmet.length > 0) return { kind: 'narrowed', code: 'check-first', name, against: unmet[0]!.id }
+  if (harmlessAndFree && kinOfPoisons && looks < LEAST_LOOKS) return { kind: 'narrowed', code: 'look-once-more', name }
+  if (byBoth >= NAMED_FROM && (leadIsHarmful || others.length === 0))
+    return { kind: 'named', code: 'named', name, probability: first.probability, open: others }
+  if (first.probability >= NAMED_FROM && !leadIsHarmful && others.length > 0)
+    return { kind: 'narrowed', code: 'harm-open', name, open: others }
   let sum = 0
   const few = names.filter((n) => {
     const needed = sum < FEW_HOLD * (1 - notInBook)
     sum += n.probability
     return needed
   })
-  if (few.length > FEW)
-    return { kind: 'open', text: say('Still open: {{n}} plants would have to be set aside.', { n: few.length }) }
-  return {
-    kind: 'narrowed',
-    text: `${few.map((n) => `${n.name}, ${naturalFrequency(n.probability)}`).join(say('; or '))}.`,
-  }
+  if (few.length > FEW) return { kind: 'open', code: 'many-left', count: few.length }
+  return { kind: 'narrowed', code: 'few', names: few.map((n) => ({ ...given(n), probability: n.probability })) }
 }

@@ -1,19 +1,6 @@
-import { say } from '../say.ts'
-
 /** Ways to practise. */
 export const practiceKinds = ['name', 'poison', 'check', 'read', 'seed', 'key', 'cover', 'rank'] as const
 export type PracticeKind = (typeof practiceKinds)[number]
-
-export const kindNames: Record<PracticeKind, string> = {
-  name: say('Name it'),
-  poison: say('Poison round'),
-  check: say('Which check splits these two'),
-  read: say('Read the part'),
-  seed: say('Seed tray'),
-  key: say('Key it with few checks'),
-  cover: say('Cover by eye'),
-  rank: say('Rank three'),
-}
 
 /** One answer, as it is kept. */
 export interface PracticeAnswer {

@@ -1,16 +1,22 @@
-import { shortNames } from '../naming/shortName.ts'
 import { splitPair } from '../naming/nextChecks.ts'
 import { lookalikeOf } from '../naming/lookalikes.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
-import { cellAt, type Character, type Plant, type Stage } from '../naming/flora.ts'
+import { cellAt, type Character, type HarmNote, type Plant, type Stage } from '../naming/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
 import { practiseSpecimen, type Condition, type PractiseSpecimen } from './specimen.ts'
-import { say } from '../say.ts'
 
+/** One answer that may be given: an id of what the question asks for, or whether a plant is harmful. */
 export interface Choice {
   id: string
-  words: string
+  of: 'plant' | 'character' | 'state' | 'harm'
 }
+
+/** Why an answer is right: prose of the book, or a code with what it is said of. */
+export type Why =
+  | { code: 'prose'; text: string }
+  | { code: 'tells-apart'; character: string }
+  | { code: 'plant'; plant: string; harm?: HarmNote; text: string }
+  | { code: 'states'; states: string[] }
 
 interface Base {
   /** What is learned: a plant, a pair `a|b`, a character. */
@@ -18,8 +24,7 @@ interface Base {
   choices: Choice[]
   /** Id of the right choice. */
   right: string
-  /** Why it is right, in words. */
-  why: string
+  why: Why
 }
 
 /** What tells a plant from another: as the book says it, or the look that tells most. */
@@ -58,8 +63,8 @@ const shuffled = <T>(list: readonly T[], random: () => number): T[] => {
 const one = <T>(list: readonly T[], random: () => number): T => list[Math.floor(random() * list.length)]!
 
 const CHOICES = 4
-const shortName = ({ compiled }: Making, p: Plant) => shortNames(compiled.plants).get(p.id) ?? p.commonName
-const named = (making: Making, p: Plant): Choice => ({ id: p.id, words: shortName(making, p) })
+const named = (p: Plant): Choice => ({ id: p.id, of: 'plant' })
+const prose = (text: string): Why => ({ code: 'prose', text })
 /** Conditions in which a plant comes to hand at a stage, whole as often as not. */
 const comesAs = (stage: Stage): Condition[] => [
   'whole',
@@ -111,12 +116,9 @@ export function nameQuestion(making: Making, id: string): Question {
       one(comesAs(making.stage), making.random),
       making.random,
     ),
-    choices: shuffled(
-      [plant, ...wrong].map((p) => named(making, p)),
-      making.random,
-    ),
+    choices: shuffled([plant, ...wrong].map(named), making.random),
     right: id,
-    why: whyOf(plant, wrong[0]),
+    why: prose(whyOf(plant, wrong[0])),
     against: Object.fromEntries(wrong.map((p) => [p.id, apart(making, plant, p)])),
   }
 }
@@ -131,11 +133,16 @@ export function poisonQuestion(making: Making, id: string): Question {
     about: id,
     specimen: practiseSpecimen(making.compiled, plant, making.stage, 'whole', making.random),
     choices: [
-      { id: 'harmful', words: say('Harmful: I would not leave it to stock') },
-      { id: 'other', words: say('Not one of the harmful plants of this book') },
+      { id: 'harmful', of: 'harm' },
+      { id: 'other', of: 'harm' },
     ],
     right: harmful ? 'harmful' : 'other',
-    why: `${shortName(making, plant)}. ${harmful ? `${plant.harm[0]?.kind ?? 'harmful'}: ${plant.harm[0]?.note ?? ''} ` : ''}${whyOf(plant, other)}`.trim(),
+    why: {
+      code: 'plant',
+      plant: id,
+      ...(harmful && plant.harm[0] ? { harm: plant.harm[0] } : {}),
+      text: whyOf(plant, other),
+    },
   }
 }
 
@@ -153,7 +160,6 @@ export function checkQuestion(making: Making, a: string, b: string): Question | 
   const said = lookalikeOf(first, second)
   const best = split.find((s) => s.character === said?.check) ?? split[0]
   if (!best) return undefined
-  const title = (id: string) => making.compiled.flora.characters.find((c) => c.id === id)!.title
   const bits = new Map(split.map((s) => [s.character, s.bits]))
   const seen = (c: Character) => cellAt(first, c.id, making.stage) && cellAt(second, c.id, making.stage)
   // A wrong choice is a look that can be made on both and tells next to nothing of them.
@@ -168,12 +174,11 @@ export function checkQuestion(making: Making, a: string, b: string): Question | 
     about: [a, b].sort().join('|'),
     pair: [specimen(first), specimen(second)],
     choices: shuffled(
-      [best.character, ...wrong.map((c) => c.id)].map((id) => ({ id, words: title(id) })),
+      [best.character, ...wrong.map((c) => c.id)].map((id) => ({ id, of: 'character' as const })),
       making.random,
     ),
     right: best.character,
-    why:
-      said?.check === best.character ? said.why : say('{{title}} tells them apart.', { title: title(best.character) }),
+    why: said?.check === best.character ? prose(said.why) : { code: 'tells-apart', character: best.character },
   }
 }
 
@@ -191,9 +196,9 @@ export function readQuestion(making: Making, character: Character): Question | u
     about: character.id,
     character: character.id,
     state,
-    choices: shuffled([state, ...wrong], making.random).map((id) => ({ id, words: id.replace(/-/g, ' ') })),
+    choices: shuffled([state, ...wrong], making.random).map((id) => ({ id, of: 'state' as const })),
     right: state,
-    why: character.how[0] ?? '',
+    why: prose(character.how[0] ?? ''),
   }
 }
 
@@ -222,11 +227,9 @@ export function seedQuestion(making: Making, id: string): Question {
     about: id,
     seeds: states,
     size: size?.kind === 'range' ? (size.typical[0] + size.typical[1]) / 2 : 2,
-    choices: shuffled([id, ...wrong], making.random).map((p) => named(making, plantOf(making, p))),
+    choices: shuffled([id, ...wrong], making.random).map((p) => named(plantOf(making, p))),
     right: id,
-    why: Object.values(states)
-      .map((s) => s.replace(/-/g, ' '))
-      .join(', '),
+    why: { code: 'states', states: Object.values(states) },
   }
 }
 

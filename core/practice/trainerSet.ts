@@ -1,6 +1,7 @@
+import { coded } from '../coded.ts'
+import type { FileRefusal } from '../formats/fileProblem.ts'
 import { cohenKappa } from '../survey/agreement.ts'
 import { practiceKinds, type PracticeAnswer, type PracticeKind } from './answer.ts'
-import { say } from '../say.ts'
 
 export const SET_FILE = 'fold-sprig-practice-set'
 export const ANSWERS_FILE = 'fold-sprig-practice-answers'
@@ -28,12 +29,12 @@ const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'obj
 const isText = (x: unknown, most: number): x is string => typeof x === 'string' && x.length <= most
 
 /** A set from its file, or what is wrong with it in words. */
-export function readSet(text: string): { set: TrainerSet } | { problem: string } {
+export function readSet(text: string): { set: TrainerSet } | { problem: FileRefusal } {
   const value = parsed(text)
-  if (!isObject(value) || value.kind !== SET_FILE) return { problem: say('This is not a practice set.') }
+  if (!isObject(value) || value.kind !== SET_FILE) return { problem: coded('not-a-practice-set') }
   if (value.version !== 1)
     return {
-      problem: say('This set is of version {{version}}; this app reads version 1.', { version: String(value.version) }),
+      problem: coded('practice-set-version', { version: String(value.version) }),
     }
   const { id, title, questions } = value
   const good =
@@ -51,15 +52,13 @@ export function readSet(text: string): { set: TrainerSet } | { problem: string }
         q.seed >= 0 &&
         q.seed < 1,
     )
-  return good
-    ? { set: value as unknown as TrainerSet }
-    : { problem: say('Parts of this practice set are missing or wrong.') }
+  return good ? { set: value as unknown as TrainerSet } : { problem: coded('practice-set-parts-wrong') }
 }
 
 /** Answers of a trainee from their file, or what is wrong with it in words. */
-export function readAnswers(text: string): { answers: SetAnswers } | { problem: string } {
+export function readAnswers(text: string): { answers: SetAnswers } | { problem: FileRefusal } {
   const value = parsed(text)
-  if (!isObject(value) || value.kind !== ANSWERS_FILE) return { problem: say('This is not a file of answers.') }
+  if (!isObject(value) || value.kind !== ANSWERS_FILE) return { problem: coded('not-answers') }
   const { set, who, answers } = value
   const good =
     isText(set, 100) &&
@@ -76,9 +75,7 @@ export function readAnswers(text: string): { answers: SetAnswers } | { problem: 
         a.sure >= 0 &&
         a.sure <= 1,
     )
-  return good
-    ? { answers: value as unknown as SetAnswers }
-    : { problem: say('Parts of this file of answers are missing or wrong.') }
+  return good ? { answers: value as unknown as SetAnswers } : { problem: coded('answers-parts-wrong') }
 }
 
 function parsed(text: string): unknown {

@@ -1,10 +1,9 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Plant, Region } from '../naming/flora.ts'
 import type { Figures } from './figures.ts'
-import { methodInfo, READING, type Method } from './methods.ts'
+import { methodInfo, READING, type KitItem, type Method } from './methods.ts'
 import { metresToExclude } from './searchWalk.ts'
 import { stopsNeeded } from './stopsNeeded.ts'
-import { say } from '../say.ts'
 
 /** What the number of stops is worked out from. */
 export interface Pilot {
@@ -14,7 +13,7 @@ export interface Pilot {
   halfWidth: number
   /** Share (0 to 1) or mass that the spread belongs to, for the words. */
   about: number
-  from: 'an earlier round' | 'a guess'
+  from: 'earlier-round' | 'guess'
   /** Plant that the spread belongs to, where it is of one. */
   taxon?: string
 }
@@ -50,7 +49,7 @@ const USUAL_MASS_KG_PER_HA = 2000
 
 /** A cautious guess where there is no earlier round. */
 export function guessedPilot(method: Method, pointsPerStop: number, halfWidth: number): Pilot {
-  const from = 'a guess' as const
+  const from = 'guess' as const
   if (READING[method])
     return {
       sd: USUAL_MASS_CV * USUAL_MASS_KG_PER_HA,
@@ -76,7 +75,7 @@ export function pilotFrom(figures: Figures, halfWidth: number): Pilot | undefine
         sd: worst.se! * Math.sqrt(composition.stops),
         halfWidth,
         about: worst.estimate,
-        from: 'an earlier round',
+        from: 'earlier-round',
         taxon: worst.taxon,
       }
   }
@@ -85,7 +84,7 @@ export function pilotFrom(figures: Figures, halfWidth: number): Pilot | undefine
       sd: mass.se * Math.sqrt(mass.readings),
       halfWidth: halfWidth * 2 * mass.kgPerHa,
       about: mass.kgPerHa,
-      from: 'an earlier round',
+      from: 'earlier-round',
     }
   return undefined
 }
@@ -101,13 +100,13 @@ export function lookFor(plants: Plant[], region: Region): Plant[] {
 }
 
 /** What to carry: for the method, for naming, and where the sap of a plant that may be met burns. */
-export function kitFor(method: Method, expected: Plant[]): string[] {
-  const burns = expected.some((p) => p.harm.some((h) => h.who.includes('people') && /glove|blister|skin/i.test(h.note)))
+export function kitFor(method: Method, expected: Plant[]): KitItem[] {
+  const burns = expected.some((p) => p.harm.some((h) => h.who.includes('people') && h.protect !== undefined))
   return [
     ...methodInfo[method].kit,
-    say('a hand lens'),
-    say('a knife or trowel, and a spade for roots'),
-    say('bags and a marker for unknowns'),
-    ...(burns ? [say('gloves and long sleeves: some plants that may stand here harm the skin')] : []),
+    'lens',
+    'knife-and-spade',
+    'bags-for-unknowns',
+    ...(burns ? (['gloves-and-sleeves'] as const) : []),
   ]
 }

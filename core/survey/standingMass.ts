@@ -2,7 +2,6 @@ import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Round, Stop } from '../records/round.ts'
 import type { Interval } from './clusterRatio.ts'
 import { doubleSampling, linearCalibration, type Calibration } from './linearCalibration.ts'
-import { say } from '../say.ts'
 
 /** Grams a square metre to kilograms a hectare. */
 const KG_PER_HA = 10
@@ -26,7 +25,9 @@ export interface StandingMass {
   seClippedAlone?: number
 }
 
-export type MassResult = StandingMass | { problem: string; readings: number; clipped: ClippedPair[] }
+/** Why there is no mass yet. */
+export type MassProblem = 'too-few-clips' | 'one-reading-clipped' | 'one-frame'
+export type MassResult = StandingMass | { problem: MassProblem; readings: number; clipped: ClippedPair[] }
 
 const used = (stops: Stop[]) => stops.filter((s) => s.skipped === null)
 const allDry = (stops: Stop[]) => stops.every((s) => s.measures.clipDryG !== undefined)
@@ -52,15 +53,10 @@ export function massFromReadings(round: Pick<Round, 'stops' | 'settings'>): Mass
     reading: s.measures.reading!,
     kgPerHa: perHa(s, frameM2, dry, dryShare),
   }))
-  const short = (problem: string) => ({ problem, readings: stops.length, clipped })
-  if (clipped.length < 3)
-    return short(
-      say('A line needs three clipped frames or more, over the whole range of heights; there {{what}}.', {
-        what: clipped.length === 1 ? say('is one') : say('are {{n}}', { n: clipped.length }),
-      }),
-    )
+  const short = (problem: MassProblem) => ({ problem, readings: stops.length, clipped })
+  if (clipped.length < 3) return short('too-few-clips')
   const [x, y] = [clipped.map((c) => c.reading), clipped.map((c) => c.kgPerHa)]
-  if (new Set(x).size < 2) return short(say('All clipped frames have the same reading: clip low and high ones too.'))
+  if (new Set(x).size < 2) return short('one-reading-clipped')
   const line = linearCalibration(x, y)
   const double = doubleSampling(
     stops.map((s) => s.measures.reading!),
@@ -86,7 +82,7 @@ export function massFromClips(round: Pick<Round, 'stops' | 'settings'>): MassRes
     (s) => (s.hits.reduce((sum, h) => sum + h.amount, 0) / frameM2) * KG_PER_HA * (dryShare ?? 1),
   )
   const n = masses.length
-  if (n < 2) return { problem: say('One frame tells nothing of the error: clip a second.'), readings: n, clipped: [] }
+  if (n < 2) return { problem: 'one-frame', readings: n, clipped: [] }
   const mean = masses.reduce((a, b) => a + b, 0) / n
   const se = Math.sqrt(masses.reduce((s, x) => s + (x - mean) ** 2, 0) / (n - 1) / n)
   const half = tQuantile(0.975, n - 1) * se

@@ -1,3 +1,5 @@
+import { mean } from 'd3-array'
+import type { Indication } from '../flora/codes.ts'
 import type { Plant } from '../naming/flora.ts'
 import type { Round } from '../records/round.ts'
 import { shareOf, type Share } from './composition.ts'
@@ -5,17 +7,14 @@ import { countedStops, designOf } from './counted.ts'
 import { namedLetters } from './figures.ts'
 import { tallied, type Tallied } from './tally.ts'
 import { BARE, type Taxon } from './taxon.ts'
-import { say } from '../say.ts'
 
-export type SaidId =
-  'nitrogen-short' | 'grazed-hard' | 'compacted' | 'wet' | 'shaded' | 'disturbed' | 'thin' | 'sown-going'
+export type SaidId = Indication | 'sown-going'
 
 /** How firmly the figures stand behind it: the whole interval, or only the estimate, lies beyond the mark. */
 export type Strength = 'clear' | 'likely'
 
 export interface Said {
   id: SaidId
-  title: string
   strength: Strength
   /** Plants it stands on that were met. */
   of: Taxon[]
@@ -24,98 +23,52 @@ export interface Said {
   mark: number
   /** True where it is said because the share is low. */
   below: boolean
-  /** What would speak against it, to be looked at. */
-  against: string
-  /** Further figures of the round that bear on it, in words. */
-  also: string[]
-  source: string
+  /** Further figures of the round that bear on it. */
+  also: SaidBeside[]
 }
+
+/** A figure beside what the sward says: mean height, or how many stops were grazed hard. */
+export type SaidBeside =
+  { code: 'mean-height'; cm: number; stops: number } | { code: 'grazed-hard'; hard: number; stops: number }
 
 interface Rule {
   id: SaidId
-  title: string
   plants: (plants: Plant[]) => Taxon[]
   mark: number
   below?: true
-  against: string
-  also?: (round: Round) => string[]
+  also?: (round: Round) => SaidBeside[]
 }
-
-const ids =
-  (...list: string[]) =>
-  (plants: Plant[]) =>
-    plants.filter((p) => list.includes(p.id)).map((p) => p.id)
 
 /** Mean sward height where it was noted. */
-function heights(round: Round): string[] {
+function heights(round: Round): SaidBeside[] {
   const noted = round.stops.flatMap((s) => s.measures.heightCm ?? [])
-  if (noted.length < 3) return []
-  const mean = noted.reduce((a, b) => a + b, 0) / noted.length
-  return [say('mean height {{mean}} cm at {{n}} stops', { mean: mean.toFixed(0), n: noted.length })]
+  return noted.length < 3 ? [] : [{ code: 'mean-height', cm: mean(noted)!, stops: noted.length }]
 }
 
-function grazed(round: Round): string[] {
+function grazed(round: Round): SaidBeside[] {
   const noted = round.stops.flatMap((s) => s.measures.grazed ?? [])
   const hard = noted.filter((g) => g === 'hard').length
-  return noted.length > 0 ? [say('grazed hard at {{hard}} of {{n}} stops', { hard, n: noted.length })] : []
+  return noted.length > 0 ? [{ code: 'grazed-hard', hard, stops: noted.length }] : []
 }
+
+const indicating = (what: Indication) => (plants: Plant[]) =>
+  plants.filter((p) => p.indicates?.includes(what)).map((p) => p.id)
+const isWet = (p: Plant) => p.form === 'sedge' || p.form === 'rush' || p.indicates?.includes('wet')
 
 /** Marks are common practice, no source. */
 const rules: Rule[] = [
-  {
-    id: 'nitrogen-short',
-    title: say('Short of nitrogen'),
-    plants: ids('white-clover', 'ladino-clover'),
-    mark: 0.3,
-    against: say('Grass that is dark and strong beside the clover; clover sown thick a year ago; a soil test.'),
-  },
+  { id: 'nitrogen-short', plants: indicating('nitrogen-short'), mark: 0.3 },
   {
     id: 'grazed-hard',
-    title: say('Grazed or mown too hard'),
-    plants: ids('kentucky-bluegrass'),
+    plants: indicating('grazed-hard'),
     mark: 0.6,
-    against: say('Bluegrass that was sown for turf; a sward left tall; taller grasses thriving between.'),
     also: (round) => [...heights(round), ...grazed(round)],
   },
-  {
-    id: 'compacted',
-    title: say('Compacted or trodden'),
-    plants: ids('broadleaf-plantain', 'goosegrass'),
-    mark: 0.05,
-    against: say('A spade that goes in easily; plantain only at the gate or along a path.'),
-  },
-  {
-    id: 'wet',
-    title: say('Wet ground'),
-    plants: (plants) =>
-      plants.filter((p) => p.form === 'sedge' || p.form === 'rush' || p.id === 'reed-canarygrass').map((p) => p.id),
-    mark: 0.08,
-    against: say('Dry-ground plants at the same stops; reed canarygrass that was sown.'),
-  },
-  {
-    id: 'shaded',
-    title: say('Shaded and moist'),
-    plants: ids('japanese-stiltgrass', 'ground-ivy'),
-    mark: 0.05,
-    against: say('Full sun through the day.'),
-  },
-  {
-    id: 'disturbed',
-    title: say('Disturbed ground'),
-    plants: (plants) =>
-      plants
-        .filter((p) => /-(thistle|ragweed)$/.test(p.id) || p.id === 'ground-cherry' || p.id === 'common-ragweed')
-        .map((p) => p.id),
-    mark: 0.05,
-    against: say('Thistles that creep (they keep themselves); a seed lot that brought them.'),
-  },
-  {
-    id: 'thin',
-    title: say('Thin and stressed'),
-    plants: (plants) => [...ids('large-crabgrass', 'smooth-crabgrass')(plants), BARE],
-    mark: 0.15,
-    against: say('Bare ground from moles, a new drilling or a dunging place.'),
-  },
+  { id: 'compacted', plants: indicating('compacted'), mark: 0.05 },
+  { id: 'wet', plants: (plants) => plants.filter(isWet).map((p) => p.id), mark: 0.08 },
+  { id: 'shaded', plants: indicating('shaded'), mark: 0.05 },
+  { id: 'disturbed', plants: indicating('disturbed'), mark: 0.05 },
+  { id: 'thin', plants: (plants) => [...indicating('thin')(plants), BARE], mark: 0.15 },
 ]
 
 function judged(rule: Rule, share: Share): Strength | undefined {
@@ -132,19 +85,16 @@ function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] 
   const share = shareOf(all, of, designOf(round))
   const strength = judged(rule, share)
   if (!strength) return []
-  const { id, title, mark, against } = rule
+  const { id, mark } = rule
   return [
     {
       id,
-      title,
       strength,
       of,
       share,
       mark,
       below: rule.below ?? false,
-      against,
       also: rule.also?.(round) ?? [],
-      source: say('common practice, no source'),
     },
   ]
 }
@@ -153,18 +103,7 @@ function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] 
 function sownRule(round: Round): Rule[] {
   const { sown } = round.paddock
   if (sown.length === 0) return []
-  return [
-    {
-      id: 'sown-going',
-      title: say('What was sown is going'),
-      plants: () => sown,
-      mark: 0.33,
-      below: true,
-      against: say(
-        'A stand in its first months, where it is too early to judge; sown plants that are seen only in another season.',
-      ),
-    },
-  ]
+  return [{ id: 'sown-going', plants: () => sown, mark: 0.33, below: true }]
 }
 
 /**

@@ -1,5 +1,4 @@
 import type { Plant } from '../naming/flora.ts'
-import { say } from '../say.ts'
 
 /**
  * What a hit can be. A plant of the book is its id; the rest carry a word before a colon:
@@ -22,19 +21,11 @@ export const groups = [
 ] as const
 export type Group = (typeof groups)[number]
 
-export const groupNames: Record<Group, string> = {
-  'cool-grass': say('Cool-season grass'),
-  'warm-grass': say('Warm-season grass'),
-  legume: say('Legume'),
-  forb: say('Broad-leaved herb'),
-  'sedge-rush': say('Sedge or rush'),
-  shrub: say('Shrub'),
-  unknown: say('Unnamed or outside the book'),
-  ground: say('Bare ground and litter'),
-}
-
 export const unknownTaxon = (letter: string): Taxon => `unknown:${letter}`
 export const latinTaxon = (name: string): Taxon => `latin:${name}`
+/** The scientific name of a species outside the book. */
+export const latinOf = (taxon: Taxon): string | undefined =>
+  taxon.startsWith('latin:') ? taxon.slice('latin:'.length) : undefined
 export const letterOf = (taxon: Taxon): string | undefined =>
   taxon.startsWith('unknown:') ? taxon.slice('unknown:'.length) : undefined
 
@@ -46,14 +37,4 @@ export function groupOf(taxon: Taxon, plants: Map<string, Plant>): Group {
   if (plant.form === 'grass') return plant.season === 'cool' ? 'cool-grass' : 'warm-grass'
   if (plant.form === 'sedge' || plant.form === 'rush') return 'sedge-rush'
   return plant.form
-}
-
-/** What a reader is shown for a taxon. */
-export function taxonName(taxon: Taxon, plants: Map<string, Plant>): string {
-  if (taxon === BARE) return say('Bare ground')
-  if (taxon === LITTER) return say('Litter')
-  const letter = letterOf(taxon)
-  if (letter) return say('Unknown {{letter}}', { letter })
-  if (taxon.startsWith('latin:')) return taxon.slice('latin:'.length)
-  return plants.get(taxon)?.commonName ?? taxon
 }

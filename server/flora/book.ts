@@ -22,11 +22,12 @@ export class Book {
   /**
    * Check a plant text as a shipped file is checked; a good one joins the book.
    *
+   * @param kept it was taken in before, by this or an earlier version
    * @returns the plant, or what is wrong with line numbers
    */
-  add(yaml: string): { plant: Plant } | { problems: FloraProblem[] } {
+  add(yaml: string, kept = false): { plant: Plant } | { problems: FloraProblem[] } {
     const id = /^id:\s*(\S+)\s*$/m.exec(yaml)?.[1] ?? 'plant'
-    const { plant, problems } = readPlant(`${id}.yaml`, yaml, this.shipped.characters)
+    const { plant, problems } = readPlant(`${id}.yaml`, yaml, this.shipped.characters, kept)
     if (!plant) return { problems }
     const say = (message: string) => ({ problems: [{ file: `${id}.yaml`, line: 1, message }] })
     if (this.shipped.plants.some((p) => p.id === id))

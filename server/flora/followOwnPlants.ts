@@ -18,7 +18,7 @@ export async function addOwnPlants(
   for (const { id, yaml } of await listOwnPlants(db)) {
     if (known.get(id) === yaml) continue
     known.set(id, yaml)
-    const added = book.add(yaml)
+    const added = book.add(yaml, true)
     if ('problems' in added) log(new Error(`Own plant ${id} is left out: ${added.problems.map(sayProblem).join('; ')}`))
   }
 }

@@ -17,6 +17,22 @@ import {
   ValidateNested,
 } from 'class-validator'
 import {
+  doseParts,
+  doseStates,
+  doseTimes,
+  harmKinds,
+  indications,
+  protectiveItems,
+  traits,
+  type DosePart,
+  type DoseState,
+  type DoseTime,
+  type HarmKind,
+  type Indication,
+  type ProtectiveItem,
+  type Trait,
+} from '@/core/flora/codes.ts'
+import {
   formWords,
   lifeForms,
   roles,
@@ -55,7 +71,9 @@ class LookalikeFile {
 
 class HarmFile {
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) who!: string[]
-  @IsString() kind!: string
+  @IsIn(harmKinds) kind!: HarmKind
+  @IsOptional() @IsArray() @IsIn(harmKinds, { each: true }) also?: HarmKind[]
+  @IsOptional() @IsArray() @IsIn(protectiveItems, { each: true }) protect?: ProtectiveItem[]
   @IsString() @IsNotEmpty() note!: string
 }
 
@@ -68,7 +86,9 @@ class FormsFile implements Record<FeedForm, FormWord> {
 
 class DoseFile {
   @IsString() @IsNotEmpty() animal!: string
-  @IsString() @IsNotEmpty() of!: string
+  @IsIn(doseParts) part!: DosePart
+  @IsOptional() @IsIn(doseStates) state?: DoseState
+  @IsOptional() @IsIn(doseTimes) taken?: DoseTime
   @IsArray()
   @ArrayMinSize(2)
   @ArrayMaxSize(2)
@@ -100,7 +120,7 @@ class ControlFile {
   @IsString() @IsNotEmpty() do!: string
   @IsOptional() @Min(1) @Max(500) up_to_cm?: number
   @IsOptional() @IsString() tools?: string
-  @IsOptional() @IsString() wear?: string
+  @IsOptional() @IsArray() @IsIn(protectiveItems, { each: true }) wear?: ProtectiveItem[]
   @IsOptional() @IsString() waste?: string
   @IsOptional() @IsInt() @Min(1) @Max(1000) back_days?: number
   @IsOptional() @IsBoolean() too_late?: boolean
@@ -151,6 +171,15 @@ export class PlantFile {
   @IsArray()
   @IsIn(['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'], { each: true })
   ground!: string[]
+  @IsOptional() @IsArray() @IsIn(indications, { each: true }) indicates?: Indication[]
+  @IsOptional() @IsArray() @IsIn(traits, { each: true }) traits?: Trait[]
+  @IsOptional()
+  @IsArray()
+  @ArrayMinSize(2)
+  @ArrayMaxSize(2)
+  @Min(1, { each: true })
+  @Max(300, { each: true })
+  mow_mm?: [number, number]
   @IsObject() characters!: Record<string, unknown>
   @IsOptional() @IsObject() stages?: Record<string, Record<string, unknown>>
   @IsOptional()

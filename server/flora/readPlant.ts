@@ -11,6 +11,7 @@ import {
   type Sowing,
   type Stage,
 } from '@/core/naming/flora.ts'
+import { asWrittenNow } from './earlierPlant.ts'
 import { PlantFile } from './plantFile.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 import { readCells } from './readCells.ts'
@@ -48,6 +49,9 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     regions: file.regions as Plant['regions'],
     months: file.months,
     ground: file.ground,
+    ...(file.indicates ? { indicates: file.indicates } : {}),
+    ...(file.traits ? { traits: file.traits } : {}),
+    ...(file.mow_mm ? { mowMm: file.mow_mm } : {}),
     characters,
     stages: stageCells,
     lookalikes: file.lookalikes ?? [],
@@ -72,11 +76,16 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
   }
 }
 
-/** Read one plant file. `plant` is there only when nothing is wrong with it. */
+/**
+ * Read one plant file. `plant` is there only when nothing is wrong with it.
+ *
+ * @param keepAll a reader's plant that was taken in by an earlier version: what is no code today is kept as a note
+ */
 export function readPlant(
   name: string,
   text: string,
   characters: Character[],
+  keepAll = false,
 ): { plant?: Plant; problems: FloraProblem[] } {
   const counter = new LineCounter()
   const doc = parseDocument(text, { lineCounter: counter })
@@ -94,6 +103,7 @@ export function readPlant(
     return {
       problems: [{ file: name, line: 1, message: 'a plant file holds keys and values, such as "id: tall-fescue"' }],
     }
+  asWrittenNow(raw, keepAll)
   const file = plainToInstance(PlantFile, raw)
   for (const { path, message } of flatten(validateSync(file, { whitelist: true, forbidNonWhitelisted: true })))
     say(

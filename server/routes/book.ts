@@ -2,6 +2,7 @@ import { Router } from 'express'
 import { deltaTable, writeDelta } from '@/core/formats/delta.ts'
 import type { CompiledFlora } from '@/core/naming/compileFlora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
+import { verdictText } from '@/text/verdictText.ts'
 import type { Sql } from '../db/db.ts'
 import { putOwnPlant } from '../db/ownPlants.ts'
 import type { Book } from '../flora/book.ts'
@@ -10,11 +11,15 @@ import { packedJson } from '../http/packedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { IdentifyInput, OwnPlantInput, readContext, readObservations } from './identifyInput.ts'
 
+/** An answer says its verdict in English too. */
+type SaidIdentification = Identification & { verdict: { text: string } }
+
 /** Identify from an unchecked body: what the route and the command line share. */
-export function identifyBody(compiled: CompiledFlora, body: unknown): Identification {
+export function identifyBody(compiled: CompiledFlora, body: unknown): SaidIdentification {
   const input = parseBody(IdentifyInput, body)
   const context = readContext(input.context, compiled.flora)
-  return identify(compiled, context, readObservations(input.observations ?? [], compiled.flora))
+  const found = identify(compiled, context, readObservations(input.observations ?? [], compiled.flora))
+  return { ...found, verdict: { ...found.verdict, text: verdictText(found.verdict, compiled.flora) } }
 }
 
 /** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */

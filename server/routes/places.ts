@@ -1,3 +1,4 @@
+import { fileWords } from '@/text/fileWords.ts'
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
@@ -30,7 +31,7 @@ async function paddockAt(db: Db, id: string): Promise<Paddock> {
 
 function polygonAt(geoJson: object, field: string) {
   const read = readBoundary(geoJson)
-  if ('problem' in read) throw badRequest(read.problem, field)
+  if ('problem' in read) throw badRequest(fileWords(read.problem), field)
   return read.boundary
 }
 

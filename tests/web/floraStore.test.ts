@@ -1,8 +1,8 @@
 import i18next from 'i18next'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { speak } from '@/core/say.ts'
+import { speak } from '@/text/say.ts'
 import { flora } from '@/tests/support/book.ts'
-import { readLanguage, textsForWorker, together, word } from '@/web/language/say.ts'
+import { readLanguage, together, word } from '@/web/language/say.ts'
 import { spokenPlant, useFlora } from '@/web/stores/floraStore.ts'
 import { stateWords } from '@/web/parts/words.ts'
 import { usualState, usualWords } from '@/web/bench/usualState.ts'
@@ -11,7 +11,6 @@ const hemlock = flora.plants.find((p) => p.id === 'poison-hemlock')!
 
 describe('the book in English', () => {
   it('is the book itself', () => {
-    expect(textsForWorker()).toBeNull()
     for (const p of flora.plants) expect(spokenPlant(p)).toBe(p)
   })
 
@@ -91,10 +90,6 @@ describe('the book in German', () => {
     expect(usualWords(hemlock, 'smell', 'vegetative')).toMatch(/Mäusen/)
     expect(together(['Heu', 'Silage'])).toBe('Heu und Silage')
     expect(word('a word that is in no list')).toBe('a word that is in no list')
-  })
-
-  it('hands its texts to a worker, which asks no store', () => {
-    expect(textsForWorker()!['Bench']).toBe('Prüftisch')
   })
 
   it('a book that is read gives out plants, characters and dangers under German words', async () => {

@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { describe, expect, it } from 'vitest'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { usualState, usualWords } from '@/web/bench/usualState.ts'

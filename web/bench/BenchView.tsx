@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'

@@ -1,9 +1,10 @@
+import { verdictText } from '@/text/verdictText.ts'
+import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Identification } from '@/core/naming/identify.ts'
 import type { Opinion } from '@/core/records/specimen.ts'
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { useBench, type Sheet } from './benchStore.ts'
@@ -175,7 +176,11 @@ export function KeepPanel({ subject, sheet, result, onKeep }: Omit<Props, 'onTak
         <button type="button" className={button} onClick={onKeep}>
           {say('Not in the book: keep it under a letter')}
         </button>
-        <button type="button" className={button} onClick={() => sendSheet(asSheet(sheet, result.verdict.text))}>
+        <button
+          type="button"
+          className={button}
+          onClick={() => sendSheet(asSheet(sheet, verdictText(result.verdict, useFlora.getState())))}
+        >
           {say('Send for a second opinion')}
         </button>
         <Link to={`/bench/sheet?subject=${encodeURIComponent(subject)}`} className={`${button} flex items-center`}>

@@ -1,6 +1,6 @@
+import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useEffect, useState } from 'react'
-import { naturalFrequency } from '@/core/naming/certainty.ts'
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import type { HistoryStep } from '../workers/naming.worker.ts'

@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import type { Stage } from '@/core/naming/flora.ts'
 import { OneLook } from '../plant-book/Lookalikes.tsx'
 import { characterTitle } from '../parts/words.ts'

@@ -1,6 +1,6 @@
+import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import { naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Naming } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { getNamings } from '../api/client.ts'

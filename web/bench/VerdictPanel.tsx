@@ -1,14 +1,15 @@
-import { inSentence } from '@/core/say.ts'
+import { verdictText } from '@/text/verdictText.ts'
+import { certaintyWord, naturalFrequency } from '@/text/certaintyWords.ts'
+import { inSentence } from '@/text/say.ts'
 import { memo, useMemo, type ReactNode } from 'react'
 import { Link } from 'react-router'
-import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import { eyeNote } from '@/core/naming/eyeNote.ts'
 import type { Character, Plant, Stage } from '@/core/naming/flora.ts'
 import { statesMeant } from '@/core/naming/likelihoods.ts'
 import type { Observation } from '@/core/naming/observation.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import { PortraitView } from '../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -232,7 +233,7 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
 export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   const { result, stage, observed, compare, onAsk, onWrite, writeLabel, answers, waiting, onReopen } = props
   const [first] = result.candidates
-  const groups = useFlora((s) => s.groups)
+  const { plants, groups, neighbours } = useFlora()
   const groupOf = (plant: string) => groups.find((g) => g.plants.includes(plant) && stage !== g.until)?.id ?? plant
   // Two that no eye can split are one name: the check is against the next name.
   const second = first && result.candidates.find((c) => groupOf(c.plant) !== groupOf(first.plant))
@@ -241,7 +242,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   return (
     <div>
       <h2 className="text-[1.65rem]" data-testid="verdict">
-        {started ? result.verdict.text : say('Nothing seen yet')}
+        {started ? verdictText(result.verdict, { plants, groups, neighbours }) : say('Nothing seen yet')}
       </h2>
       {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
@@ -279,7 +280,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
             {result.harmfulOpen.length > 0 ? say('Harmful, and not excluded') : say('Harmful plants')}
           </h3>
           <HarmOpen result={result} onAsk={onAsk} observed={observed} />
-          <p className="mt-2 text-sm">{standingCautions[0]}</p>
+          <p className="mt-2 text-sm">{standingCautions()[0]}</p>
         </section>
       ) : null}
       {started && first && second ? (

@@ -1,5 +1,5 @@
+import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useState } from 'react'
-import { naturalFrequency } from '@/core/naming/certainty.ts'
 import { bearing, brierScore } from '@/core/practice/scoring.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { Naming } from '@/core/records/round.ts'

@@ -1,8 +1,9 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import { useEffect, useMemo, useState } from 'react'
 import type { Paddock } from '@/core/records/round.ts'
-import { methodInfo, type Method } from '@/core/survey/methods.ts'
+import { type Method } from '@/core/survey/methods.ts'
 import { courses, type PlantCourse, type YearCount } from '@/core/survey/paddockHistory.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { getCounts } from '../api/client.ts'
 import { percent } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -82,7 +83,7 @@ function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock 
       <p className="mt-1 text-ink-soft">
         {say('{{n}} counts by "{{name}}". Only counts of one method are held against each other.', {
           n: counts.length,
-          name: methodInfo[last.method].name,
+          name: methodWords(last.method).name,
         })}
       </p>
       {counts.length > 1 ? (

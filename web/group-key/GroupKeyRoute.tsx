@@ -1,16 +1,10 @@
+import { sayRunnerShare } from '@/text/runnerWords.ts'
 import { useLayoutEffect, useState } from 'react'
 import { useLoaderData } from 'react-router'
 import { calyxDrawing, runnerDrawing } from '@/core/drawing/runnerParts.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
 import type { Drawing } from '@/core/drawing/mark.ts'
-import {
-  runnerGroup,
-  runnerGroups,
-  runnerShare,
-  sayRunnerShare,
-  type Runner,
-  type RunnerGroup,
-} from '@/core/naming/groupKey.ts'
+import { runnerGroup, runnerGroups, runnerShare, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
 import { cohenKappa } from '@/core/survey/agreement.ts'
 import { getKept } from '../api/client.ts'
 import { download, fileSlug } from '../parts/download.ts'

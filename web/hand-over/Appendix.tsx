@@ -1,12 +1,13 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { naturalFrequency } from '@/text/certaintyWords.ts'
 import type { ReactNode } from 'react'
-import { naturalFrequency } from '@/core/naming/certainty.ts'
 import { hazardsHere } from '@/core/harm/hazardsHere.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import { allAtOnce } from '@/core/survey/allAtOnce.ts'
 import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { stillToFind } from '../weigh-up/stillToFind.ts'
@@ -66,6 +67,7 @@ function Table({ head, rows }: { head: string[]; rows: string[][] }) {
 export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Naming[] }) {
   const { byId, hazards } = useFlora()
   const { composition } = weighed
+  const words = methodWords(round.method)
   const info = methodInfo[round.method]
   const together = info.entry === 'points' ? allAtOnce(composition) : undefined
   const parts = byPart(round, byId)
@@ -88,7 +90,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
             ...(together ? [say('All at once, 95 %')] : []),
             'SE',
             say('Design effect'),
-            say('{{units}} with it', { units: info.units[0]!.toUpperCase() + info.units.slice(1) }),
+            say('{{units}} with it', { units: words.units[0]!.toUpperCase() + words.units.slice(1) }),
           ]}
           rows={composition.taxa.map((t) => [
             name(t.taxon),
@@ -171,10 +173,10 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
           {say(
             '{{name}}: {{says}}. {{n}} {{units}} laid, {{stops}} with a count{{what}}{{what2}}{{what3}}. {{estimator}}',
             {
-              name: info.name,
-              says: info.says,
+              name: words.name,
+              says: words.says,
               n: round.stops.length,
-              units: info.units,
+              units: words.units,
               stops: composition.stops,
               what: open.length > 0 ? say(', {{n}} left', { n: open.length }) : '',
               what2:
@@ -187,7 +189,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
               what3: round.settings.observer
                 ? say('. Counted by {{observer}}', { observer: round.settings.observer })
                 : '',
-              estimator: info.estimator,
+              estimator: words.estimator,
             },
           )}
         </p>

@@ -1,10 +1,10 @@
-import { inSentence } from '@/core/say.ts'
+import { groupName, taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
 import { labFigures } from '@/core/feed/labResult.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import type { Share } from '@/core/survey/composition.ts'
-import { groupNames, taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
@@ -110,7 +110,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
           <ShareChart rows={rows} fixedWidth={820} label={say('Shares of the main plants with their intervals')} />
         </div>
       </div>
-      <p className="mt-2">{made.byGroup.map((g) => `${groupNames[g.group]} ${withInterval(g)}`).join('; ')}.</p>
+      <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
       <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
         <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
         {harm.found.map((f) => {

@@ -1,6 +1,9 @@
-import { animalUnitMonths } from '@/core/feed/grazingDays.ts'
+import { animalUnitWords } from '@/text/animalUnitWords.ts'
+import { animalClassName } from '@/text/animalWords.ts'
+import { saidWords } from '@/text/swardWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import { meetsNeeds } from '@/core/feed/meetsNeeds.ts'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import type { Outlook, Round, Stop } from '@/core/records/round.ts'
@@ -8,7 +11,6 @@ import { namedLetters } from '@/core/survey/figures.ts'
 import { outlookReading } from '@/core/survey/outlookReading.ts'
 import { swardSays } from '@/core/survey/swardSays.ts'
 import { resolved } from '@/core/survey/tally.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../parts/RouteMap.tsx'
@@ -44,9 +46,9 @@ function Says({ round }: { round: Round }) {
                   it: s.of.map((t) => taxonName(t, byId)).join(', ') || say('none of the sown plants'),
                   estimate: percent(s.share.estimate),
                   what: s.share.interval ? ` (${percentRange(s.share.interval)})` : '',
-                  against: s.against,
+                  against: saidWords(s.id).against,
                 }}
-                components={{ b: <b>{s.title}</b> }}
+                components={{ b: <b>{saidWords(s.id).title}</b> }}
               />
             </li>
           ))}
@@ -100,7 +102,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
           '{{n}} of "{{name}}" on {{areaWords}}: about {{days}} days ({{days2}} to {{days3}}), leaving {{rateWords}}. Standing: {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), {{what}}. {{aumWords}} animal unit months at {{says}}.',
           {
             n: plan.count,
-            name: animal.name,
+            name: animalClassName(animal.id),
             areaWords: areaWords(hectares!),
             days: days(grazing.days.middle),
             days2: days(grazing.days.low),
@@ -112,7 +114,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
             massFigure3: massFigure(grazing.mass.high),
             what: measured ? say('measured') : say('a guess'),
             aumWords: aumWords(grazing.aum[0]!),
-            says: animalUnitMonths.srm.says,
+            says: animalUnitWords('srm'),
           },
         )}
       </p>
@@ -201,7 +203,7 @@ export function PageTwo({ round, weighed, plan }: { round: Round; weighed: Weigh
               {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: [...harmful].join(', ') })}
             </li>
           ) : null}
-          {standingCautions.map((c) => (
+          {standingCautions().map((c) => (
             <li key={c}>{c}</li>
           ))}
         </ul>

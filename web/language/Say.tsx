@@ -1,7 +1,7 @@
 import type { ReactElement } from 'react'
 import i18next from 'i18next'
 import { Trans } from 'react-i18next/TransWithoutContext'
-import type { SayValues } from '@/core/say.ts'
+import type { SayValues } from '@/text/say.ts'
 // The catalogue is made ready there.
 import './say.ts'
 

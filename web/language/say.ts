@@ -1,5 +1,5 @@
 import i18next from 'i18next'
-import { speak, type SayValues } from '@/core/say.ts'
+import { speak, type SayValues } from '@/text/say.ts'
 import { languages, type Language } from './languages.ts'
 import english from './texts/en.json'
 
@@ -49,9 +49,3 @@ export async function readLanguage(language: Language): Promise<void> {
   // German writes nouns with a capital within a sentence too.
   speak(say, language === 'de')
 }
-
-/** The texts as they are handed to a worker, which reads no store. */
-export const textsForWorker = (): Record<string, string> | null =>
-  i18next.language === 'en'
-    ? null
-    : (i18next.getResourceBundle(i18next.language, 'translation') as Record<string, string>)

@@ -1,3 +1,4 @@
+import { doseOfWords } from '@/text/harmWords.ts'
 import type { DoseHere } from '@/core/harm/exposures.ts'
 import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
 import { areaWords, inUnits, weightWords } from './units.ts'
@@ -35,7 +36,7 @@ export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) 
   return (
     <>
       {doses.map(({ dose, bodyKg, kg: [low, high], squareMetres }) => (
-        <p key={dose.animal + dose.of} className="mt-1">
+        <p key={dose.animal + doseOfWords(dose)} className="mt-1">
           <Say
             text="<b>Reported to have harmed:</b> one animal of {{weightWords}} ({{animal}}) that ate {{kg}} to {{kg2}} of {{it}}, {{percent}} to {{percent2}} % of its weight ({{source}}).{{what}} Less has never been shown to be harmless."
             values={{
@@ -43,7 +44,7 @@ export function Doses({ doses, animal }: { doses: DoseHere[]; animal: string }) 
               animal,
               kg: kg(low),
               kg2: kg(high),
-              it: dose.of,
+              it: doseOfWords(dose),
               percent: dose.percent[0],
               percent2: dose.percent[1],
               source: dose.source,

@@ -1,3 +1,4 @@
+import { methodWords } from '@/text/methodWords.ts'
 import { methodInfo, type Method } from '@/core/survey/methods.ts'
 import type { Character, Effort } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
@@ -80,8 +81,9 @@ export const monthNames = [
 
 /** What was counted, in words: points over stops, or frames. */
 export function countedWords(method: Method, made: { total: number; stops: number }): string {
+  const words = methodWords(method)
   const info = methodInfo[method]
-  const units = `${made.stops} ${made.stops === 1 ? info.unitName : info.units}`
+  const units = `${made.stops} ${made.stops === 1 ? words.unitName : words.units}`
   return info.entry === 'points'
     ? say('{{total}} points over {{units}}', { total: Math.round(made.total), units })
     : units

@@ -1,3 +1,4 @@
+import { refusedFile } from '@/text/fileWords.ts'
 import { gpx, kml } from '@tmcw/togeojson'
 import type { FeatureCollection, Polygon } from 'geojson'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
@@ -62,6 +63,6 @@ export async function readPlaceFile(file: File): Promise<Polygon> {
       ? areaOrWalk(readMapXml(text, file.name).features)
       : parseJson(text, file.name),
   )
-  if ('problem' in read) throw new Error(read.problem)
+  if ('problem' in read) throw refusedFile(read.problem)
   return read.boundary
 }

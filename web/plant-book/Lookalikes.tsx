@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { Link } from 'react-router'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { partToScale } from '@/core/drawing/sizeDrawing.ts'

@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { forceCollide, forceLink, forceSimulation, forceX, forceY, type SimulationNodeDatum } from 'd3-force'
 import { useEffect, useMemo, useState } from 'react'
 import { Link } from 'react-router'

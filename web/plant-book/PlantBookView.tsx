@@ -1,6 +1,7 @@
+import { groupName } from '@/text/taxonNames.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { groupNames, groupOf, groups } from '@/core/survey/taxon.ts'
+import { groupOf, groups } from '@/core/survey/taxon.ts'
 import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { filtered, noFilter } from './filters.ts'
@@ -48,7 +49,7 @@ export function PlantBookView() {
         return (
           <section key={group} className="mt-6">
             <h2 className="flex items-center gap-2 text-xl">
-              <GroupMark group={group} /> {groupNames[group]}
+              <GroupMark group={group} /> {groupName(group)}
             </h2>
             <ul className="mt-1 grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
               {here.map((p) => (

@@ -1,4 +1,6 @@
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { wearWords } from '@/text/actWords.ts'
+import { harmKindWords } from '@/text/harmWords.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import type { Plant } from '@/core/naming/flora.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import { ExposureView } from '../parts/ExposureView.tsx'
@@ -19,13 +21,13 @@ function Harm({ plant }: { plant: Plant }) {
       {plant.harm.map((h) => (
         <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
-            {listed(h.who)}: {h.kind}.
+            {listed(h.who)}: {harmKindWords(h)}.
           </b>{' '}
           <Terms>{h.note}</Terms>
         </p>
       ))}
       <ExposureView plant={plant} />
-      <p className="mt-2 text-sm">{standingCautions[0]}</p>
+      <p className="mt-2 text-sm">{standingCautions()[0]}</p>
     </section>
   )
 }
@@ -47,7 +49,7 @@ function Control({ plant }: { plant: Plant }) {
                   <b className="mr-2 first-letter:uppercase">{word(c.stage)}</b>
                   {c.do}.
                   {c.upToCm ? say(' Said to work up to {{heightWords}}.', { heightWords: heightWords(c.upToCm) }) : ''}
-                  {c.wear ? say(' Wear: {{wear}}.', { wear: c.wear }) : ''}
+                  {c.wear ? say(' Wear: {{wear}}.', { wear: wearWords(c.wear) }) : ''}
                   {c.waste ? say(' Afterwards: {{waste}}.', { waste: c.waste }) : ''}
                 </li>
               ))}
@@ -55,7 +57,7 @@ function Control({ plant }: { plant: Plant }) {
         </section>
       ))}
       <p className="mt-1 text-sm text-ink-soft">
-        {say('Common practice, no source. {{standingCautions}}', { standingCautions: standingCautions[3] })}
+        {say('Common practice, no source. {{standingCautions}}', { standingCautions: standingCautions()[3] })}
       </p>
     </section>
   )

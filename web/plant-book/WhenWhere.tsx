@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { stages, type Plant } from '@/core/naming/flora.ts'
 import { usualWords } from '../bench/usualState.ts'
 import { characterTitle, monthNames } from '../parts/words.ts'

@@ -1,3 +1,4 @@
+import { choiceWords } from './questionWords.ts'
 import { randomLcg } from 'd3-random'
 import { useLayoutEffect, useMemo, useRef, useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
@@ -170,7 +171,6 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
     chosen.current = id
     setPicked(id)
   }
-  const words = (c: Choice) => (question.kind === 'read' ? stateWords(c.id) : c.words)
   // Before the question is painted: the keys answer as soon as it can be seen.
   useLayoutEffect(() => {
     const press = (e: KeyboardEvent) => {
@@ -198,7 +198,7 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
               className={`flex min-h-13 w-full items-center gap-3 rounded-xl border px-3 text-left leading-tight ${choiceClass(c, picked, given, question.right)}`}
             >
               <kbd className="text-sm text-ink-soft">{i + 1}</kbd>
-              <span className="first-letter:uppercase">{words(c)}</span>
+              <span className="first-letter:uppercase">{choiceWords(c)}</span>
             </button>
           </li>
         ))}

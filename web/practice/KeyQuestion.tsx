@@ -1,4 +1,4 @@
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'

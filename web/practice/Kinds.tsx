@@ -1,5 +1,6 @@
+import { kindName } from '@/text/practiceWords.ts'
 import { Link } from 'react-router'
-import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
+import { practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import { say } from '../language/say.ts'
 import type { Wished } from './wish.ts'
 
@@ -33,7 +34,7 @@ export function Kinds({ onBegin, asked }: { onBegin: (kind: Wished) => void; ask
       </button>
       {asked ? (
         <p role="status" className="mt-2 text-ink-soft">
-          {asked === 'mixed' ? say('Five minutes') : kindNames[asked]}: {say('Drawing …')}
+          {asked === 'mixed' ? say('Five minutes') : kindName(asked)}: {say('Drawing …')}
         </p>
       ) : null}
       <h2 className="mt-5 text-xl">{say('Or one thing')}</h2>
@@ -45,7 +46,7 @@ export function Kinds({ onBegin, asked }: { onBegin: (kind: Wished) => void; ask
               onClick={() => onBegin(k)}
               className="flex min-h-14 w-full items-center justify-between gap-4 border-b border-rule px-2 text-left hover:bg-culm/8"
             >
-              <b>{kindNames[k]}</b>
+              <b>{kindName(k)}</b>
               <span className="text-ink-soft">{says[k]}</span>
             </button>
           </li>

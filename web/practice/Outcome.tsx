@@ -1,6 +1,7 @@
+import { choiceWords, rightChoice, whyWords } from './questionWords.ts'
 import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import { usualWords } from '../bench/usualState.ts'
 import { characterTitle } from '../parts/words.ts'
 import { shortName, useFlora } from '../stores/floraStore.ts'
@@ -31,8 +32,7 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
   const told = useTold(shown, given.answered)
   const plant = byId.get(given.about.split('|')[0]!)
   const missed = given.kind === 'poison' && !given.right && given.answered === 'other'
-  const right =
-    shown.is === 'question' ? shown.question.choices.find((c) => c.id === shown.question.right)?.words : undefined
+  const right = shown.is === 'question' ? choiceWords(rightChoice(shown.question)) : undefined
   return (
     <section aria-live="polite" data-testid="outcome">
       <h2 className={`text-[1.65rem] ${missed ? 'text-harm' : ''}`}>
@@ -45,7 +45,7 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
               <Say text="It is <b/>." components={{ b: <b>{right}</b> }} />
             </p>
           )}
-          <p className="mt-1 max-w-prose">{told ?? shown.question.why}</p>
+          <p className="mt-1 max-w-prose">{told ?? whyWords(shown.question.why)}</p>
         </>
       ) : null}
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (

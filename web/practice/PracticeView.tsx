@@ -1,5 +1,5 @@
+import { kindName } from '@/text/practiceWords.ts'
 import { useEffect, useLayoutEffect } from 'react'
-import { kindNames } from '@/core/practice/answer.ts'
 import type { Around } from '@/core/practice/session.ts'
 import { getNamingChecks, getNamings, getRecentlyFound } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
@@ -112,7 +112,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
       tip={tip}
       nodes={done.map((d, i) => ({
         id: d.id,
-        label: `${i + 1}. ${kindNames[d.kind]}`,
+        label: `${i + 1}. ${kindName(d.kind)}`,
         detail: d.right ? say('right') : say('not so'),
       }))}
       left={left}

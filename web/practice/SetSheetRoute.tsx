@@ -1,7 +1,7 @@
+import { choiceWords, whyWords } from './questionWords.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import { PrintSheet } from '../parts/PrintSheet.tsx'
-import { stateWords } from '../parts/words.ts'
 import { shortName } from '../stores/floraStore.ts'
 import { DrawnSpecimen, heading, Picture } from './AskedQuestion.tsx'
 import { useTrainerSet } from './setStore.ts'
@@ -33,7 +33,7 @@ function PrintedQuestion({ shown, number }: { shown: Shown; number: number }) {
             <li key={c.id} className="flex items-baseline gap-2">
               <span className="inline-block size-4 shrink-0 translate-y-0.5 rounded border-2 border-ink" />
               <span>
-                {letters[i]} {question.kind === 'read' ? stateWords(c.id) : c.words}
+                {letters[i]} {choiceWords(c)}
               </span>
             </li>
           ))}
@@ -49,9 +49,9 @@ function PrintedQuestion({ shown, number }: { shown: Shown; number: number }) {
 function answerOf(shown: Shown): string {
   if (shown.is === 'key') return shortName(shown.specimen.plant)
   if (shown.is !== 'question') return ''
-  const { choices, right, kind, why } = shown.question
+  const { choices, right, why } = shown.question
   const at = choices.findIndex((c) => c.id === right)
-  return `${letters[at]}, ${kind === 'read' ? stateWords(right) : choices[at]!.words}. ${why}`
+  return `${letters[at]}, ${choiceWords(choices[at]!)}. ${whyWords(why)}`
 }
 
 /** A trainer's set on paper: the same specimens as on the screen, and the answers on a page of their own. */

@@ -1,6 +1,7 @@
+import { kindName } from '@/text/practiceWords.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { kindNames, practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
+import { practiceKinds, type PracticeKind } from '@/core/practice/answer.ts'
 import {
   fleissKappa,
   groupQuestions,
@@ -72,7 +73,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
           <select id={id} value={kind} onChange={(e) => setKind(e.target.value as PracticeKind)} className={inputClass}>
             {SETTABLE.map((k) => (
               <option key={k} value={k}>
-                {kindNames[k]}
+                {kindName(k)}
               </option>
             ))}
           </select>

@@ -1,5 +1,5 @@
+import { taxonName } from '@/text/taxonNames.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox, type Conflict } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'

@@ -1,6 +1,6 @@
+import { methodWords } from '@/text/methodWords.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { useKeysKept } from '../parts/useKeysKept.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -18,7 +18,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
 
 function KeyedFront({ round, coming }: { round: Round; coming: Promise<unknown> }) {
   useKeysKept(coming)
-  const { unitName, units } = methodInfo[round.method]
+  const { unitName, units } = methodWords(round.method)
   const done = round.stops.filter((s) => s.doneAt !== null).length
   return (
     <Front

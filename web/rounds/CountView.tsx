@@ -1,8 +1,9 @@
+import { methodWords } from '@/text/methodWords.ts'
 import { useDeferredValue, useMemo, useReducer, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { moreStopsFor } from '@/core/survey/enough.ts'
 import { figuresOf, type Figures } from '@/core/survey/figures.ts'
-import { methodInfo, type Entry } from '@/core/survey/methods.ts'
+import { type Entry } from '@/core/survey/methods.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/survey/taxon.ts'
 import { Leaf } from '../parts/Leaf.tsx'
@@ -51,7 +52,7 @@ function tipOf(
 ): MidribTip {
   const onPress = () => act({ kind: 'next', at: new Date().toISOString() })
   const stop = stopAt(state)
-  const { unitName: unit } = methodInfo[round.method]
+  const { unitName: unit } = methodWords(round.method)
   const toDo = state.stops.filter((s) => s.doneAt === null && s.skipped === null).length
   if (toDo === 0)
     return {
@@ -88,7 +89,7 @@ function tipOf(
 
 function nodesOf(state: CountState, act: (action: CountAction) => void): MidribNode[] {
   const done = state.stops.filter((s) => s.doneAt !== null)
-  const unit = methodInfo[state.method].unitName
+  const unit = methodWords(state.method).unitName
   const Unit = unit[0]!.toUpperCase() + unit.slice(1)
   const what = (s: Stop) =>
     entryOf(state) === 'points'
@@ -222,7 +223,7 @@ export function CountView({ round }: { round: Round }) {
         />
       }
       names={{ left: say('Count'), right: say('So far') }}
-      tip={tipOf(round, state, moreWords(more, halfWidth, methodInfo[round.method].units), act)}
+      tip={tipOf(round, state, moreWords(more, halfWidth, methodWords(round.method).units), act)}
       nodes={nodesOf(state, act)}
     />
   )

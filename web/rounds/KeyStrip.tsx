@@ -1,4 +1,5 @@
-import { groupOf, taxonName, type Taxon } from '@/core/survey/taxon.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { groupOf, type Taxon } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import type { CountKey } from './countKeys.ts'

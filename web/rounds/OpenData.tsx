@@ -1,3 +1,4 @@
+import { refusedFile } from '@/text/fileWords.ts'
 import { useState } from 'react'
 import { Link, useRevalidator } from 'react-router'
 import { readRoundFile } from '@/core/formats/roundFile.ts'
@@ -37,7 +38,7 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
     if (unsent) return takeUnsent(unsent)
     await attempt(async () => {
       const read = readRoundFile(text)
-      if ('problem' in read) throw new Error(read.problem)
+      if ('problem' in read) throw refusedFile(read.problem)
       const { roundId, isNew, stopsTaken, conflicts } = await openRoundFile(read.file)
       met(conflicts.map((c) => ({ url: stopUrl(roundId, c.seq), mine: c.mine, theirs: c.theirs })))
       const differ =

@@ -1,4 +1,5 @@
-import { inSentence } from '@/core/say.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { inSentence } from '@/text/say.ts'
 import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { RouteKind } from '@/core/records/measures.ts'
@@ -50,14 +51,14 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
       <dl className="mt-3 grid grid-cols-[max-content_1fr] gap-x-4 gap-y-1">
         <dt className="text-ink-soft">{say('Method')}</dt>
         <dd>
-          {methodInfo[summary.method].name}
+          {methodWords(summary.method).name}
           {methodInfo[summary.method].entry === 'points'
             ? say(', {{stops}} {{units}} of {{pointsPerStop}} points', {
                 stops: summary.stops,
-                units: methodInfo[summary.method].units,
+                units: methodWords(summary.method).units,
                 pointsPerStop: summary.pointsPerStop,
               })
-            : `, ${summary.stops} ${methodInfo[summary.method].units}`}
+            : `, ${summary.stops} ${methodWords(summary.method).units}`}
         </dd>
         {paddock?.boundary ? (
           <>
@@ -149,7 +150,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
             label={say('Map of {{paddock}} with {{stops}} {{units}}', {
               paddock: summary.paddock,
               stops: summary.stops,
-              units: methodInfo[summary.method].units,
+              units: methodWords(summary.method).units,
             })}
             className="w-full max-w-[30rem]"
           />

@@ -1,6 +1,6 @@
-import { inSentence } from '@/core/say.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { inSentence } from '@/text/say.ts'
 import type { RoundSummary } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { say } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
 
@@ -38,7 +38,7 @@ export function RoundList({ title, rounds, shown, onChoose }: Props) {
                   {say('{{stopsDone}} of {{stops}} {{units}}', {
                     stopsDone: r.stopsDone,
                     stops: r.stops,
-                    units: methodInfo[r.method].units,
+                    units: methodWords(r.method).units,
                   })}
                 </span>
               </span>

@@ -1,10 +1,12 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import type { Figures } from '@/core/survey/figures.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
-import { taxonName, unknownTaxon } from '@/core/survey/taxon.ts'
+import { unknownTaxon } from '@/core/survey/taxon.ts'
 import { RouteMap } from '../parts/RouteMap.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange } from '../parts/words.ts'
@@ -106,7 +108,7 @@ function Estimator({ round, made }: { round: Round; made: Composition | undefine
     <details className="mt-3">
       <summary className="min-h-11 content-center text-ink-soft">{say('How this is worked out')}</summary>
       <p>
-        <Terms>{methodInfo[round.method].estimator}</Terms>
+        <Terms>{methodWords(round.method).estimator}</Terms>
       </p>
       {stratified ? (
         <p className="mt-1">
@@ -146,16 +148,18 @@ function Shares({
     harmful: byId.get(t.taxon)?.role === 'toxic',
     share: t,
   }))
+  const words = methodWords(round.method)
   const info = methodInfo[round.method]
   const wanted = `±${Math.round(halfWidth * 100)} %`
   return (
     <>
       <p className="mt-1 text-ink-soft">
         {say('{{says}}{{what}}, with 95 % intervals that take the {{unit}} as the unit. {{what2}}', {
-          says: info.says[0]!.toUpperCase() + info.says.slice(1),
+          says: words.says[0]!.toUpperCase() + words.says.slice(1),
           what: info.entry === 'points' ? say(', {{total}} points', { total: made.total }) : '',
-          unit: info.unitName,
-          what2: made.stops === 1 ? say('One {{unit}} tells nothing of the error yet.', { unit: info.unitName }) : null,
+          unit: words.unitName,
+          what2:
+            made.stops === 1 ? say('One {{unit}} tells nothing of the error yet.', { unit: words.unitName }) : null,
         })}
       </p>
       <div className="mt-3">
@@ -174,10 +178,10 @@ function Shares({
         {more === undefined
           ? null
           : more === 0
-            ? say('Enough {{units}} for {{wanted}} on the main species.', { units: info.units, wanted })
+            ? say('Enough {{units}} for {{wanted}} on the main species.', { units: words.units, wanted })
             : say('About {{more}} more {{units}} for {{wanted}} on the main species.', {
                 more,
-                units: info.units,
+                units: words.units,
                 wanted,
               })}
       </p>
@@ -190,6 +194,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
   const byId = useFlora((s) => s.byId)
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
+  const words = methodWords(round.method)
   const info = methodInfo[round.method]
   const something = made !== undefined || done > 0
   return (
@@ -197,7 +202,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
       {something ? (
         <>
           <h2 className="text-[1.65rem]">
-            {say('So far, over {{stops}} {{units}}', { stops: made?.stops ?? done, units: info.units })}
+            {say('So far, over {{stops}} {{units}}', { stops: made?.stops ?? done, units: words.units })}
           </h2>
           {made ? <Shares round={round} made={made} more={more} halfWidth={halfWidth} /> : null}
           {cover.length > 0 ? (
@@ -222,7 +227,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
               />
             </p>
           ) : null}
-          <FrequencyPanel frequency={frequency} unit={info.unitName} />
+          <FrequencyPanel frequency={frequency} unit={words.unitName} />
           {search.length > 0 ? <SearchPanel search={search} /> : null}
           <Disagreements figures={figures} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
@@ -248,7 +253,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           <p className="mt-1 text-ink-soft">
             {say('{{what}}Walk to {{unit}} 1{{what2}}', {
               what: round.purpose ? `${round.purpose}. ` : '',
-              unit: info.unitName,
+              unit: words.unitName,
               what2:
                 info.entry === 'points'
                   ? say(', put the pin down, and press the key of the first plant it touches.')
@@ -270,8 +275,8 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
             name: round.paddock.name,
             lengthM: Math.round(round.route.lengthM),
             n: round.stops.length,
-            units: info.units,
-            unit: info.unitName,
+            units: words.units,
+            unit: words.unitName,
             current,
           })}
           className="mt-5 w-full max-w-[26rem]"

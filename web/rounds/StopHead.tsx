@@ -1,5 +1,5 @@
+import { methodWords } from '@/text/methodWords.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { groupOf } from '@/core/survey/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
@@ -57,7 +57,7 @@ function progress(state: CountState, stop: Stop): string {
 
 /** Where one stands: the stop, what was taken there, and the way to it. */
 export function StopHead({ round, state, stop, onAct }: Props) {
-  const { unitName: unit } = methodInfo[round.method]
+  const { unitName: unit } = methodWords(round.method)
   const before = stopAt(state, stop.seq - 1)
   const lacks = lacking(state, stop)
   const ready = lacks === undefined

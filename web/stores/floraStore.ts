@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 import { shortNames } from '@/core/naming/shortName.ts'
-import type { Character, Flora, Hazard, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import type { Character, Flora, Hazard, Neighbour, Plant, PlantGroup } from '@/core/naming/flora.ts'
 import { word } from '../language/say.ts'
 import { getBook } from '../api/client.ts'
 
@@ -9,6 +9,7 @@ interface FloraState {
   plants: Plant[]
   groups: PlantGroup[]
   hazards: Hazard[]
+  neighbours: Neighbour[]
   byId: Map<string, Plant>
   load: () => Promise<void>
   /** Read it again, after a plant was added. */
@@ -28,7 +29,7 @@ export function spokenPlant(p: Plant): Plant {
     commonName: name,
     alsoCalled: [p.commonName, ...p.alsoCalled],
     lookalikes: p.lookalikes.map((l) => ({ ...l, why: word(l.why) })),
-    harm: p.harm.map((h) => ({ ...h, kind: word(h.kind), note: word(h.note) })),
+    harm: p.harm.map((h) => ({ ...h, note: word(h.note) })),
     ...(p.worth ? { worth: word(p.worth) } : {}),
     ...(exposure
       ? {
@@ -39,7 +40,6 @@ export function spokenPlant(p: Plant): Plant {
             onset: word(exposure.onset),
             first: word(exposure.first),
             ...(exposure.test ? { test: word(exposure.test) } : {}),
-            doses: exposure.doses.map((d) => ({ ...d, of: word(d.of) })),
           },
         }
       : {}),
@@ -47,7 +47,6 @@ export function spokenPlant(p: Plant): Plant {
       ...c,
       do: word(c.do),
       ...(c.tools ? { tools: word(c.tools) } : {}),
-      ...(c.wear ? { wear: word(c.wear) } : {}),
       ...(c.waste ? { waste: word(c.waste) } : {}),
     })),
   }
@@ -78,6 +77,7 @@ export const useFlora = create<FloraState>()((set, get) => ({
   plants: [],
   groups: [],
   hazards: [],
+  neighbours: [],
   byId: new Map(),
   load: () => {
     loading ??= get()
@@ -89,21 +89,22 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    const { characters, plants: english, groups, hazards } = await getBook()
+    const { characters, plants: english, groups, hazards, neighbours = [] } = await getBook()
     const plants = english.map(spokenPlant)
     set({
       characters: characters.map(spokenCharacter),
       plants,
       groups: groups.map((g) => ({ ...g, name: word(g.name), why: word(g.why) })),
       hazards: hazards.map(spokenHazard),
+      neighbours: neighbours.map((n) => ({ ...n, commonName: word(n.commonName) })),
       byId: new Map(plants.map((p) => [p.id, p])),
     })
   },
 }))
 
 export const flora = (): Flora => {
-  const { characters, plants, groups, hazards } = useFlora.getState()
-  return { characters, plants, groups, hazards }
+  const { characters, plants, groups, hazards, neighbours } = useFlora.getState()
+  return { characters, plants, groups, hazards, neighbours }
 }
 
 export const characterOf = (id: string): Character | undefined =>

@@ -1,6 +1,7 @@
+import { actWords, proposed, wearWords } from '@/text/actWords.ts'
 import { useState } from 'react'
-import { actionsFor, proposed, type ActionNow } from '@/core/harm/actions.ts'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { actionsFor, type ActionNow } from '@/core/harm/actions.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import { stages, type Plant, type School, type Stage } from '@/core/naming/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
@@ -20,7 +21,7 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
   return (
     <li className="border-b border-rule/60 py-2">
       <p>
-        {act.do}.
+        {actWords(act)}.
         {act.upToCm
           ? say(' Said to work up to {{heightWords}}; the label and a licensed applicator decide.', {
               heightWords: heightWords(act.upToCm),
@@ -30,7 +31,7 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
       <p className="text-ink-soft">
         {[
           act.tools ? say('Tools: {{tools}}', { tools: act.tools }) : '',
-          act.wear ? say('Wear: {{wear}}', { wear: act.wear }) : '',
+          act.wear ? say('Wear: {{wear}}', { wear: wearWords(act.wear) }) : '',
           act.waste ? say('Afterwards: {{waste}}', { waste: act.waste }) : '',
         ]
           .filter(Boolean)
@@ -120,19 +121,19 @@ function ForPlant({
             <ul>
               {acts.map((act) => (
                 <Act
-                  key={act.do}
+                  key={actWords(act)}
                   act={act}
                   taken={lines.some((l) => l.text === proposed(plant, act, school, today()).text && l.doneOn === null)}
                   onTake={() => take(act)}
                 />
               ))}
               {gone.map((act) => (
-                <li key={act.do} className="py-2 text-harm">
+                <li key={actWords(act)} className="py-2 text-harm">
                   {say('No longer: {{what}}{{it}}.', {
                     what: act.tooTall
                       ? say('taller than {{heightWords}}, too tall for it. ', { heightWords: heightWords(act.upToCm!) })
                       : '',
-                    it: act.do,
+                    it: actWords(act),
                   })}
                 </li>
               ))}
@@ -142,8 +143,8 @@ function ForPlant({
       })}
       <p className="py-2 text-ink-soft">
         {say('{{what}}Common practice, no source. {{standingCautions}}', {
-          what: before ? say('Before {{before}}. ', { before }) : '',
-          standingCautions: standingCautions[3],
+          what: before ? say('Before {{before}}. ', { before: word(before) }) : '',
+          standingCautions: standingCautions()[3],
         })}
       </p>
     </details>

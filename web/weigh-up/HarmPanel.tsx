@@ -1,7 +1,9 @@
+import { animalClassName } from '@/text/animalWords.ts'
+import { harmKindWords } from '@/text/harmWords.ts'
 import { Link } from 'react-router'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import { dosesHere, keptAnimals } from '@/core/harm/exposures.ts'
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
 import { looksToBound } from '@/core/survey/proportionIntervals.ts'
@@ -83,12 +85,12 @@ export function HarmPanel({ round, weighed }: Props) {
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5 first-letter:uppercase">
-              {listed(n.who)}: {n.kind}. {n.note}
+              {listed(n.who)}: {harmKindWords(n)}. {n.note}
             </p>
           ))}
           <ExposureView plant={byId.get(f.plant)!} />
           <Doses
-            animal={animal.name}
+            animal={animalClassName(animal.id)}
             doses={dosesHere(byId.get(f.plant)!, animal.kind, animal.bodyKg, f.share.interval, [mass.low, mass.high])}
           />
         </div>
@@ -127,7 +129,8 @@ export function HarmPanel({ round, weighed }: Props) {
           <ul className="space-y-1.5">
             {harm.cautions.map((c) => (
               <li key={c.plant}>
-                <b>{name(c.plant)}</b>: {c.notes.map((n) => `${n.kind} (${listed(n.who)}). ${n.note}`).join(' ')}
+                <b>{name(c.plant)}</b>:{' '}
+                {c.notes.map((n) => `${harmKindWords(n)} (${listed(n.who)}). ${n.note}`).join(' ')}
               </li>
             ))}
           </ul>
@@ -145,7 +148,7 @@ export function HarmPanel({ round, weighed }: Props) {
         </details>
       ) : null}
       <p className="mt-3 text-sm">
-        {standingCautions[0]} {standingCautions[3]}
+        {standingCautions()[0]} {standingCautions()[3]}
       </p>
     </section>
   )

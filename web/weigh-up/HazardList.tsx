@@ -1,6 +1,6 @@
 import { useMemo } from 'react'
 import { hazardsHere } from '@/core/harm/hazardsHere.ts'
-import { inSentence } from '@/core/say.ts'
+import { inSentence } from '@/text/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'

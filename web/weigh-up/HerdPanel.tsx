@@ -1,5 +1,7 @@
-import { naturalFrequency } from '@/core/naming/certainty.ts'
-import { animalUnitMonths, nitrogenFixedKgPerHa, stockedFor } from '@/core/feed/grazingDays.ts'
+import { animalUnitWords } from '@/text/animalUnitWords.ts'
+import { animalClassName } from '@/text/animalWords.ts'
+import { naturalFrequency } from '@/text/certaintyWords.ts'
+import { nitrogenFixedKgPerHa, stockedFor } from '@/core/feed/grazingDays.ts'
 import { meetsNeeds, shortOver, type Met } from '@/core/feed/meetsNeeds.ts'
 import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { animalClass, animalClasses, type AnimalClass } from '@/core/feed/needs.ts'
@@ -187,7 +189,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
             >
               {animalClasses.map((a) => (
                 <option key={a.id} value={a.id}>
-                  {a.name}
+                  {animalClassName(a.id)}
                 </option>
               ))}
             </select>
@@ -270,9 +272,9 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           <p className="mt-1">
             {say('{{aumWords}} animal unit months at {{says}}; {{aumWords2}} at {{says2}}.', {
               aumWords: aumWords(grazing.aum[0]!),
-              says: animalUnitMonths.srm.says,
+              says: animalUnitWords('srm'),
               aumWords2: aumWords(grazing.aum[1]!),
-              says2: animalUnitMonths.older.says,
+              says2: animalUnitWords('older'),
             })}
           </p>
         </>

@@ -1,6 +1,7 @@
+import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
 import Papa from 'papaparse'
 import { useState, type FormEvent } from 'react'
-import { labFigures, nitrateWords, offBy, readLabRows, type LabResult } from '@/core/feed/labResult.ts'
+import { labFigures, nitrateBand, offBy, readLabRows, type LabResult } from '@/core/feed/labResult.ts'
 import type { Estimate, MixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { simulatedLaboratory } from '../instruments/laboratory.ts'
 import { FileButton } from '../parts/FileButton.tsx'
@@ -69,7 +70,7 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
             {
               nitrateNPpm: Math.round(lab.nitrateNPpm),
               nitrateNPpm2: Math.round(lab.nitrateNPpm * 4.43),
-              nitrateWords: nitrateWords(lab.nitrateNPpm),
+              nitrateWords: nitrateWords(nitrateBand(lab.nitrateNPpm)),
             },
           )}
         </p>
@@ -113,7 +114,7 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
       return setProblems([say('{{name}} is larger than 1 MB, which no list of results is.', { name: file.name })])
     const { data } = Papa.parse<Record<string, string>>(await file.text(), { header: true, skipEmptyLines: true })
     const read = readLabRows(data)
-    setProblems(read.problems)
+    setProblems(read.problems.map(labProblemWords))
     if (read.results.length === 1 && read.problems.length === 0) take(read.results[0]!)
     else setFound(read.results)
   }

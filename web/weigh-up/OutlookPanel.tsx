@@ -1,10 +1,12 @@
-import { inSentence } from '@/core/say.ts'
+import { reasonWords } from '@/text/hayOrGrazeWords.ts'
+import { outlookWords } from '@/text/outlookWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
 import { ToggleGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
-import { hayOrGraze } from '@/core/feed/hayOrGraze.ts'
+import { hayOrGraze, type Reason } from '@/core/feed/hayOrGraze.ts'
 import { outlooks, type Outlook, type Round } from '@/core/records/round.ts'
 import { outlookReading, type OutlookReading } from '@/core/survey/outlookReading.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say, word } from '../language/say.ts'
@@ -19,13 +21,13 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
   return (
     <ul>
       {reading.lines.map((l) => (
-        <li key={l.title} className="border-b border-rule/60 py-1">
-          <b>{l.title}:</b> {percent(l.share.estimate)}
+        <li key={l.id} className="border-b border-rule/60 py-1">
+          <b>{outlookWords(l.id).title}:</b> {percent(l.share.estimate)}
           {l.share.interval ? ` (${percentRange(l.share.interval)})` : say(', no interval from one stop')}
           <span className="text-ink-soft">
             {' '}
             {names(l.of.slice(0, 6))}
-            {l.of.length > 6 ? say(' and {{n}} more', { n: l.of.length - 6 }) : ''}. {l.says}
+            {l.of.length > 6 ? say(' and {{n}} more', { n: l.of.length - 6 }) : ''}. {outlookWords(l.id).says}
           </span>
         </li>
       ))}
@@ -71,6 +73,15 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
   )
 }
 
+const speaksWords = ({ speaks, use }: Reason): string =>
+  use === 'hay'
+    ? speaks === 'for'
+      ? say('for hay')
+      : say('against hay')
+    : speaks === 'for'
+      ? say('for grazing')
+      : say('against grazing')
+
 /** What speaks for hay and what for grazing, each with the share it stands on. */
 export function HayOrGraze({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
@@ -81,13 +92,11 @@ export function HayOrGraze({ round }: { round: Round }) {
       <h3 className="mt-3 text-lg">{say('Hay or graze')}</h3>
       <ul>
         {reasons.map((r) => (
-          <li key={r.title} className="border-b border-rule/60 py-1">
-            <b className="first-letter:uppercase">
-              {r.speaks} {r.use}:
-            </b>{' '}
-            {inSentence(r.title)}, {percent(r.share.estimate)}
+          <li key={r.id} className="border-b border-rule/60 py-1">
+            <b className="first-letter:uppercase">{speaksWords(r)}:</b> {inSentence(reasonWords(r.id).title)},{' '}
+            {percent(r.share.estimate)}
             {r.share.interval ? ` (${percentRange(r.share.interval)})` : say(', no interval from one stop')}.{' '}
-            <span className="text-ink-soft">{r.says}</span>
+            <span className="text-ink-soft">{reasonWords(r.id).says}</span>
           </li>
         ))}
       </ul>

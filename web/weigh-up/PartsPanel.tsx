@@ -1,8 +1,8 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import { useMemo } from 'react'
 import type { Round } from '@/core/records/round.ts'
 import { byPart } from '@/core/survey/byPart.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
@@ -15,7 +15,7 @@ export function PartsPanel({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const parts = useMemo(() => byPart(round, byId), [round, byId])
   if (parts.length === 0) return null
-  const { unitName: unit, units } = methodInfo[round.method]
+  const { unitName: unit, units } = methodWords(round.method)
   return (
     <section className="mt-6" aria-labelledby="parts">
       <h2 id="parts" className="text-xl">

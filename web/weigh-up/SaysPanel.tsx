@@ -1,6 +1,7 @@
+import { besideWords, saidWords } from '@/text/swardWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import type { Round } from '@/core/records/round.ts'
 import { swardSays } from '@/core/survey/swardSays.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say, word } from '../language/say.ts'
@@ -23,7 +24,7 @@ export function SaysPanel({ round }: { round: Round }) {
           {list.map((s) => (
             <li key={s.id} className="border-b border-rule/60 py-2">
               <p>
-                <b className="font-plant text-lg">{s.title}</b>
+                <b className="font-plant text-lg">{saidWords(s.id).title}</b>
                 <span className="ml-2 rounded-lg border border-rule px-2">{word(s.strength)}</span>
               </p>
               <p>
@@ -31,9 +32,11 @@ export function SaysPanel({ round }: { round: Round }) {
                 {percent(s.share.estimate)}
                 {s.share.interval ? ` (${percentRange(s.share.interval)})` : ''},{' '}
                 {s.below ? say('below') : say('above')} {percent(s.mark)}
-                {s.also.length > 0 ? `; ${s.also.join('; ')}` : ''}.
+                {s.also.length > 0 ? `; ${s.also.map(besideWords).join('; ')}` : ''}.
               </p>
-              <p className="text-ink-soft">{say('Against it would speak: {{against}}', { against: s.against })}</p>
+              <p className="text-ink-soft">
+                {say('Against it would speak: {{against}}', { against: saidWords(s.id).against })}
+              </p>
             </li>
           ))}
         </ul>

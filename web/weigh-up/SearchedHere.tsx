@@ -1,5 +1,5 @@
+import { taxonName } from '@/text/taxonNames.ts'
 import { metresToExclude } from '@/core/survey/searchWalk.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useSearches } from './useSearches.ts'
 import { aboutWayWords, aHectare, lengthWords, onEach, wayWords } from '../parts/units.ts'

@@ -1,4 +1,6 @@
-import { inSentence } from '@/core/say.ts'
+import { harmKindWords } from '@/text/harmWords.ts'
+import { sowingFitWords } from '@/text/sowingFitWords.ts'
+import { inSentence } from '@/text/say.ts'
 import { useMemo, useState } from 'react'
 import { bulkKgPerHa, drillCheckGrams, drilledKgPerHa, liveSeedsPerM2, pureLiveSeed } from '@/core/feed/seeding.ts'
 import { sowingAdvice, type SowingFit } from '@/core/feed/sowingAdvice.ts'
@@ -15,7 +17,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { useGrazing } from './useGrazing.ts'
 import { seasonShares } from './seasonShares.ts'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../parts/units.ts'
-import { say, word } from '../language/say.ts'
+import { listed, say, word } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { wholeWords, today } from '../language/dates.ts'
 import { fixed } from '../language/numbers.ts'
@@ -205,8 +207,12 @@ function Fit({
       <summary className="min-h-12 py-2.5">
         <span className="font-plant text-lg font-semibold">{fit.plant.commonName}</span>
         <span className="block text-ink-soft">
-          {fit.says}
-          {fit.cautions.length > 0 ? say(' Caution: {{cautions}}.', { cautions: fit.cautions.join('; ') }) : ''}
+          {sowingFitWords(fit)}
+          {fit.cautions.length > 0
+            ? say(' Caution: {{cautions}}.', {
+                cautions: fit.cautions.map((h) => `${listed(h.who)}: ${harmKindWords(h)}`).join('; '),
+              })
+            : ''}
         </span>
       </summary>
       <Arithmetic plant={fit.plant} hectares={hectares} onPlan={onPlan} />

@@ -1,5 +1,5 @@
+import { methodWords } from '@/text/methodWords.ts'
 import type { Round } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import type { MidribNode } from '../parts/Midrib.tsx'
 import { say } from '../language/say.ts'
 
@@ -14,7 +14,7 @@ export function WeighUpHead({ round, adds = true }: { round: Round; adds?: boole
         {round.holding}, {round.paddock.name}
       </p>
       <h1 className="text-[1.65rem]">
-        {!counted ? say('Nothing is counted yet') : adds ? say('What was counted') : methodInfo[round.method].name}
+        {!counted ? say('Nothing is counted yet') : adds ? say('What was counted') : methodWords(round.method).name}
       </h1>
     </>
   )

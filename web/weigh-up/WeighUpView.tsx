@@ -1,6 +1,7 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { groupNames, taxonName } from '@/core/survey/taxon.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import type { WeighUp } from '@/core/survey/weighUp.ts'
@@ -38,7 +39,8 @@ interface Props {
 function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const byId = useFlora((s) => s.byId)
   const { composition: made } = weighed
-  const { entry, units, says } = methodInfo[round.method]
+  const { entry } = methodInfo[round.method]
+  const { units, says } = methodWords(round.method)
   const points = entry === 'points'
   return (
     <>
@@ -94,7 +96,7 @@ function Counted({ round, weighed }: { round: Round; weighed: WeighUp }) {
 
 function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const byId = useFlora((s) => s.byId)
-  const { estimator } = methodInfo[round.method]
+  const { estimator } = methodWords(round.method)
   const { composition: made } = weighed
   const rows = made.taxa.slice(0, 14).map((t) => ({
     id: t.taxon,
@@ -125,7 +127,7 @@ function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
         {made.byGroup.map((g) => (
           <li key={g.group} className="flex items-center gap-2 border-b border-rule/60 py-1.5">
             <GroupMark group={g.group} />
-            <span className="grow">{groupNames[g.group]}</span>
+            <span className="grow">{groupName(g.group)}</span>
             <span className="text-right whitespace-nowrap">
               <b>{percent(g.estimate)}</b>
               <span className="block text-sm leading-tight text-ink-soft">
@@ -173,11 +175,11 @@ function OwnFigures({ round }: { round: Round }) {
   return (
     <>
       <h2 className="text-[1.65rem]">{say('What it says')}</h2>
-      <FrequencyPanel frequency={frequency} unit={methodInfo[round.method].unitName} />
+      <FrequencyPanel frequency={frequency} unit={methodWords(round.method).unitName} />
       {mass ? <MassPanel mass={mass} method={round.method} /> : null}
       <SearchPanel search={search} />
       <p className="mt-3 text-ink-soft">
-        <Terms>{methodInfo[round.method].estimator}</Terms>
+        <Terms>{methodWords(round.method).estimator}</Terms>
       </p>
     </>
   )
@@ -250,8 +252,8 @@ export function WeighUpView({ round, weighed }: Props) {
                   {
                     done,
                     n: round.stops.length,
-                    units: methodInfo[round.method].units,
-                    says: methodInfo[round.method].says,
+                    units: methodWords(round.method).units,
+                    says: methodWords(round.method).says,
                   },
                 )}
               </p>

@@ -11,7 +11,6 @@ import type { Flora, Stage } from '@/core/naming/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { splitPair, type NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Verdict } from '@/core/naming/verdict.ts'
-import { speak, translatorFrom } from '@/core/say.ts'
 import type { Context, Observation } from '@/core/naming/observation.ts'
 
 export interface HistoryStep {
@@ -31,9 +30,7 @@ function book(): CompiledFlora {
 
 /** The naming engine off the page's own thread. */
 const api = {
-  /** The book, and the texts to speak of it with where they are not English. */
-  open: (flora: Flora, texts: Record<string, string> | null): void => {
-    if (texts) speak(translatorFrom(texts), true)
+  open: (flora: Flora): void => {
     compiled = compileFlora(flora)
   },
   /** The likeliest only: the whole book would take longer to hand over than to work out. */

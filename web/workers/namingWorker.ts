@@ -1,6 +1,5 @@
 import * as Comlink from 'comlink'
 import { floraAsRead } from '@/core/practice/ownErrors.ts'
-import { textsForWorker } from '../language/say.ts'
 import { flora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
 import type { NamingApi } from './naming.worker.ts'
@@ -23,7 +22,7 @@ let opened: Promise<Comlink.Remote<NamingApi>> | undefined
 export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
   opened ??= (async () => {
     const api = Comlink.wrap<NamingApi>(startNaming())
-    await api.open(asRead(), textsForWorker())
+    await api.open(asRead())
     return api
   })()
   return opened
@@ -37,5 +36,5 @@ export const bookEdition = (): number => edition
 /** Open the book anew: a plant was added, or the person's own mistakes are to count. */
 export async function reopenBook(): Promise<void> {
   edition++
-  if (opened) await (await opened).open(asRead(), textsForWorker())
+  if (opened) await (await opened).open(asRead())
 }

@@ -8,7 +8,6 @@ import { practiseSpecimen, type PractiseSpecimen } from '@/core/practice/specime
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
 import type { Flora, Stage } from '@/core/naming/flora.ts'
-import { speak, translatorFrom } from '@/core/say.ts'
 
 let compiled: CompiledFlora | undefined
 let nearest: Map<string, string[]> | undefined
@@ -31,8 +30,7 @@ function nearestOnes(): Map<string, string[]> {
 
 /** Makes what practice asks, off the page's own thread. */
 const api = {
-  open: (flora: Flora, texts: Record<string, string> | null): void => {
-    if (texts) speak(translatorFrom(texts), true)
+  open: (flora: Flora): void => {
     compiled = compileFlora(flora)
     nearest = undefined
   },

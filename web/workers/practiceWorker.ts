@@ -1,5 +1,4 @@
 import * as Comlink from 'comlink'
-import { textsForWorker } from '../language/say.ts'
 import { flora } from '../stores/floraStore.ts'
 import { bookEdition } from './namingWorker.ts'
 import type { PracticeApi } from './practice.worker.ts'
@@ -11,7 +10,7 @@ export function practiceWorker(): Promise<Comlink.Remote<PracticeApi>> {
   if (opened?.edition !== bookEdition()) {
     const worker = new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' })
     const remote = Comlink.wrap<PracticeApi>(worker)
-    opened = { edition: bookEdition(), api: remote.open(flora(), textsForWorker()).then(() => remote) }
+    opened = { edition: bookEdition(), api: remote.open(flora()).then(() => remote) }
   }
   return opened!.api
 }

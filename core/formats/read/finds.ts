@@ -1,5 +1,6 @@
+import { coded } from '../../coded.ts'
+import type { FilePlace, LeftOut } from '../fileProblem.ts'
 import type { Position } from '../../survey/route.ts'
-import { say } from '../../say.ts'
 
 /** One plant that a file says was met at a stop, under the name it has there. */
 export interface ReadFind {
@@ -20,9 +21,9 @@ export interface ReadStop {
 
 /** Something of a file that was not taken in, how often, and where it first stood. */
 export interface NotUnderstood {
-  what: string
+  what: LeftOut
   times: number
-  first: string
+  first: FilePlace
 }
 
 /** What a file of finds says, before its names are looked up. */
@@ -41,26 +42,29 @@ export const MOST_READ_ROWS = 20_000
 /** Most that one stop may hold. */
 const MOST_AT_A_STOP = 1000
 
+/** Count something left out once more. @param known by what is left out, as text */
+export function noteLeftOut(known: Map<string, NotUnderstood>, what: LeftOut, where: FilePlace): void {
+  const key = JSON.stringify(what)
+  const before = known.get(key)
+  if (before) before.times++
+  else known.set(key, { what, times: 1, first: where })
+}
+
 /** Gathers stops and what was not understood while a file is gone through. */
 export class FindsReader {
   private readonly stops = new Map<string, ReadStop>()
   private readonly problems = new Map<string, NotUnderstood>()
 
-  problem(what: string, where: string): void {
-    const known = this.problems.get(what)
-    if (known) known.times++
-    else this.problems.set(what, { what, times: 1, first: where })
+  problem(what: LeftOut, where: FilePlace): void {
+    noteLeftOut(this.problems, what, where)
   }
 
   /** The stop of that key; undefined (and said) when there are more than a round holds. */
-  stop(key: string, where: string): ReadStop | undefined {
+  stop(key: string, where: FilePlace): ReadStop | undefined {
     const known = this.stops.get(key)
     if (known) return known
     if (this.stops.size >= MOST_READ_STOPS) {
-      this.problem(
-        say('more than {{MOSTREADSTOPS}} stops: the rest is left out', { MOSTREADSTOPS: MOST_READ_STOPS }),
-        where,
-      )
+      this.problem(coded('too-many-stops', { MOSTREADSTOPS: MOST_READ_STOPS }), where)
       return undefined
     }
     const stop: ReadStop = { key, position: null, stratum: '', finds: [] }
@@ -69,13 +73,10 @@ export class FindsReader {
   }
 
   /** A find of a stop, unless its amount is none. */
-  find(stop: ReadStop, find: ReadFind, where: string): void {
-    if (!(find.amount > 0)) return this.problem(say('an amount that is not above 0'), where)
+  find(stop: ReadStop, find: ReadFind, where: FilePlace): void {
+    if (!(find.amount > 0)) return this.problem(coded('amount-not-above-0'), where)
     if (stop.finds.length >= MOST_AT_A_STOP)
-      return this.problem(
-        say('more than {{MOSTATASTOP}} finds at one stop: the rest is left out', { MOSTATASTOP: MOST_AT_A_STOP }),
-        where,
-      )
+      return this.problem(coded('too-many-finds-at-a-stop', { MOSTATASTOP: MOST_AT_A_STOP }), where)
     stop.finds.push(find)
   }
 

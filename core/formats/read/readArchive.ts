@@ -1,7 +1,8 @@
+import { coded, type Coded } from '../../coded.ts'
+import type { FileRefusal } from '../fileProblem.ts'
 import { XMLParser } from 'fast-xml-parser'
 import Papa from 'papaparse'
 import { FindsReader, MOST_READ_ROWS, readDay, readNumber, readPosition, type ReadFinds } from './finds.ts'
-import { say } from '../../say.ts'
 
 /** Texts of an archive by their names in it. */
 export type ArchiveTexts = ReadonlyMap<string, string>
@@ -28,11 +29,18 @@ const unescaped = (text: unknown, otherwise: string) =>
 /** Last part of a term's address: what the rows are looked up by. */
 const termName = (address: unknown) => String(address).replace(/^.*[/#]/, '')
 
+type ArchiveFileMissing = Coded<'archive-file-missing'>
+
 /** The rows of one table of the archive, by the short names of their terms; the link to the core is `id`. */
-function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reader: FindsReader): Table | string {
+function tableOf(
+  el: Tree,
+  texts: ArchiveTexts,
+  linkName: 'id' | 'coreid',
+  reader: FindsReader,
+): Table | ArchiveFileMissing {
   const file = String((el.files as Tree | undefined)?.location ?? '')
   const text = texts.get(file)
-  if (text === undefined) return say('The archive names "{{file}}" but does not hold it.', { file })
+  if (text === undefined) return coded('archive-file-missing', { file })
   const quote = el['@fieldsEnclosedBy']
   const parsed = Papa.parse<string[]>(text.replace(/^\uFEFF/, ''), {
     delimiter: unescaped(el['@fieldsTerminatedBy'], ','),
@@ -46,8 +54,8 @@ function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reade
   const body = parsed.data.slice(Number(el['@ignoreHeaderLines'] ?? 0))
   if (body.length > MOST_READ_ROWS)
     reader.problem(
-      say('more than {{MOSTREADROWS}} rows: the rest is left out', { MOSTREADROWS: MOST_READ_ROWS }),
-      say('{{file}}, row {{MOSTREADROWS}}', { file, MOSTREADROWS: MOST_READ_ROWS + 1 }),
+      coded('too-many-rows', { MOSTREADROWS: MOST_READ_ROWS }),
+      coded('at-file-row', { file, MOSTREADROWS: MOST_READ_ROWS + 1 }),
     )
   const rows = body.slice(0, MOST_READ_ROWS).map((cells) => {
     const row = new Map(fields.map(([i, term, otherwise]) => [term, cells[i] || String(otherwise ?? '')]))
@@ -56,17 +64,16 @@ function tableOf(el: Tree, texts: ArchiveTexts, linkName: 'id' | 'coreid', reade
   return { rowType: termName(el['@rowType']), rows }
 }
 
-function metaOf(texts: ArchiveTexts): Tree | string {
+function metaOf(texts: ArchiveTexts): { tree: Tree } | { problem: FileRefusal } {
   const text = texts.get('meta.xml')
-  if (text === undefined) return say('This archive has no meta.xml, so it does not say which column holds what.')
+  if (text === undefined) return { problem: coded('archive-without-meta') }
   // Nothing that an archive needs is declared in one; what could be declared is made to swell.
-  if (/<!(DOCTYPE|ENTITY)/i.test(text))
-    return say('The meta.xml of this archive declares entities; such files are not read.')
+  if (/<!(DOCTYPE|ENTITY)/i.test(text)) return { problem: coded('archive-meta-entities') }
   try {
     const { archive } = xml.parse(text, true) as { archive?: Tree }
-    return archive?.core ? archive : say('The meta.xml of this archive names no core table.')
+    return archive?.core ? { tree: archive } : { problem: coded('archive-without-core') }
   } catch {
-    return say('The meta.xml of this archive could not be read as XML.')
+    return { problem: coded('archive-meta-not-xml') }
   }
 }
 
@@ -90,35 +97,35 @@ function amountsOf(tables: Table[]): Map<string, number> {
  *
  * @returns what the archive says, or why it cannot be read
  */
-export function readArchive(texts: ArchiveTexts): ReadFinds | { problem: string } {
+export function readArchive(texts: ArchiveTexts): ReadFinds | { problem: FileRefusal } {
   const meta = metaOf(texts)
-  if (typeof meta === 'string') return { problem: meta }
+  if ('problem' in meta) return meta
+  const { tree } = meta
   const reader = new FindsReader()
-  const core = tableOf(meta.core as Tree, texts, 'id', reader)
-  if (typeof core === 'string') return { problem: core }
+  const core = tableOf(tree.core as Tree, texts, 'id', reader)
+  if ('code' in core) return { problem: core }
   if (core.rowType !== 'Occurrence')
     return {
-      problem: say('The core of this archive is "{{rowType}}"; only archives of occurrences are read.', {
+      problem: coded('archive-core-not-occurrences', {
         rowType: core.rowType,
       }),
     }
-  const further = list(meta.extension).map((el) => tableOf(el, texts, 'coreid', reader))
-  for (const f of further) if (typeof f === 'string') reader.problem(f, 'meta.xml')
-  const tables = further.filter((f): f is Table => typeof f !== 'string')
+  const further = list(tree.extension).map((el) => tableOf(el, texts, 'coreid', reader))
+  for (const f of further) if ('code' in f) reader.problem(f, coded('at-meta'))
+  const tables = further.filter((f): f is Table => 'rowType' in f)
   for (const { rowType, rows } of tables)
     if (!/MeasurementOrFact/.test(rowType))
-      reader.problem(say('the table "{{rowType}}" ({{n}} rows)', { rowType, n: rows.length }), 'meta.xml')
+      reader.problem(coded('table-not-used', { rowType, n: rows.length }), coded('at-meta'))
   const amounts = amountsOf(tables)
 
   let [protocol, day] = ['', '']
   core.rows.forEach((row, i) => {
-    const where = say('occurrence {{i}}', { i: i + 1 })
+    const where = coded('at-occurrence', { i: i + 1 })
     const at = (term: string) => (row.get(term) ?? '').trim()
-    if (at('occurrenceStatus').toLowerCase() === 'absent')
-      return reader.problem(say('a plant recorded as absent'), where)
+    if (at('occurrenceStatus').toLowerCase() === 'absent') return reader.problem(coded('recorded-absent'), where)
     const name = at('scientificName') || at('vernacularName')
-    if (name === '') return reader.problem(say('an occurrence without a name'), where)
-    const stop = reader.stop(at('eventID') || at('locality') || say('one place'), where)
+    if (name === '') return reader.problem(coded('occurrence-without-name'), where)
+    const stop = reader.stop(at('eventID') || at('locality') || '1', where)
     if (!stop) return
     protocol ||= at('samplingProtocol')
     day ||= readDay(at('eventDate'))

@@ -1,5 +1,6 @@
+import { coded } from '../../coded.ts'
+import type { FileRefusal } from '../fileProblem.ts'
 import { FindsReader, MOST_READ_ROWS, readDay, readNumber, readPosition, type ReadFinds } from './finds.ts'
-import { say } from '../../say.ts'
 
 /** What a column of a table can hold. */
 export const columnKinds = ['stop', 'name', 'amount', 'part', 'longitude', 'latitude', 'stratum', 'day'] as const
@@ -36,9 +37,9 @@ export function guessColumns(names: readonly string[]): Columns {
 }
 
 /** What must be known before a table can be read; undefined when it is. */
-export function missingColumn(columns: Columns): string | undefined {
-  if (!columns.name) return say('Say which column holds the names of the plants.')
-  if (!columns.stop) return say('Say which column holds the stop, plot or frame.')
+export function missingColumn(columns: Columns): FileRefusal | undefined {
+  if (!columns.name) return coded('name-column-missing')
+  if (!columns.stop) return coded('stop-column-missing')
   return undefined
 }
 
@@ -60,18 +61,13 @@ export function readTable(rows: readonly Record<string, string | undefined>[], c
     return column === undefined ? '' : unguarded(row[column] ?? '')
   }
   rows.forEach((row, i) => {
-    const where = say('row {{i}}', { i: i + 1 })
-    if (i >= MOST_READ_ROWS)
-      return reader.problem(
-        say('more than {{MOSTREADROWS}} rows: the rest is left out', { MOSTREADROWS: MOST_READ_ROWS }),
-        where,
-      )
+    const where = coded('at-row', { i: i + 1 })
+    if (i >= MOST_READ_ROWS) return reader.problem(coded('too-many-rows', { MOSTREADROWS: MOST_READ_ROWS }), where)
     const [key, name] = [cell(row, 'stop'), cell(row, 'name')]
-    if (key === '') return reader.problem(say('a row without a stop'), where)
-    if (name === '') return reader.problem(say('a row without a plant'), where)
+    if (key === '') return reader.problem(coded('row-without-stop'), where)
+    if (name === '') return reader.problem(coded('row-without-plant'), where)
     const amount = columns.amount ? readNumber(cell(row, 'amount')) : 1
-    if (amount === undefined)
-      return reader.problem(say('an amount that is not a number: "{{cell}}"', { cell: cell(row, 'amount') }), where)
+    if (amount === undefined) return reader.problem(coded('amount-not-a-number', { cell: cell(row, 'amount') }), where)
     const stop = reader.stop(key.slice(0, 200), where)
     if (!stop) return
     day ||= readDay(cell(row, 'day'))
@@ -79,8 +75,7 @@ export function readTable(rows: readonly Record<string, string | undefined>[], c
     if (!stop.position && columns.longitude && columns.latitude) {
       const [lon, lat] = [cell(row, 'longitude'), cell(row, 'latitude')]
       stop.position = readPosition(lon, lat) ?? null
-      if (!stop.position && lon + lat !== '')
-        reader.problem(say('a place that is not in degrees: "{{lon}}, {{lat}}"', { lon, lat }), where)
+      if (!stop.position && lon + lat !== '') reader.problem(coded('place-not-in-degrees', { lon, lat }), where)
     }
     const part = readNumber(cell(row, 'part'))
     const numbered = part !== undefined && Number.isInteger(part) && part >= 1 && part <= 1000

@@ -1,10 +1,11 @@
+import { coded } from '../../coded.ts'
+import type { FilePlace, LeftOut } from '../fileProblem.ts'
 import type { Plant } from '../../naming/flora.ts'
 import { openStop, type Paddock, type Round, type Stop } from '../../records/round.ts'
 import { methodInfo, methods, type Method } from '../../survey/methods.ts'
 import type { Hit } from '../../survey/tally.ts'
-import type { NotUnderstood, ReadFinds, ReadStop } from './finds.ts'
+import { noteLeftOut, type NotUnderstood, type ReadFinds, type ReadStop } from './finds.ts'
 import { nameFinder, type NameFound } from './nameFinder.ts'
-import { say } from '../../say.ts'
 
 /** Ways of counting whose stops are wholly told by names and amounts. */
 const plainMethods: Method[] = ['step-points', 'turf-grid', 'cover-classes', 'dry-weight-rank', 'clips']
@@ -20,7 +21,7 @@ export const methodsFor = (finds: ReadFinds): Method[] => {
 /** The method that a file means by its protocol, or by the kind of its amounts. */
 export function methodMeant(finds: ReadFinds): Method {
   const can = methodsFor(finds)
-  const named = methods.find((m) => methodInfo[m].name === finds.protocol)
+  const named = methods.find((m) => methodInfo[m].protocol === finds.protocol)
   if (named && can.includes(named)) return named
   const amounts = finds.stops.flatMap((s) => s.finds.map((f) => f.amount))
   return amounts.every((a) => Number.isInteger(a) && a <= 50) ? 'step-points' : 'cover-classes'
@@ -32,6 +33,7 @@ export interface Chosen {
   holding: string
   client: string
   title: string
+  purpose: string
   method: Method
   /** ISO day on which it was counted. */
   day: string
@@ -74,12 +76,8 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
   const find = nameFinder(plants, chosen.given)
   const names = new Map<string, RoundRead['names'][number]>()
   const strangers = new Set<string>()
-  const left = new Map(finds.notUnderstood.map((n) => [n.what, { ...n }]))
-  const leave = (what: string, first: string) => {
-    const known = left.get(what)
-    if (known) known.times++
-    else left.set(what, { what, times: 1, first })
-  }
+  const left = new Map(finds.notUnderstood.map((n) => [JSON.stringify(n.what), { ...n }]))
+  const leave = (what: LeftOut, first: FilePlace) => noteLeftOut(left, what, first)
   const points = methodInfo[method].entry === 'points'
   const readable = finds.stops.map((stop) => ({
     ...stop,
@@ -87,14 +85,11 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
       const found = names.get(f.name)?.found ?? find(f.name)
       if (!found) {
         strangers.add(f.name)
-        leave(say('the name "{{name}}"', { name: f.name }), say('stop {{key}}', { key: stop.key }))
+        leave(coded('unknown-name', { name: f.name }), coded('at-stop', { key: stop.key }))
       } else if (points && !whole(f.amount))
-        leave(
-          say('points that are not a whole number: {{amount}}', { amount: f.amount }),
-          say('stop {{key}}', { key: stop.key }),
-        )
+        leave(coded('points-not-whole', { amount: f.amount }), coded('at-stop', { key: stop.key }))
       else if (f.amount < 0.001 || f.amount > 10_000)
-        leave(say('an amount out of bounds: {{amount}}', { amount: f.amount }), say('stop {{key}}', { key: stop.key }))
+        leave(coded('amount-out-of-bounds', { amount: f.amount }), coded('at-stop', { key: stop.key }))
       else {
         const known = names.get(f.name)
         if (known) known.times++
@@ -107,10 +102,7 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
   const stops = readable.map((stop, i): Stop => {
     let hits = hitsOf(stop, method, (n) => names.get(n)?.found.taxon)
     if (hits.length > MOST_HITS) {
-      leave(
-        say('a stop of more than {{MOSTHITS}} points', { MOSTHITS: MOST_HITS }),
-        say('stop {{key}}', { key: stop.key }),
-      )
+      leave(coded('too-many-points-at-a-stop', { MOSTHITS: MOST_HITS }), coded('at-stop', { key: stop.key }))
       hits = []
     }
     const doneAt = hits.length > 0 ? `${day}T12:00:00.000Z` : null
@@ -128,7 +120,7 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
     client: chosen.client,
     title: chosen.title,
     method,
-    purpose: say('Read from a file'),
+    purpose: chosen.purpose,
     plannedOn: day,
     pointsPerStop: points ? Math.min(500, Math.max(1, ...counted.map((s) => s.hits.length))) : 1,
     settings: {},

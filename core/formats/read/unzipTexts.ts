@@ -1,6 +1,7 @@
+import { coded } from '../../coded.ts'
+import type { FileRefusal } from '../fileProblem.ts'
 import JSZip from 'jszip'
 import { decodeText } from './decodeText.ts'
-import { say } from '../../say.ts'
 
 const MOST_FILES = 50
 /** Bytes that all texts of an archive may come to, and how many times the archive itself they may be. */
@@ -47,17 +48,17 @@ function unpacked(file: JSZip.JSZipObject, left: number): Promise<Uint8Array | u
  *
  * @returns the texts, or what is wrong in words for the reader
  */
-export async function unzipTexts(bytes: Uint8Array): Promise<Map<string, string> | { problem: string }> {
+export async function unzipTexts(bytes: Uint8Array): Promise<Map<string, string> | { problem: FileRefusal }> {
   let zip: JSZip
   try {
     zip = await JSZip.loadAsync(bytes)
   } catch {
-    return { problem: say('This file could not be opened as a zip archive: it is damaged or of another kind.') }
+    return { problem: coded('zip-unreadable') }
   }
   const files = Object.values(zip.files).filter((f) => !f.dir)
   if (files.length > MOST_FILES)
     return {
-      problem: say('This archive holds {{n}} files; at most {{MOSTFILES}} are read.', {
+      problem: coded('zip-too-many-files', {
         n: files.length,
         MOSTFILES: MOST_FILES,
       }),
@@ -71,9 +72,9 @@ export async function unzipTexts(bytes: Uint8Array): Promise<Map<string, string>
     try {
       text = await unpacked(file, most - used)
     } catch {
-      return { problem: say('"{{name}}" in this archive is damaged.', { name: file.name }) }
+      return { problem: coded('zip-file-damaged', { name: file.name }) }
     }
-    if (!text) return { problem: say('This archive unpacks to far more than it should hold; nothing of it was read.') }
+    if (!text) return { problem: coded('zip-swells') }
     used += text.length
     texts.set(file.name.replace(/^.*\//, ''), decodeText(text).text)
   }

@@ -1,3 +1,4 @@
+import { needsSourceWords } from '@/text/animalWords.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { animalUnitMonths, aums, grazingDays, nitrogenFixedKgPerHa, type Grazing } from '@/core/feed/grazingDays.ts'
@@ -53,7 +54,7 @@ describe('classes of stock', () => {
   it('all five kinds of the trade are there, each with its source', () => {
     expect(new Set(animalClasses.map((a) => a.kind))).toEqual(new Set(['cattle', 'sheep', 'goats', 'horses']))
     for (const a of animalClasses) {
-      expect(a.source).toContain('NRC')
+      expect(needsSourceWords(a.source)).toContain('NRC')
       expect(a.intakePct[0]).toBeLessThan(a.intakePct[1])
     }
   })

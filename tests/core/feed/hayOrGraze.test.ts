@@ -20,33 +20,27 @@ describe('hay or graze (common practice, no source, where no other is named)', (
   })
 
   it('ragwort speaks against hay at any share, buttercup does not: it loses its harm when dried', () => {
-    const ragwort = of({ orchardgrass: 99, 'tansy-ragwort': 1 }).find((r) => /Harms in hay/.test(r.title))!
+    const ragwort = of({ orchardgrass: 99, 'tansy-ragwort': 1 }).find((r) => r.id === 'harms-in-hay')!
     expect(ragwort.of).toEqual(['tansy-ragwort'])
     expect(ragwort.share.estimate).toBeCloseTo(0.01, 10)
-    expect(of({ orchardgrass: 9, 'tall-buttercup': 1 }).some((r) => /Harms in hay/.test(r.title))).toBe(false)
+    expect(of({ orchardgrass: 9, 'tall-buttercup': 1 }).some((r) => r.id === 'harms-in-hay')).toBe(false)
   })
 
   it('bloat is spoken of from a third of the sward (Majak et al. 2003, from memory), and not for birdsfoot trefoil', () => {
     const bloat = (legume: string, hits: number) =>
-      of({ orchardgrass: 10 - hits, [legume]: hits }).some((r) => /bloat/.test(r.title))
+      of({ orchardgrass: 10 - hits, [legume]: hits }).some((r) => r.id === 'bloats')
     expect(bloat('white-clover', 3)).toBe(false)
     expect(bloat('white-clover', 4)).toBe(true)
     expect(bloat('birdsfoot-trefoil', 9)).toBe(false)
   })
 
   it('chicory dries slowly, clover leaf shatters, sweetclover must be dry', () => {
-    const titles = of({ orchardgrass: 4, chicory: 2, 'red-clover': 3, 'yellow-sweetclover': 1 }).map((r) => r.title)
-    expect(titles).toEqual(
-      expect.arrayContaining([
-        expect.stringMatching(/slowly/),
-        expect.stringMatching(/shatters/),
-        expect.stringMatching(/blood/),
-      ]) as string[],
-    )
+    const ids = of({ orchardgrass: 4, chicory: 2, 'red-clover': 3, 'yellow-sweetclover': 1 }).map((r) => r.id)
+    expect(ids).toEqual(expect.arrayContaining(['dries-slowly', 'leaf-shatters', 'moulds-to-bleeding']) as string[])
   })
 
   it('the share of clover whose leaf shatters is worked by hand: 3 of 10 hits', () => {
-    expect(of({ orchardgrass: 7, 'red-clover': 3 }).find((r) => /shatters/.test(r.title))!.share.estimate).toBeCloseTo(
+    expect(of({ orchardgrass: 7, 'red-clover': 3 }).find((r) => r.id === 'leaf-shatters')!.share.estimate).toBeCloseTo(
       0.3,
       10,
     )
@@ -54,7 +48,9 @@ describe('hay or graze (common practice, no source, where no other is named)', (
 
   it('every reason has an interval, whatever grows', () => {
     const everything = Object.fromEntries(flora.plants.map((p) => [p.id, 1]))
-    for (const r of of({ ...everything, timothy: 400 })) expect(r.share.interval, r.title).toBeDefined()
+    const reasons = of({ ...everything, timothy: 400 })
+    expect(reasons.length).toBeGreaterThanOrEqual(5)
+    for (const r of reasons) expect(r.share.interval, r.id).toBeDefined()
   })
 
   it('nothing counted, nothing said', () => {

@@ -1,6 +1,7 @@
+import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { LAB_POINTS, labFigures, nitrateWords, offBy, readLabRows, simulatedLab } from '@/core/feed/labResult.ts'
+import { LAB_POINTS, labFigures, nitrateBand, offBy, readLabRows, simulatedLab } from '@/core/feed/labResult.ts'
 import { mixtureFeed } from '@/core/feed/mixtureFeed.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { hitsOf } from '@/tests/support/rounds.ts'
@@ -30,14 +31,15 @@ describe('a laboratory result', () => {
 
   // Extension tables, from memory: under 1,000 mostly without trouble, 1,000 to 2,000 limited, over 4,000 not fed.
   it.each([
-    [999, /without trouble/],
-    [1000, /limit/],
-    [2000, /limit/],
-    [3000, /small part/],
-    [4001, /do not feed/],
-  ])('nitrate of %i ppm NO3-N', (ppm, says) => {
-    expect(nitrateWords(ppm)).toMatch(says)
-    expect(nitrateWords(ppm)).not.toMatch(/safe/i)
+    [999, 'mostly-no-trouble', /without trouble/],
+    [1000, 'limit', /limit/],
+    [2000, 'limit', /limit/],
+    [3000, 'small-part', /small part/],
+    [4001, 'do-not-feed', /do not feed/],
+  ] as const)('nitrate of %i ppm NO3-N', (ppm, band, says) => {
+    expect(nitrateBand(ppm)).toBe(band)
+    expect(nitrateWords(band)).toMatch(says)
+    expect(nitrateWords(band)).not.toMatch(/safe/i)
   })
 })
 
@@ -62,7 +64,7 @@ describe('results from a spreadsheet', () => {
   it('says which column is missing and which was not used', () => {
     const { results, problems } = readLabRows([{ CP: '14', ADF: '33', Lignin: '5' }])
     expect(results).toEqual([])
-    expect(problems).toEqual(['The column "Lignin" was not used.', 'There is no column for NDF.'])
+    expect(problems.map(labProblemWords)).toEqual(['The column "Lignin" was not used.', 'There is no column for NDF.'])
   })
 
   it.each([
@@ -74,7 +76,7 @@ describe('results from a spreadsheet', () => {
   ])('%s leaves the row out and says so, the others are read', (_, row) => {
     const { results, problems } = readLabRows([row, { CP: '14', ADF: '30', NDF: '50' }])
     expect(results).toHaveLength(1)
-    expect(problems[0]).toMatch(/Row 1 was left out/)
+    expect(labProblemWords(problems[0]!)).toMatch(/Row 1 was left out/)
   })
 
   it('an empty file is no result and no breakdown', () => {

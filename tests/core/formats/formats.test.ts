@@ -1,3 +1,5 @@
+import { fileWords } from '@/text/fileWords.ts'
+import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
@@ -58,11 +60,12 @@ const round: Round = {
   ],
   unknowns: [{ letter: 'A', namedAs: 'velvetgrass' }],
 }
+const names = { taxon: taxonName, group: groupName }
 const weighed = weighUp(round, plantsById, () => randomLcg(1))!
 
 describe('rows for a spreadsheet', () => {
   it('one row a species, the shares adding to 100', () => {
-    const rows = compositionRows(weighed.composition, plantsById)
+    const rows = compositionRows(weighed.composition, plantsById, names)
     expect(rows.map((r) => r.taxon).sort()).toEqual(['bare', 'timothy', 'velvetgrass'])
     expect(rows.reduce((s, r) => s + Number(r.share_percent), 0)).toBeCloseTo(100, 1)
     expect(rows[0]).toMatchObject({
@@ -75,7 +78,7 @@ describe('rows for a spreadsheet', () => {
   })
 
   it('one row a hit, with what was recorded and what it counts as now', () => {
-    const rows = hitRows(round, plantsById)
+    const rows = hitRows(round, plantsById, names)
     expect(rows).toHaveLength(5)
     expect(rows[1]).toMatchObject({
       stop: 1,
@@ -98,7 +101,7 @@ describe('rows for a spreadsheet', () => {
 })
 
 describe('GeoJSON (RFC 7946)', () => {
-  const made = roundGeoJson(round, plantsById)
+  const made = roundGeoJson(round, (t) => taxonName(t, plantsById))
 
   it('holds the boundary, the route and a point for each stop', () => {
     expect(made.type).toBe('FeatureCollection')
@@ -200,7 +203,7 @@ describe('reading a boundary', () => {
     ['no coordinates', { type: 'Polygon' }, /three corners/],
   ])('says what is wrong with %s', (_what, value, said) => {
     const read = readBoundary(value)
-    expect('problem' in read && read.problem).toMatch(said)
+    expect('problem' in read && fileWords(read.problem)).toMatch(said)
   })
 
   it('refuses a ring of more corners than a paddock has', () => {

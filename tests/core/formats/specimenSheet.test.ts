@@ -1,3 +1,4 @@
+import { fileWords } from '@/text/fileWords.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { readSheet, writeSheet, type SpecimenSheet } from '@/core/formats/specimenSheet.ts'
@@ -45,7 +46,7 @@ describe('sheet for a second opinion', () => {
     [JSON.stringify({ ...JSON.parse(writeSheet(sheet)), opinion: { by: 1 } }), 'opinion'],
   ])('says in words what is wrong with %.40s', (text, problem) => {
     const read = readSheet(text)
-    expect('problem' in read && read.problem).toContain(problem)
+    expect('problem' in read && fileWords(read.problem)).toContain(problem)
   })
 
   it('no text makes it throw', () =>

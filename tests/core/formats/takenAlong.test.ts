@@ -1,3 +1,4 @@
+import { gpxWords } from '@/text/gpxWords.ts'
 import ICAL from 'ical.js'
 import JSZip from 'jszip'
 import { describe, expect, it } from 'vitest'
@@ -81,7 +82,7 @@ describe('GPX', () => {
     gpx: { '@version': string; wpt: { '@lat': string; '@lon': string; name: string }[]; rte: { rtept: object[] } }
   }
   it('has each stop with a place as a waypoint, and the walk as a route', () => {
-    const { gpx } = create(roundGpx(round)).end({ format: 'object' }) as unknown as Gpx
+    const { gpx } = create(roundGpx(round, gpxWords())).end({ format: 'object' }) as unknown as Gpx
     expect(gpx['@version']).toBe('1.1')
     expect(gpx.wpt.map((w) => [Number(w['@lon']), Number(w['@lat']), w.name])).toEqual([
       [-29.4, 45.6, 'Stop 1'],

@@ -1,6 +1,7 @@
+import { harmKindWords } from '@/text/harmWords.ts'
 import { describe, expect, it } from 'vitest'
 import { harmFindings } from '@/core/harm/harmFindings.ts'
-import { standingCautions } from '@/core/harm/standingCautions.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
 import { composition } from '@/core/survey/composition.ts'
 import type { StopTally } from '@/core/survey/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
@@ -65,7 +66,7 @@ describe('harm on file', () => {
   const note = (id: string) =>
     plantsById
       .get(id)!
-      .harm.map((h) => `${h.who.join(' ')} ${h.kind} ${h.note}`)
+      .harm.map((h) => `${h.who.join(' ')} ${harmKindWords(h)} ${h.note}`)
       .join(' ')
 
   it('every plant called toxic says whom it harms and how, and names a source', () => {
@@ -96,7 +97,7 @@ describe('harm on file', () => {
   it('johnsongrass: prussic acid and nitrate', () => expect(note('johnsongrass')).toMatch(/prussic acid and nitrate/))
 
   it('the standing cautions send to a veterinarian, the label and the law, and never say safe', () => {
-    const all = standingCautions.join(' ')
+    const all = standingCautions().join(' ')
     expect(all).toMatch(/veterinarian/)
     expect(all).toMatch(/label and local law/)
     expect(all).toMatch(/keep a sample/)

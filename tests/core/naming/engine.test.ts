@@ -1,3 +1,4 @@
+import { verdictText } from '@/text/verdictText.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { auditSpecimen, summarise, whereMet, type AuditedSpecimen } from '@/core/naming/auditNaming.ts'
@@ -153,7 +154,7 @@ describe('groups a vegetative eye cannot split', () => {
       ['leaflet.shape', 'oblong-pointed'],
     ])
     expect(r.verdict).toMatchObject({ kind: 'named' })
-    expect(r.verdict.text).toMatch(/Sweetclover, white or yellow.*Only the colour of the flower/)
+    expect(verdictText(r.verdict, flora)).toMatch(/Sweetclover, white or yellow.*Only the colour of the flower/)
   })
 
   it('sedges stop at the genus: come back with ripe fruit', () => {
@@ -166,7 +167,7 @@ describe('groups a vegetative eye cannot split', () => {
       ['rhizome.length', 'short'],
       ['sheath.margin', 'closed'],
     ])
-    expect(r.verdict.text).toMatch(/^Sedges: .*ripe fruit/)
+    expect(verdictText(r.verdict, flora)).toMatch(/^Sedges: .*ripe fruit/)
   })
 
   it('are split once in flower', () => {

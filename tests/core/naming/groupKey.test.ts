@@ -1,10 +1,10 @@
+import { sayRunnerShare } from '@/text/runnerWords.ts'
 import { describe, expect, it } from 'vitest'
 import {
   narrowCultivars,
   oestrogenicGroups,
   runnerGroup,
   runnerShare,
-  sayRunnerShare,
   type Cultivar,
   type Runner,
 } from '@/core/naming/groupKey.ts'

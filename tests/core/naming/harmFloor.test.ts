@@ -1,3 +1,4 @@
+import { verdictText } from '@/text/verdictText.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { codedStages, losesPoison } from '@/core/naming/auditCells.ts'
@@ -256,10 +257,10 @@ describe('strangers', () => {
         looks.push(usual(next.character))
       }
       const { notInBook, candidates, verdict } = name(looks)
-      expect(notInBook, verdict.text).toBeGreaterThan(candidates[0]!.probability)
-      expect(verdict.text).toContain(n.commonName.slice(1))
+      expect(notInBook, verdictText(verdict, flora)).toBeGreaterThan(candidates[0]!.probability)
+      expect(verdictText(verdict, flora)).toContain(n.commonName.slice(1))
       // Iris and others are poisonous: a likeness to something outside the book is no all-clear.
-      expect(verdict.text).toContain('is not known here')
+      expect(verdictText(verdict, flora)).toContain('is not known here')
     },
   )
 

@@ -1,5 +1,6 @@
+import { verdictText } from '@/text/verdictText.ts'
+import { certaintyWord, naturalFrequency } from '@/text/certaintyWords.ts'
 import { describe, expect, it } from 'vitest'
-import { certaintyWord, naturalFrequency } from '@/core/naming/certainty.ts'
 import { cellAt } from '@/core/naming/flora.ts'
 import { shareOfWord } from '@/core/naming/frequency.ts'
 import { identify } from '@/core/naming/identify.ts'
@@ -19,7 +20,7 @@ describe('harm rule', () => {
     expect(result.candidates[0]!.plant).toBe('wild-carrot')
     expect(result.candidates[0]!.probability).toBeGreaterThan(NAMED_FROM)
     expect(result.verdict.kind).toBe('narrowed')
-    expect(result.verdict.text).toMatch(/poison hemlock.* not excluded/)
+    expect(verdictText(result.verdict, flora)).toMatch(/poison hemlock.* not excluded/)
     expect(result.harmfulOpen[0]).toMatchObject({ plant: 'poison-hemlock', check: 'stem.hairs' })
   })
 

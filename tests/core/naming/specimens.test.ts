@@ -1,3 +1,4 @@
+import { verdictText } from '@/text/verdictText.ts'
 import { describe, expect, it } from 'vitest'
 import { specimens } from '@/tests/reference/specimens.ts'
 import { book, flora, name } from '@/tests/support/book.ts'
@@ -15,7 +16,7 @@ describe('specimens as manuals and the trade describe them', () => {
     // Plants that no vegetative eye can split count as one name.
     const together = (id: string) => book.groupOf.get(id)?.id ?? id
     if (s.by === 'three') expect(order.slice(0, 3).map(together)).toContain(together(s.is))
-    else expect(together(order[0]!), result.verdict.text).toBe(together(s.is))
+    else expect(together(order[0]!), verdictText(result.verdict, flora)).toBe(together(s.is))
     if (s.by === 'named')
       expect(result.verdict, result.harmfulOpen.map((h) => h.plant).join()).toMatchObject({ kind: 'named' })
   })

@@ -1,3 +1,4 @@
+import { choiceWords, whyWords } from '@/web/practice/questionWords.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
@@ -97,7 +98,7 @@ describe('questions', () => {
     const q = checkQuestion(making(0.2), 'kentucky-bluegrass', 'perennial-ryegrass')!
     const said = lookalikeOf(plantsById.get('kentucky-bluegrass')!, plantsById.get('perennial-ryegrass')!)!
     expect(q.right).toBe(said.check)
-    expect(q.why).toBe(said.why)
+    expect(q.why).toEqual({ code: 'prose', text: said.why })
     expect(q.about).toBe('kentucky-bluegrass|perennial-ryegrass')
     expect(new Set(q.choices.map((c) => c.id)).size).toBe(4)
   })
@@ -117,7 +118,7 @@ describe('questions', () => {
     // What is not harmful is never called harmless.
     for (const id of ids) {
       const q = poisonQuestion(making(0.4), id)
-      expect(q.choices.map((c) => c.words).join() + q.why).not.toMatch(/\b(safe|harmless)\b/i)
+      expect(q.choices.map(choiceWords).join() + whyWords(q.why)).not.toMatch(/\b(safe|harmless)\b/i)
     }
   })
 

@@ -1,3 +1,5 @@
+import { relationWords } from '@/text/relationWords.ts'
+import { methodWords } from '@/text/methodWords.ts'
 import { describe, expect, it } from 'vitest'
 import type { Hit } from '@/core/survey/tally.ts'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
@@ -117,11 +119,11 @@ describe('standing mass', () => {
 
   it('says what is missing: too few clips, or all of one height', () => {
     expect(massFromReadings(roundOf('plate-meter', [reading(1, 5, 40)]))).toMatchObject({
-      problem: expect.stringContaining('three clipped frames') as string,
+      problem: 'too-few-clips',
     })
     const alike = [1, 2, 3].map((seq) => reading(seq, 5, 40))
     expect(massFromReadings(roundOf('plate-meter', alike))).toMatchObject({
-      problem: expect.stringContaining('the same reading') as string,
+      problem: 'one-reading-clipped',
     })
   })
 
@@ -222,16 +224,16 @@ describe('the schools', () => {
     for (const m of methods) {
       const info = methodInfo[m]
       expect(info.kit.length, m).toBeGreaterThan(0)
-      expect(info.estimator.length, m).toBeGreaterThan(40)
+      expect(methodWords(m).estimator.length, m).toBeGreaterThan(40)
       expect(info.minutesEach, m).toBeGreaterThan(0)
     }
   })
 
   it('are never turned into one another without a published relation', () => {
     for (const a of methods) for (const b of methods) expect(relationOf(a, b), `${a} ${b}`).toBe(relationOf(b, a))
-    expect(relationOf('dry-weight-rank', 'clips')).toContain('1963')
-    expect(relationOf('grid-frequency', 'step-points')).toContain('Vogel')
-    expect(relationOf('plate-meter', 'step-points')).toContain('different things')
+    expect(relationWords(relationOf('dry-weight-rank', 'clips'))).toContain('1963')
+    expect(relationWords(relationOf('grid-frequency', 'step-points'))).toContain('Vogel')
+    expect(relationWords(relationOf('plate-meter', 'step-points'))).toContain('different things')
   })
 
   it('only those that add up are a composition', () => {

@@ -27,7 +27,7 @@ describe('stops from a pilot (R 4.2.2, base)', () => {
       sd: input.pilot_sd,
       halfWidth: input.half_width,
       about: input.pilot_mean,
-      from: 'a guess',
+      from: 'guess',
     })
     expect(made.stops).toBe(expected.n)
     expectNear(made.reached, expected.half_width_at_n, tol)
@@ -42,7 +42,7 @@ describe('what the number of stops is worked out from', () => {
 
   it('the spread between the stops of an earlier round', () => {
     const pilot = pilotFrom(figuresOf(roundOf('step-points', stops), plantsById), 0.05)!
-    expect(pilot.from).toBe('an earlier round')
+    expect(pilot.from).toBe('earlier-round')
     // Equal stops: the standard deviation of the shares themselves, by hand sqrt(0.58 / 5).
     expect(pilot.sd).toBeCloseTo(Math.sqrt(0.58 / 5), 10)
     expect(pilotFrom(figuresOf(roundOf('step-points', []), plantsById), 0.05)).toBeUndefined()

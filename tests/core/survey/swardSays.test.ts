@@ -1,3 +1,4 @@
+import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { describe, expect, it } from 'vitest'
 import { swardSays } from '@/core/survey/swardSays.ts'
 import { flora } from '@/tests/support/book.ts'
@@ -39,7 +40,7 @@ describe('what a sward says', () => {
     const found = list.find((s) => s.id === id)!
     expect(found.strength).toBe('clear')
     expect(found.share.interval![0]).toBeGreaterThan(found.mark)
-    expect(found.against.length).toBeGreaterThan(10)
+    expect(saidWords(found.id).against.length).toBeGreaterThan(10)
   })
 
   it('a mixed sward of sown plants says nothing', () => {
@@ -66,6 +67,6 @@ describe('what a sward says', () => {
     const round = counted(even({ 'kentucky-bluegrass': 18 }))
     const stops = round.stops.map((s) => ({ ...s, measures: { heightCm: 3, grazed: 'hard' as const } }))
     const [hard] = swardSays({ ...round, stops }, flora.plants)
-    expect(hard!.also).toEqual(['mean height 3 cm at 8 stops', 'grazed hard at 8 of 8 stops'])
+    expect(hard!.also.map(besideWords)).toEqual(['mean height 3 cm at 8 stops', 'grazed hard at 8 of 8 stops'])
   })
 })

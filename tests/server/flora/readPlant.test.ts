@@ -124,6 +124,41 @@ describe('the shipped book', () => {
   it('is the same when read again from what was kept', () => expect(loadFlora()).toEqual(flora))
 })
 
+describe('a plant written before harm was codes', () => {
+  const earlier = `${good}harm:
+  - {who: [cattle], kind: prussic acid and nitrate, note: 'Test it.'}
+  - {who: [goats], kind: makes them sneeze, note: 'Seen twice.'}
+exposure:
+  parts: leaf
+  forms: {standing: harmful, wilted: harmful, hay: unknown, silage: unknown}
+  signs: none seen
+  onset: hours
+  first: Call a veterinarian
+  doses:
+    - {animal: cattle, of: 'fresh plant, added up over weeks', percent: [1, 2], source: own}
+  sources: [own]
+control:
+  - {stage: vegetative, school: hands, do: Pull it, wear: 'gloves, long sleeves'}
+`
+  it('still opens where it is kept: what is no code stands in the note', () => {
+    const { plant, problems } = readPlant('made-grass.yaml', earlier, characters, true)
+    expect(problems).toEqual([])
+    expect(plant!.harm).toEqual([
+      { who: ['cattle'], kind: 'prussic-acid', also: ['nitrate'], note: 'Test it.' },
+      { who: ['goats'], kind: 'unclassified', note: 'makes them sneeze. Seen twice.' },
+    ])
+    expect(plant!.exposure!.doses[0]).toMatchObject({ part: 'plant', state: 'fresh', taken: 'added-up-over-weeks' })
+    expect(plant!.control[0]!.wear).toEqual(['gloves', 'long-sleeves'])
+  })
+
+  it('a new one must name a kind that there is', () => {
+    const { problems } = read(earlier)
+    expect(problems).toHaveLength(1)
+    expect(problems[0]).toMatchObject({ line: 21 })
+    expect(problems[0]!.message).toMatch(/kind must be one of/)
+  })
+})
+
 describe('nearest ids', () => {
   it('puts the likely meaning first', () => {
     expect(nearest('tal-fescu', ['timothy', 'tall-fescue', 'red-fescue'])[0]).toBe('tall-fescue')

@@ -1,10 +1,10 @@
-import { inSentence } from '@/core/say.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
 import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-router'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { relationOf } from '@/core/survey/relations.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
@@ -36,7 +36,7 @@ export async function loader({ params, request }: LoaderFunctionArgs): Promise<L
 function Said({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const { composition, frequency, mass, search } = figuresOf(round, byId)
-  const info = methodInfo[round.method]
+  const words = methodWords(round.method)
   const rows = (composition?.taxa ?? []).slice(0, 8).map((t) => ({
     id: t.taxon,
     name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
@@ -46,17 +46,17 @@ function Said({ round }: { round: Round }) {
   }))
   return (
     <>
-      <h2 className="text-[1.65rem]">{info.name}</h2>
+      <h2 className="text-[1.65rem]">{words.name}</h2>
       <p className="text-ink-soft">
         {round.title}, {dayWords(round.plannedOn)}
-        {round.settings.observer ? `, ${round.settings.observer}` : ''}: {info.says}
+        {round.settings.observer ? `, ${round.settings.observer}` : ''}: {words.says}
       </p>
       {rows.length > 0 ? (
-        <ShareChart rows={rows} label={say('Shares by {{name}}', { name: info.name })} />
+        <ShareChart rows={rows} label={say('Shares by {{name}}', { name: words.name })} />
       ) : frequency.length + search.length === 0 && !mass ? (
         <p>{say('Nothing counted yet.')}</p>
       ) : null}
-      <FrequencyPanel frequency={frequency} unit={info.unitName} />
+      <FrequencyPanel frequency={frequency} unit={words.unitName} />
       {mass ? <MassPanel mass={mass} method={round.method} /> : null}
       <SearchPanel search={search} />
     </>
@@ -110,7 +110,7 @@ export function Component() {
             {others.length === 0 ? <option value="">{say('no other round of this paddock yet')}</option> : null}
             {others.map((o) => (
               <option key={o.id} value={o.id}>
-                {o.title}, {inSentence(methodInfo[o.method].name)}, {dayWords(o.plannedOn)}
+                {o.title}, {inSentence(methodWords(o.method).name)}, {dayWords(o.plannedOn)}
               </option>
             ))}
           </select>

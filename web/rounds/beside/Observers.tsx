@@ -1,6 +1,6 @@
+import { taxonName } from '@/text/taxonNames.ts'
 import { useState } from 'react'
 import type { Round } from '@/core/records/round.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { correctedShare, twoObservers } from '@/core/survey/twoObservers.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'

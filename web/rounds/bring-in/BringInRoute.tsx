@@ -1,5 +1,7 @@
+import { fileWords } from '@/text/fileWords.ts'
+import { methodWords } from '@/text/methodWords.ts'
 import { useLoaderData, useNavigate } from 'react-router'
-import { methodInfo, type Method } from '@/core/survey/methods.ts'
+import { type Method } from '@/core/survey/methods.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
@@ -45,7 +47,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
           >
             {methods.map((m) => (
               <option key={m} value={m}>
-                {methodInfo[m].name}
+                {methodWords(m).name}
               </option>
             ))}
           </select>
@@ -115,7 +117,7 @@ function FileHalf(props: BringIn) {
           {opened.kind === 'table' ? (
             <ColumnTable headings={opened.headings} rows={opened.rows} columns={columns} onChange={setColumns} />
           ) : null}
-          {missing ? <p className="mt-2 font-semibold">{missing}</p> : <AsWhat {...props} />}
+          {missing ? <p className="mt-2 font-semibold">{fileWords(missing)}</p> : <AsWhat {...props} />}
         </>
       ) : null}
     </>

@@ -2,7 +2,7 @@ import { columnKinds, type ColumnKind, type Columns } from '@/core/formats/read/
 import type { Row } from './openFinds.ts'
 import { say } from '../../language/say.ts'
 
-const kindNames: Record<ColumnKind, string> = {
+const columnName: Record<ColumnKind, string> = {
   stop: say('Stop, plot or frame'),
   name: say('Name of the plant'),
   amount: say('Amount'),
@@ -52,7 +52,7 @@ export function ColumnTable({ headings, rows, columns, onChange }: Props) {
                   <option value="">{say('is left out')}</option>
                   {columnKinds.map((k) => (
                     <option key={k} value={k}>
-                      {kindNames[k]}
+                      {columnName[k]}
                     </option>
                   ))}
                 </select>

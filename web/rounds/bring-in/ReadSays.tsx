@@ -1,8 +1,9 @@
+import { fileWords } from '@/text/fileWords.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import { Link } from 'react-router'
 import type { RoundRead } from '@/core/formats/read/roundOfFinds.ts'
 import { nearestPlant, type NameFound } from '@/core/formats/read/nameFinder.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
@@ -78,7 +79,7 @@ function Meant({ names, onGive }: { names: string[]; onGive: (name: string, plan
 export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: string, plant: string) => void }) {
   const { round, notUnderstood } = read
   const counted = round.stops.filter((s) => s.doneAt).length
-  const { unitName, units, name } = methodInfo[round.method]
+  const { unitName, units, name } = methodWords(round.method)
   return (
     <>
       <p className="mt-1 text-lg" data-testid="read-says">
@@ -108,14 +109,14 @@ export function ReadSays({ read, onGive }: { read: RoundRead; onGive: (name: str
           </h3>
           <ul className="list-disc pl-5">
             {notUnderstood.slice(0, SHOWN_NAMES).map((n) => (
-              <li key={n.what} className="break-words">
-                {n.what}
+              <li key={fileWords(n.what)} className="break-words">
+                {fileWords(n.what)}
                 <span className="text-ink-soft">
                   {' '}
                   (
                   {n.times === 1
-                    ? n.first
-                    : say('{{times}} times, first in {{first}}', { times: n.times, first: n.first })}
+                    ? fileWords(n.first)
+                    : say('{{times}} times, first in {{first}}', { times: n.times, first: fileWords(n.first) })}
                   )
                 </span>
               </li>

@@ -1,3 +1,5 @@
+import { refusedFile } from '@/text/fileWords.ts'
+import type { FileRefusal } from '@/core/formats/fileProblem.ts'
 import Papa from 'papaparse'
 import { decodeText } from '@/core/formats/read/decodeText.ts'
 import type { ReadFinds } from '@/core/formats/read/finds.ts'
@@ -36,8 +38,8 @@ function table(text: string, name: string, encoding: string): Opened {
   }
 }
 
-const known = (read: ReadFinds | { problem: string }): ReadFinds => {
-  if ('problem' in read) throw new Error(read.problem)
+const known = (read: ReadFinds | { problem: FileRefusal }): ReadFinds => {
+  if ('problem' in read) throw refusedFile(read.problem)
   return read
 }
 
@@ -54,7 +56,7 @@ export async function openFinds(file: File): Promise<Opened> {
   // By what it is, not by what it is called.
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
     const texts = await unzipTexts(bytes)
-    if (!(texts instanceof Map)) throw new Error(texts.problem)
+    if (!(texts instanceof Map)) throw refusedFile(texts.problem)
     return {
       kind: 'finds',
       name,

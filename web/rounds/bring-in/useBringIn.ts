@@ -69,6 +69,7 @@ export function useBringIn({ holdings, paddocks }: Places) {
         holding: holding?.name ?? '',
         client: holding?.client ?? '',
         title: form.title.trim() || opened.name,
+        purpose: say('Read from a file'),
         method,
         day,
         source: say('Read from the file {{name}}', { name: opened.name }),

@@ -1,3 +1,4 @@
+import { readingName } from '@/text/methodWords.ts'
 import { useState } from 'react'
 import type { MeasuresPatch, RoundSettings } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
@@ -31,7 +32,7 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
       <div className="flex flex-wrap items-end gap-3">
         <NumberField
           big
-          label={reading.name}
+          label={readingName(method)}
           unit={reading.unit}
           max={reading.max}
           step={reading.step}

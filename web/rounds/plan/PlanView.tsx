@@ -1,3 +1,4 @@
+import { methodWords } from '@/text/methodWords.ts'
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { routeKinds, type RouteKind } from '@/core/records/measures.ts'
@@ -59,6 +60,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
   const set = (patch: Partial<PlanForm>) => setForm((f) => ({ ...f, ...patch }))
   const paddock = paddocks.find((p) => p.id === form.paddockId)
   const { pilot, planned, count, laid } = usePlan(form, paddock, rounds)
+  const words = methodWords(form.method)
   const info = methodInfo[form.method]
   const harmful = paddock ? lookFor(plants, paddock.region) : []
   const sown = (paddock?.sown ?? []).flatMap((id) => byId.get(id) ?? [])
@@ -116,13 +118,13 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
           >
             {methods.map((m) => (
               <option key={m} value={m}>
-                {methodInfo[m].name}
+                {methodWords(m).name}
               </option>
             ))}
           </select>
         )}
       </Labelled>
-      <p className="text-ink-soft sm:col-span-2">{say('It says: {{says}}.', { says: info.says })}</p>
+      <p className="text-ink-soft sm:col-span-2">{say('It says: {{says}}.', { says: words.says })}</p>
       <Labelled label={say('Title')}>
         {(id) => (
           <input
@@ -175,7 +177,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
         )}
       </Labelled>
       {info.entry === 'points' ? (
-        <Labelled label={say('Points a {{unit}}', { unit: info.unitName })}>
+        <Labelled label={say('Points a {{unit}}', { unit: words.unitName })}>
           {(id) => (
             <input
               id={id}
@@ -190,7 +192,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
           )}
         </Labelled>
       ) : null}
-      <Labelled label={info.units[0]!.toUpperCase() + info.units.slice(1)}>
+      <Labelled label={words.units[0]!.toUpperCase() + words.units.slice(1)}>
         {(id) => (
           <input
             id={id}
@@ -290,7 +292,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
             parts={paddock?.strata ?? []}
             line={laid.line}
             stops={laid.stops.map((s, i) => openStop(String(i), i + 1, s.position))}
-            label={say('Map of {{name}} with {{n}} {{units}}', { name: paddock?.name, n: count, units: info.units })}
+            label={say('Map of {{name}} with {{n}} {{units}}', { name: paddock?.name, n: count, units: words.units })}
             className="mt-3 w-full max-w-[26rem]"
           />
         </>
@@ -321,7 +323,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
         ready
           ? {
               label: say('Lay the route'),
-              detail: say('{{n}} {{units}} in {{name}}', { n: count, units: info.units, name: paddock?.name }),
+              detail: say('{{n}} {{units}} in {{name}}', { n: count, units: words.units, name: paddock?.name }),
               onPress: save,
             }
           : { label: say('Draw the boundary first'), to: `/places/${form.paddockId}` }

@@ -1,6 +1,7 @@
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import type { Pilot, PlannedStops } from '@/core/survey/planStops.ts'
-import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
+import { READING, type Method } from '@/core/survey/methods.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
 import { atMost, fixed } from '../../language/numbers.ts'
@@ -18,7 +19,7 @@ export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
   const mass = READING[method] !== undefined
   const show = (x: number) => (mass ? rateWords(x) : `${atMost(100 * x, 2)} %`)
-  const { units } = methodInfo[method]
+  const { units } = methodWords(method)
   return (
     <div>
       <p className="text-xl">
@@ -42,7 +43,7 @@ export function StopsArithmetic({ method, pilot, planned }: Props) {
             values={{
               units,
               what:
-                pilot.from === 'an earlier round'
+                pilot.from === 'earlier-round'
                   ? say('(met in an earlier round{{what}})', {
                       what: pilot.taxon ? say(', for {{taxonName}}', { taxonName: taxonName(pilot.taxon, byId) }) : '',
                     })

@@ -1,8 +1,9 @@
-import { inSentence } from '@/core/say.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import { methodInfo, READING } from '@/core/survey/methods.ts'
-import { taxonName } from '@/core/survey/taxon.ts'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { assignKeys, keyedPlants } from '../countKeys.ts'
@@ -20,7 +21,8 @@ const STOPS_A_BLOCK = 15
 export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
 
 function howToWrite(round: Round): string {
-  const { entry, unitName: unit } = methodInfo[round.method]
+  const { entry } = methodInfo[round.method]
+  const { unitName: unit } = methodWords(round.method)
   const choices = valueChoices(round.method, round.settings)
   if (choices.length > 0)
     return say('Write {{choices}}.', { choices: choices.map((c) => `${c.label} (${c.says})`).join(', ') })
@@ -36,7 +38,8 @@ function howToWrite(round: Round): string {
 
 function Block({ round, from, lines }: { round: Round; from: number; lines: { key: string; name: string }[] }) {
   const stops = round.stops.slice(from, from + STOPS_A_BLOCK)
-  const { entry, unitName: unit } = methodInfo[round.method]
+  const { entry } = methodInfo[round.method]
+  const { unitName: unit } = methodWords(round.method)
   const extra =
     entry === 'search'
       ? [say('metres')]
@@ -94,7 +97,7 @@ export function Component() {
             {round.paddock.name}: {inSentence(round.title)}
           </h1>
           <p>
-            {round.holding}; {dayWords(round.plannedOn)}; {inSentence(methodInfo[round.method].name)}
+            {round.holding}; {dayWords(round.plannedOn)}; {inSentence(methodWords(round.method).name)}
             {reading?.unit ? `, ${reading.unit}` : ''}.
           </p>
           <p className="mt-1">

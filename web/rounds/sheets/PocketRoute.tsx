@@ -1,7 +1,7 @@
-import { inSentence } from '@/core/say.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/naming/flora.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
 import { kitFor, lookFor } from '@/core/survey/planStops.ts'
 import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -48,8 +48,8 @@ export function Component() {
     <PrintSheet name={say('Pocket sheet')} back="/rounds" backLabel={say('Back to the rounds')}>
       <h1 className="text-[1.65rem]">{say('{{name}}: what to expect', { name: round.paddock.name })}</h1>
       <p>
-        {round.holding}; {inSentence(methodInfo[round.method].name)}, {round.stops.length}{' '}
-        {methodInfo[round.method].units}.
+        {round.holding}; {inSentence(methodWords(round.method).name)}, {round.stops.length}{' '}
+        {methodWords(round.method).units}.
       </p>
       <h2 className="mt-3 text-lg">{say('Expected')}</h2>
       <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">

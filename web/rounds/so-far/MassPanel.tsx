@@ -1,3 +1,5 @@
+import { massProblemWords } from '@/text/massWords.ts'
+import { readingName } from '@/text/methodWords.ts'
 import { extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
@@ -82,12 +84,12 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
             strokeWidth="1.5"
           >
             <title>
-              {reading.name} {c.reading} {reading.unit}: {rateWords(c.kgPerHa)}
+              {readingName(method)} {c.reading} {reading.unit}: {rateWords(c.kgPerHa)}
             </title>
           </circle>
         ))}
         <text x={(58 + width - 12) / 2} y={HEIGHT - 4} textAnchor="middle" className="fill-ink text-[14px]">
-          {reading.name}
+          {readingName(method)}
           {reading.unit ? `, ${reading.unit}` : ''}
         </text>
         <text x="4" y="14" className="fill-ink text-[14px]">
@@ -110,7 +112,7 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
       <p className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
         {say('{{count}} readings so far. {{problem}}', {
           count: mass.readings,
-          problem: mass.problem,
+          problem: massProblemWords(mass),
         })}
       </p>
     )

@@ -1,3 +1,5 @@
+import { fileWords, refusedFile } from '@/text/fileWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
 import JSZip from 'jszip'
 import Papa from 'papaparse'
 import { beforeAll, describe, expect, it } from 'vitest'
@@ -44,7 +46,15 @@ beforeAll(async () => {
 
 const again = (finds: ReadFinds) => {
   let n = 100
-  const chosen = { id: uuid(90), paddock: counted.paddock, holding: '', client: '', title: 'x', source: '' }
+  const chosen = {
+    id: uuid(90),
+    paddock: counted.paddock,
+    holding: '',
+    client: '',
+    title: 'x',
+    purpose: '',
+    source: '',
+  }
   const method = methodMeant(finds)
   return roundOfFinds(
     finds,
@@ -67,9 +77,9 @@ describe('what the app writes, read back', () => {
         res.on('data', (c: Buffer) => parts.push(c)).on('end', () => done(null, Buffer.concat(parts)))
       })
     const texts = await unzipTexts(new Uint8Array(body as Buffer))
-    if (!(texts instanceof Map)) throw new Error(texts.problem)
+    if (!(texts instanceof Map)) throw refusedFile(texts.problem)
     const finds = readArchive(texts)
-    if ('problem' in finds) throw new Error(finds.problem)
+    if ('problem' in finds) throw refusedFile(finds.problem)
     const { round, notUnderstood } = again(finds)
     expect(notUnderstood).toEqual([])
     expect(round.method).toBe('step-points')
@@ -79,7 +89,7 @@ describe('what the app writes, read back', () => {
   })
 
   it('the table of hits: every hit, its place and its part, and the round as good as the one that was counted', async () => {
-    const text = Papa.unparse(hitRows(counted, plantsById), { escapeFormulae: true })
+    const text = Papa.unparse(hitRows(counted, plantsById, { taxon: taxonName }), { escapeFormulae: true })
     const parsed = Papa.parse<Record<string, string>>(text, { header: true })
     const columns = guessColumns(parsed.meta.fields!)
     expect(columns).toMatchObject({ stop: 'stop', name: 'taxon', amount: 'amount', stratum: 'part_of_paddock' })
@@ -96,8 +106,8 @@ describe('what the app writes, read back', () => {
   })
 
   it('GeoJSON: the stops with their counts by name', () => {
-    const finds = readPoints(JSON.parse(JSON.stringify(roundGeoJson(counted, plantsById))))
-    if ('problem' in finds) throw new Error(finds.problem)
+    const finds = readPoints(JSON.parse(JSON.stringify(roundGeoJson(counted, (t) => taxonName(t, plantsById)))))
+    if ('problem' in finds) throw refusedFile(finds.problem)
     const { round, notUnderstood } = again(finds)
     expect(sharesOf(round)).toEqual(sharesOf(counted))
     expect(notUnderstood).toEqual([])
@@ -125,9 +135,9 @@ describe('archives and tables that others write', () => {
   it('is read by its own description', async () => {
     const zip = new JSZip().file('a/meta.xml', meta).file('a/finds.txt', finds)
     const texts = await unzipTexts(await zip.generateAsync({ type: 'uint8array' }))
-    if (!(texts instanceof Map)) throw new Error(texts.problem)
+    if (!(texts instanceof Map)) throw refusedFile(texts.problem)
     const read = readArchive(texts)
-    if ('problem' in read) throw new Error(read.problem)
+    if ('problem' in read) throw refusedFile(read.problem)
     expect(read.stops).toMatchObject([
       {
         key: 'e1',
@@ -137,7 +147,7 @@ describe('archives and tables that others write', () => {
         ],
       },
     ])
-    expect(read.notUnderstood.map((n) => n.what)).toEqual([
+    expect(read.notUnderstood.map((n) => fileWords(n.what))).toEqual([
       'The archive names "pictures.txt" but does not hold it.',
       'an occurrence without a name',
     ])
@@ -157,12 +167,20 @@ describe('archives and tables that others write', () => {
     const finds = readTable(table, guessColumns(['plot', 'species', 'cover']))
     const read = again(finds)
     expect(read.strangers).toEqual(['white clovr', 'Mystery weed'])
-    expect(read.notUnderstood.map((n) => n.what)).toEqual([
+    expect(read.notUnderstood.map((n) => fileWords(n.what))).toEqual([
       'an amount that is not a number: "lots"',
       'the name "white clovr"',
       'the name "Mystery weed"',
     ])
-    const chosen = { paddock: emptyPaddock, holding: '', client: '', title: '', source: '', day: '2027-01-01' }
+    const chosen = {
+      paddock: emptyPaddock,
+      holding: '',
+      client: '',
+      title: '',
+      purpose: '',
+      source: '',
+      day: '2027-01-01',
+    }
     const method = 'cover-classes' as const
     const given = { 'white clovr': 'white-clover' }
     const mended = roundOfFinds(finds, { ...chosen, id: 'r', method, given, newId: () => 's' }, flora.plants)
@@ -172,9 +190,17 @@ describe('archives and tables that others write', () => {
 
   it('points that are no whole number are not rounded in silence; pins need a pin for every find', () => {
     const finds = readTable(rows([['1', 'timothy', '2.5']]), { stop: 'plot', name: 'species', amount: 'cover' })
-    const chosen = { paddock: emptyPaddock, holding: '', client: '', title: '', source: '', day: '2027-01-01' }
+    const chosen = {
+      paddock: emptyPaddock,
+      holding: '',
+      client: '',
+      title: '',
+      purpose: '',
+      source: '',
+      day: '2027-01-01',
+    }
     const read = roundOfFinds(finds, { ...chosen, id: 'r', method: 'step-points', newId: () => 's' }, flora.plants)
-    expect(read.notUnderstood[0]!.what).toContain('2.5')
+    expect(fileWords(read.notUnderstood[0]!.what)).toContain('2.5')
     expect(read.round.stops[0]!.doneAt).toBeNull()
     expect(methodsFor(finds)).not.toContain('layer-points')
     const pins = readTable([{ plot: '1', species: 'timothy', pin: '3' }], {

@@ -1,7 +1,7 @@
-import { say } from '../say.ts'
+import { say } from './say.ts'
 
 /** Cautions that stand wherever a decision about harm is made. */
-export const standingCautions = [
+export const standingCautions = () => [
   say(
     'This is not a veterinary, medical or legal service. If poisoning is suspected, call a veterinarian or a poison centre at once and keep a sample of the plant.',
   ),
@@ -10,4 +10,4 @@ export const standingCautions = [
   say(
     'Treat only under the product label and local law, by a licensed applicator where the law asks for one. Duties on noxious weeds are local.',
   ),
-] as const
+]

@@ -19,7 +19,7 @@ export function speak(next: Translator = english, capitals = false): void {
   nounsKeepCapitals = capitals
 }
 
-/** The texts of a language by their English, without numbers: what a worker needs that reads no catalogue of its own. */
+/** The texts of a language by their English, without numbers. */
 export const translatorFrom =
   (texts: Record<string, string>): Translator =>
   (text, values) =>

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { afterEach, describe, expect, it } from 'vitest'
-import { inSentence, say, speak, translatorFrom } from '@/core/say.ts'
+import { inSentence, say, speak, translatorFrom } from '@/text/say.ts'
 
 afterEach(() => speak())
 

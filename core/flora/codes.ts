@@ -1,0 +1,93 @@
+/** Fixed lists of codes by which rules read a plant. A rule reads codes; words for people are made of them in `text/`. */
+
+/** What harms: a toxin, a way of harming, or a disease whose cause is not known. */
+export const harmKinds = [
+  'awns',
+  'blister-beetles',
+  'blister-sap',
+  'bloat',
+  'bristles',
+  'burs',
+  'carboxyatractyloside',
+  'cause-unknown',
+  'cicutoxin',
+  'coniine',
+  'coumarin',
+  'dicoumarol',
+  'diterpenoid-alkaloids',
+  'endophyte-ergot-alkaloids',
+  'endophyte-lolitrem',
+  'ergot',
+  'furanocoumarins',
+  'grass-tetany',
+  'heart-glycosides',
+  'hypericin',
+  'impaction',
+  'irritant-latex',
+  'liver-damage-and-sunburn',
+  'milkweed-neurotoxins',
+  'nitrate',
+  'nitro-glycosides',
+  'nitro-toxins',
+  'oestrogens',
+  'organosulphur-compounds',
+  'oxalate',
+  'perilla-ketone',
+  'photosensitisation',
+  'poisonous-seed',
+  'pollen-and-skin-allergy',
+  'prussic-acid',
+  'ptaquiloside',
+  'pyrrolizidine-alkaloids',
+  'quinolizidine-alkaloids',
+  'ranunculin',
+  'saponins-and-lectins',
+  'selenium',
+  'slobbers',
+  'solanine',
+  'sorghum-cystitis',
+  'steroidal-alkaloids',
+  'steroidal-saponins',
+  'stinging-hairs',
+  'stringhalt',
+  'swainsonine',
+  'thiaminase',
+  'tremetol',
+  'tropane-alkaloids',
+  'tryptamine-alkaloids',
+  'vetch-disease',
+  'volatile-oils',
+  // What a reader wrote of an own plant before kinds were codes.
+  'unclassified',
+] as const
+export type HarmKind = (typeof harmKinds)[number]
+
+/** What a person wears where a plant harms people or where it is worked on. */
+export const protectiveItems = ['gloves', 'waterproof-gloves', 'long-sleeves', 'eye-cover', 'dust-mask'] as const
+export type ProtectiveItem = (typeof protectiveItems)[number]
+
+/** The part of a plant that a reported dose is of. */
+export const doseParts = ['plant', 'leaf', 'root', 'seed', 'burs', 'seedlings', 'not-said'] as const
+export type DosePart = (typeof doseParts)[number]
+export const doseStates = ['fresh', 'dry'] as const
+export type DoseState = (typeof doseStates)[number]
+/** How a reported dose was taken up, where not at once. */
+export const doseTimes = ['over-one-to-three-weeks', 'added-up-over-weeks'] as const
+export type DoseTime = (typeof doseTimes)[number]
+
+/** What much of a plant says of the ground or of past management; marks stand in `core/survey/swardSays.ts`. */
+export const indications = ['nitrogen-short', 'grazed-hard', 'compacted', 'wet', 'shaded', 'disturbed', 'thin'] as const
+export type Indication = (typeof indications)[number]
+
+/** Traits that rules of use read. Common practice, no source. */
+export const traits = [
+  'refused', // left by most stock, or once it is stemmy
+  'stands-close-grazing',
+  'needs-rest', // goes out when grazed close
+  'mown-whole', // tall: a mower takes all of it
+  'dries-slowly', // a day or more longer than grass
+  'grows-in-drought', // roots deep, grows at midsummer
+  'repairs-turf', // forage grass that is sown into turf too
+  'not-for-hay', // too low, or too soft, to be sown for hay
+] as const
+export type Trait = (typeof traits)[number]

@@ -4,7 +4,7 @@ import globals from 'globals'
 import tseslint from 'typescript-eslint'
 
 export default tseslint.config(
-  { ignores: ['dist', 'dist-server', 'data', 'reports', 'node_modules', 'test-results'] },
+  { ignores: ['dist', 'dist-server', 'data', 'reports', 'node_modules', 'test-results', '.scratch'] },
   js.configs.recommended,
   ...tseslint.configs.recommended,
   {
@@ -13,6 +13,18 @@ export default tseslint.config(
       '@typescript-eslint/no-explicit-any': 'error',
       '@typescript-eslint/consistent-type-imports': 'error',
       'no-console': 'error',
+    },
+  },
+  {
+    // A code or an object in a sentence would be read as "[object Object]".
+    files: ['{core,text,server,web}/**/*.{ts,tsx}'],
+    languageOptions: { parserOptions: { projectService: true } },
+    rules: {
+      '@typescript-eslint/restrict-template-expressions': [
+        'error',
+        { allowNumber: true, allowBoolean: true, allowNullish: true },
+      ],
+      '@typescript-eslint/no-base-to-string': 'error',
     },
   },
   {

@@ -74,8 +74,13 @@ test('the pages for a client are German, with the comma and the dates of German'
 
 test('another language is chosen in the daybook and kept', async ({ page }) => {
   await page.goto('/daybook')
+  // Nothing is opened anew: what the page holds is still there.
+  await page.evaluate(() => Object.assign(window, { held: 'typed before' }))
   await page.getByRole('group', { name: 'Sprache' }).getByRole('button', { name: 'English' }).click()
   await expect(page.getByRole('heading', { name: 'Language' })).toBeVisible()
+  await page.getByRole('link', { name: 'Bench' }).click()
+  await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
+  expect(await page.evaluate(() => (window as unknown as { held?: string }).held)).toBe('typed before')
   await page.goto('/rounds')
   await expect(page.getByRole('link', { name: 'Plant book' })).toBeVisible()
   await expect(page.locator('html')).toHaveAttribute('lang', 'en')

@@ -1,9 +1,10 @@
+import { skipWords } from './skipWords.ts'
 import type { GpxWords } from '@/core/formats/roundGpx.ts'
 import { say } from './say.ts'
 
 export const gpxWords = (): GpxWords => ({
   stop: (seq) => say('Stop {{seq}}', { seq }),
-  skipped: (skipped) => say('skipped: {{skipped}}', { skipped }),
+  skipped: (skipped) => say('skipped: {{skipped}}', { skipped: skipWords(skipped) }),
   counted: say('counted'),
   toCount: say('to count'),
   walkOf: (name) => say('Walk of {{name}}', { name }),

@@ -4,15 +4,43 @@ import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
 import { useMe } from './stores/meStore.ts'
-import { useUnits } from './parts/units.ts'
+import { useWords } from './language/useWords.ts'
 import { say } from './language/say.ts'
 
 const places: { to: string; name: string; short?: string }[] = [
-  { to: '/rounds', name: say('Rounds') },
-  { to: '/bench', name: say('Bench') },
-  { to: '/plants', name: say('Plant book'), short: say('Plants') },
-  { to: '/practice', name: say('Practice') },
-  { to: '/daybook', name: say('Daybook') },
+  {
+    to: '/rounds',
+    get name() {
+      return say('Rounds')
+    },
+  },
+  {
+    to: '/bench',
+    get name() {
+      return say('Bench')
+    },
+  },
+  {
+    to: '/plants',
+    get name() {
+      return say('Plant book')
+    },
+    get short() {
+      return say('Plants')
+    },
+  },
+  {
+    to: '/practice',
+    get name() {
+      return say('Practice')
+    },
+  },
+  {
+    to: '/daybook',
+    get name() {
+      return say('Daybook')
+    },
+  },
 ]
 
 /** Whose device this is, where there are accounts: the way to the team and out. */
@@ -84,13 +112,12 @@ function Head() {
 }
 
 export function Shell() {
-  const units = useUnits((s) => s.units)
+  useWords()
   return (
     <>
       <HatchDefs />
       <Head />
-      {/* Another unit changes figures everywhere: the screen is made anew. */}
-      <Outlet key={units} />
+      <Outlet />
     </>
   )
 }

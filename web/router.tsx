@@ -3,6 +3,7 @@ import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-ro
 import { ErrorScreen } from './ErrorScreen.tsx'
 import { Opening, Shell } from './Shell.tsx'
 import { useMe } from './stores/meStore.ts'
+import { useWords } from './language/useWords.ts'
 import { useFlora } from './stores/floraStore.ts'
 
 /** One part of the script per place, read when the place is opened. */
@@ -13,14 +14,26 @@ interface Place {
   loader?: (args: LoaderFunctionArgs) => unknown
 }
 
-/** A place that speaks of plants: the book is there before it is shown, read beside what the place reads itself. */
+/** A screen that is drawn anew when the language or the units change; what was typed in it stays. */
+const spoken = ({ Component }: Place) =>
+  function Spoken() {
+    useWords()
+    return <Component />
+  }
+
+const screen = (read: () => Promise<Place>) => async () => {
+  const place = await read()
+  return { ...place, Component: spoken(place) }
+}
+
+/** A screen that speaks of plants: the book is there before it is shown, read beside what the screen reads itself. */
 const withBook = (read: () => Promise<Place>) => async () => {
   const place = await read()
   const loader = async (args: LoaderFunctionArgs) => {
     const [own] = await Promise.all([place.loader?.(args), useFlora.getState().load()])
     return own ?? null
   }
-  return { Component: place.Component, loader }
+  return { Component: spoken(place), loader }
 }
 
 export const makeRouter = () =>
@@ -42,32 +55,32 @@ export const makeRouter = () =>
       shouldRevalidate: () => false,
       children: [
         { index: true, loader: () => redirect('/rounds') },
-        { path: 'rounds', lazy: () => import('./rounds/RoundsRoute.tsx') },
-        { path: 'plan', lazy: () => import('./rounds/plan/PlanRoute.tsx') },
+        { path: 'rounds', lazy: screen(() => import('./rounds/RoundsRoute.tsx')) },
+        { path: 'plan', lazy: screen(() => import('./rounds/plan/PlanRoute.tsx')) },
         { path: 'places/:id', lazy: withBook(() => import('./places/PlaceRoute.tsx')) },
         { path: 'places/:id/sowing/:event', lazy: withBook(() => import('./sowing/SowingRoute.tsx')) },
         { path: 'glossary', lazy: withBook(() => import('./teach/GlossaryRoute.tsx')) },
-        { path: 'first-round', lazy: () => import('./teach/FirstRoundRoute.tsx') },
+        { path: 'first-round', lazy: screen(() => import('./teach/FirstRoundRoute.tsx')) },
         { path: 'group-key', lazy: withBook(() => import('./group-key/GroupKeyRoute.tsx')) },
         { path: 'rounds/bring-in', lazy: withBook(() => import('./rounds/bring-in/BringInRoute.tsx')) },
-        { path: 'rounds/:id', lazy: () => import('./rounds/CountRoute.tsx') },
+        { path: 'rounds/:id', lazy: screen(() => import('./rounds/CountRoute.tsx')) },
         { path: 'rounds/:id/pocket', lazy: withBook(() => import('./rounds/sheets/PocketRoute.tsx')) },
         { path: 'rounds/:id/field-sheet', lazy: withBook(() => import('./rounds/sheets/FieldSheetRoute.tsx')) },
         { path: 'rounds/:id/beside', lazy: withBook(() => import('./rounds/beside/BesideRoute.tsx')) },
-        { path: 'rounds/:id/name/:letter', lazy: () => import('./bench/BenchRoute.tsx') },
-        { path: 'rounds/:id/weigh-up', lazy: () => import('./weigh-up/WeighUpRoute.tsx') },
-        { path: 'rounds/:id/hand-over', lazy: () => import('./hand-over/HandOverRoute.tsx') },
+        { path: 'rounds/:id/name/:letter', lazy: screen(() => import('./bench/BenchRoute.tsx')) },
+        { path: 'rounds/:id/weigh-up', lazy: screen(() => import('./weigh-up/WeighUpRoute.tsx')) },
+        { path: 'rounds/:id/hand-over', lazy: screen(() => import('./hand-over/HandOverRoute.tsx')) },
         { path: 'bench/sheet', lazy: withBook(() => import('./bench/SheetRoute.tsx')) },
-        { path: 'bench', lazy: () => import('./bench/BenchRoute.tsx') },
-        { path: 'plants', lazy: () => import('./plant-book/PlantBookRoute.tsx') },
+        { path: 'bench', lazy: screen(() => import('./bench/BenchRoute.tsx')) },
+        { path: 'plants', lazy: screen(() => import('./plant-book/PlantBookRoute.tsx')) },
         { path: 'drawings', lazy: withBook(() => import('./drawings/DrawingsRoute.tsx')) },
         { path: 'plants/map', lazy: withBook(() => import('./plant-book/MapRoute.tsx')) },
         { path: 'compare', lazy: withBook(() => import('./plant-book/CompareRoute.tsx')) },
-        { path: 'practice', lazy: () => import('./practice/PracticeRoute.tsx') },
+        { path: 'practice', lazy: screen(() => import('./practice/PracticeRoute.tsx')) },
         { path: 'practice/set', lazy: withBook(() => import('./practice/SetSheetRoute.tsx')) },
-        { path: 'team', lazy: () => import('./access/TeamRoute.tsx') },
-        { path: 'daybook', lazy: () => import('./daybook/DaybookRoute.tsx') },
-        { path: 'plants/:id', lazy: () => import('./plant-book/PlantRoute.tsx') },
+        { path: 'team', lazy: screen(() => import('./access/TeamRoute.tsx')) },
+        { path: 'daybook', lazy: screen(() => import('./daybook/DaybookRoute.tsx')) },
+        { path: 'plants/:id', lazy: screen(() => import('./plant-book/PlantRoute.tsx')) },
         {
           path: '*',
           loader: () => {
@@ -76,6 +89,6 @@ export const makeRouter = () =>
         },
       ],
     },
-    { path: '/sign-in', ErrorBoundary: ErrorScreen, lazy: () => import('./access/SignInRoute.tsx') },
-    { path: '/shared', ErrorBoundary: ErrorScreen, lazy: () => import('./access/SharedRoute.tsx') },
+    { path: '/sign-in', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./access/SignInRoute.tsx')) },
+    { path: '/shared', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./access/SharedRoute.tsx')) },
   ])

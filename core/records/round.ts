@@ -40,6 +40,9 @@ export interface PaddockPart {
   keptOut: boolean
 }
 
+/** Usual reasons for skipping a stop, as they are kept; any other text may be. Kept ones stay as they were first written. */
+export const skipReasons = ['stock on it', 'under water', 'cannot be reached', 'treated, keep off'] as const
+
 export interface Stop {
   id: string
   seq: number

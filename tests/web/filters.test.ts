@@ -50,7 +50,7 @@ describe('narrowing the plant book', () => {
 })
 
 it('the year has twelve months in order', () => {
-  expect(monthNames).toHaveLength(12)
+  expect(monthNames()).toHaveLength(12)
   const english = new Intl.DateTimeFormat('en', { month: 'long' })
-  expect(monthNames).toEqual(monthNames.map((_, i) => english.format(new Date(2026, i, 15))))
+  expect(monthNames()).toEqual(monthNames().map((_, i) => english.format(new Date(2026, i, 15))))
 })

@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
@@ -24,7 +25,14 @@ import { askEngine, useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
 import { say } from '../language/say.ts'
 
-const halves = { left: say('What was seen'), right: say('What follows') }
+const halves = {
+  get left() {
+    return say('What was seen')
+  },
+  get right() {
+    return say('What follows')
+  },
+}
 const nothingNext: NextCheck[] = []
 const ENGINE_PATIENCE_MS = 120
 
@@ -152,6 +160,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     ? `${settles ? say('against {{inSentence}}: ', { inSentence: inSentence(settles) }) : ''}${effortWords[suggested.effort]}`
     : undefined
   const nextTitle = characterTitle(characters, suggested?.character ?? '')
+  const words = useWords()
   const tip = useMemo((): MidribTip | undefined => {
     if (named)
       return {
@@ -160,7 +169,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         onPress: onWriteTop,
       }
     return next ? { label: nextTitle, detail: next, hotkey: 'n', onPress: onNext } : undefined
-  }, [named, next, nextTitle, onWriteTop, onNext])
+    // What is said changes with the language.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [named, next, nextTitle, onWriteTop, onNext, words])
 
   // The next question comes first; the drawings and what follows are redrawn when there is time for it.
   const onAsk = useStable(ask)
@@ -188,7 +199,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           id: sheet.id,
           form,
           answers: of,
-          stage: sheet.context.stage ?? 'vegetative',
+          stage,
           next: result?.next ?? nothingNext,
           asked: current.id,
         },

@@ -1,7 +1,8 @@
+import { useWords } from '../language/useWords.ts'
 import { memo } from 'react'
 import { regions, stages, type Region, type Stage } from '@/core/naming/flora.ts'
 import type { Context } from '@/core/naming/observation.ts'
-import { monthNames as months } from '../parts/words.ts'
+import { monthNames } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
 import { say, word } from '../language/say.ts'
@@ -21,11 +22,12 @@ function without<K extends keyof Context>(context: Context, key: K): Context {
 
 /** Where and when: what narrows the field before the plant is looked at, each switchable off. */
 export const ContextBar = memo(function ContextBar({ context, onChange }: Props) {
+  useWords()
   const byId = useFlora((s) => s.byId)
   const own = useOwnReading((s) => s.counts)
   const pick = <K extends 'month' | 'stage' | 'region'>(key: K, value: Context[K] | '') =>
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
-  const when = context.month ? months[context.month - 1] : undefined
+  const when = context.month ? monthNames()[context.month - 1] : undefined
   const said = [
     word(context.stage ?? 'vegetative'),
     ...(when || context.region ? [] : [say('anywhere')]),
@@ -60,7 +62,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
           onChange={(e) => pick('month', e.target.value === '' ? '' : Number(e.target.value))}
         >
           <option value="">{say('Any month')}</option>
-          {months.map((m, i) => (
+          {monthNames().map((m, i) => (
             <option key={m} value={i + 1}>
               {m}
             </option>

@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { ToggleGroup } from 'radix-ui'
 import { Activity, memo, useId } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
@@ -41,6 +42,7 @@ const QuestionPanel = memo(function QuestionPanel({
   onCount,
   onPulled,
 }: Props) {
+  useWords()
   const id = useId()
   const cantTell = () => onAnswer({ character: character.id, states: [CANT_TELL] })
   const pulled = Object.values(counts ?? {}).reduce((a, b) => a + b, 0)

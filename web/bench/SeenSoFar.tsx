@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { memo } from 'react'
 import type { Observation } from '@/core/naming/observation.ts'
 import { answerWords, characterTitle } from '../parts/words.ts'
@@ -12,6 +13,7 @@ interface Props {
 
 /** On a phone, where the midrib has no room for its nodes: what was answered, each to change or take away. */
 export const SeenSoFar = memo(function SeenSoFar({ answers, onAsk, onTakeAway }: Props) {
+  useWords()
   const characters = useFlora((s) => s.characters)
   if (answers.length === 0) return null
   return (

@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { memo, useMemo, useState } from 'react'
 import type { Piece } from '@/core/drawing/portrait/portrait.ts'
 import type { LifeForm, Stage } from '@/core/naming/flora.ts'
@@ -16,6 +17,7 @@ export const SpecimenBeside = memo(function SpecimenBeside({
   answers,
   stage,
 }: Pick<SpecimenProps, 'id' | 'form' | 'answers' | 'stage'>) {
+  useWords()
   if (!form) return null
   const { traits, portrait } = specimenOf(id, form, answers, stage)
   return (
@@ -46,6 +48,7 @@ export interface SpecimenProps {
  * asked about it, and shows what else can be.
  */
 export const Specimen = memo(function Specimen({ id, form, answers, stage, next, asked, onAsk }: SpecimenProps) {
+  useWords()
   const characters = useFlora((s) => s.characters)
   const [part, setPart] = useState<string>()
   const kind = form ?? 'grass'

@@ -8,7 +8,7 @@ import { useFlora } from '../stores/floraStore.ts'
 import { OpenSheet } from './KeepPanel.tsx'
 import { say } from '../language/say.ts'
 
-const keys = [
+const keys = () => [
   ['1 to 9', say('choose a drawn answer')],
   [say('Shift + 1 to 9'), say('either of these')],
   ['p', say('several plants pulled: count what each shows')],
@@ -95,7 +95,7 @@ export function StartPanel({ waiting, onReopen }: Props) {
         </section>
       ) : null}
       <dl className="mt-5 hidden grid-cols-[max-content_1fr] gap-x-4 gap-y-1 min-[901px]:grid">
-        {keys.map(([key, does]) => (
+        {keys().map(([key, does]) => (
           <div key={key} className="col-span-2 grid grid-cols-subgrid">
             <dt>
               <kbd className="rounded border border-rule bg-sheet px-1.5">{key}</kbd>

@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { verdictText } from '@/text/verdictText.ts'
 import { certaintyWord, naturalFrequency } from '@/text/certaintyWords.ts'
 import { inSentence } from '@/text/say.ts'
@@ -231,6 +232,7 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
 
 /** What follows from what was seen. */
 export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
+  useWords()
   const { result, stage, observed, compare, onAsk, onWrite, writeLabel, answers, waiting, onReopen } = props
   const [first] = result.candidates
   const { plants, groups, neighbours } = useFlora()

@@ -1,3 +1,4 @@
+import { fileWords } from '@/text/fileWords.ts'
 import { readSheet, writeSheet, type SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Character, Plant } from '@/core/naming/flora.ts'
 import { CANT_TELL } from '@/core/naming/observation.ts'
@@ -29,7 +30,7 @@ export async function openSheet(
   byId: Map<string, Plant>,
 ): Promise<{ sheet: SpecimenSheet } | { problem: string }> {
   const read = readSheet(await file.text())
-  if ('problem' in read) return { problem: `${file.name}: ${read.problem}` }
+  if ('problem' in read) return { problem: `${file.name}: ${fileWords(read.problem)}` }
   for (const o of read.sheet.observations) {
     const character = characters.find((c) => c.id === o.character)
     const said = 'states' in o ? o.states : 'counts' in o ? Object.keys(o.counts) : []

@@ -30,7 +30,7 @@ export function Calendar({
           <th scope="col" className="w-14 text-left text-sm font-normal text-ink-soft">
             {say('year')}
           </th>
-          {monthNames.map((m) => (
+          {monthNames().map((m) => (
             <th key={m} scope="col" className="text-sm font-normal text-ink-soft">
               <abbr title={m} className="no-underline">
                 {m.slice(0, 1)}
@@ -45,7 +45,7 @@ export function Calendar({
             <th scope="row" className="text-left font-normal">
               {y}
             </th>
-            {monthNames.map((name, i) => {
+            {monthNames().map((name, i) => {
               const key = `${y}-${String(i + 1).padStart(2, '0')}`
               const n = counts.get(key) ?? 0
               return (

@@ -1,4 +1,5 @@
-import { chooseLanguage, chosenLanguage, languageIds, languages, type Language } from '../language/languages.ts'
+import { changeLanguage, useLanguage } from '../language/languageStore.ts'
+import { languageIds, languages, type Language } from '../language/languages.ts'
 import { say } from '../language/say.ts'
 import { DeviceChoice } from './DeviceChoice.tsx'
 
@@ -6,13 +7,14 @@ const options = languageIds.map((l) => ({ value: l, says: languages[l].name, lan
 
 /** In which language this device speaks. What was written stays as it was written. */
 export function LanguageChoice() {
+  const language = useLanguage((s) => s.language)
   return (
     <DeviceChoice
       id="language"
       title={say('Language')}
       options={options}
-      chosen={chosenLanguage()}
-      onChoose={(l) => chooseLanguage(l as Language)}
+      chosen={language}
+      onChoose={(l) => void changeLanguage(l as Language)}
       note={say('For this device. What people wrote stays as it was written.')}
     />
   )

@@ -7,11 +7,21 @@ import { dayWords, monthWords } from '../language/dates.ts'
 const A_TIME = 40
 
 const kindWords: Record<Entry['kind'], string> = {
-  counted: say('counted'),
-  named: say('named'),
-  done: say('done'),
-  'to do': say('to do'),
-  event: say('work'),
+  get counted() {
+    return say('counted')
+  },
+  get named() {
+    return say('named')
+  },
+  get done() {
+    return say('done')
+  },
+  get 'to do'() {
+    return say('to do')
+  },
+  get event() {
+    return say('work')
+  },
 }
 
 /** What was found and done, by month, the latest first. */

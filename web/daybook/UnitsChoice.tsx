@@ -3,7 +3,14 @@ import { say } from '../language/say.ts'
 import { useUnits } from '../parts/units.ts'
 import { DeviceChoice } from './DeviceChoice.tsx'
 
-const says: Record<UnitSystem, string> = { metric: say('hectares, kilograms, metres'), us: say('acres, pounds, yards') }
+const says: Record<UnitSystem, string> = {
+  get metric() {
+    return say('hectares, kilograms, metres')
+  },
+  get us() {
+    return say('acres, pounds, yards')
+  },
+}
 const options = unitSystems.map((u) => ({ value: u, says: says[u] }))
 
 /** In which units this device shows and takes in areas, masses, rates and ways. Leaves are measured in millimetres everywhere. */

@@ -36,12 +36,24 @@ function changeWords({ trend, lately }: PlantCourse): string {
 }
 
 const courseWords: Record<PlantCourse['course'], string> = {
-  arriving: say('new here'),
-  rising: say('rising'),
-  steady: say('no change beyond chance'),
-  falling: say('falling'),
-  gone: say('not met any more'),
-  'too few': say('too few counts to tell'),
+  get arriving() {
+    return say('new here')
+  },
+  get rising() {
+    return say('rising')
+  },
+  get steady() {
+    return say('no change beyond chance')
+  },
+  get falling() {
+    return say('falling')
+  },
+  get gone() {
+    return say('not met any more')
+  },
+  get 'too few'() {
+    return say('too few counts to tell')
+  },
 }
 
 function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none: string }) {

@@ -18,12 +18,24 @@ export interface Entry {
 }
 
 const eventWords: Record<PaddockEvent['kind'], string> = {
-  sown: say('Sown'),
-  cut: say('Cut'),
-  grazed: say('Grazed'),
-  fertilised: say('Fertilised'),
-  treated: say('Treated'),
-  other: say('Noted'),
+  get sown() {
+    return say('Sown')
+  },
+  get cut() {
+    return say('Cut')
+  },
+  get grazed() {
+    return say('Grazed')
+  },
+  get fertilised() {
+    return say('Fertilised')
+  },
+  get treated() {
+    return say('Treated')
+  },
+  get other() {
+    return say('Noted')
+  },
 }
 
 function eventText({ kind, note, detail }: PaddockEvent): string {

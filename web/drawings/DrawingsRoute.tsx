@@ -12,16 +12,36 @@ const SIZES = [72, 160, 600] as const
 /** Ages at which a plant looks otherwise. */
 const AGES = ['vegetative', 'seedling', 'mown'] as const
 const partNames: Record<string, string> = {
-  form: say('Stance and spread'),
-  'bud-and-stem': say('Bud and stem'),
-  collar: say('Collar and sheath'),
-  blade: say('Blade'),
-  'clover-like': say('Clover and kin'),
-  'broad-leaf': say('Broad leaf'),
-  'seed-leaves': say('Seed leaves'),
-  'below-ground': say('Below ground'),
-  'when-lucky': say('Head, flower, seed'),
-  plants: say('Whole plants'),
+  get form() {
+    return say('Stance and spread')
+  },
+  get 'bud-and-stem'() {
+    return say('Bud and stem')
+  },
+  get collar() {
+    return say('Collar and sheath')
+  },
+  get blade() {
+    return say('Blade')
+  },
+  get 'clover-like'() {
+    return say('Clover and kin')
+  },
+  get 'broad-leaf'() {
+    return say('Broad leaf')
+  },
+  get 'seed-leaves'() {
+    return say('Seed leaves')
+  },
+  get 'below-ground'() {
+    return say('Below ground')
+  },
+  get 'when-lucky'() {
+    return say('Head, flower, seed')
+  },
+  get plants() {
+    return say('Whole plants')
+  },
 }
 const choice =
   'min-h-11 rounded-xl border border-rule px-3 aria-[current=true]:bg-culm aria-[current=true]:font-bold aria-[current=true]:text-on-culm'

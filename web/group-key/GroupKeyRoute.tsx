@@ -35,23 +35,41 @@ type Step = 'runnerHairy' | 'calyxRed' | 'stipuleRed'
 const steps: { id: Step; asks: string; yes: string; no: string; drawings: () => [Drawing, Drawing] }[] = [
   {
     id: 'runnerHairy',
-    asks: say('Is the runner hairy?'),
-    yes: 'hairy',
-    no: 'smooth',
+    get asks() {
+      return say('Is the runner hairy?')
+    },
+    get yes() {
+      return say('hairy')
+    },
+    get no() {
+      return say('smooth')
+    },
     drawings: () => [runnerDrawing(true), runnerDrawing(false)],
   },
   {
     id: 'calyxRed',
-    asks: say('Any red on the flower tube?'),
-    yes: say('some red'),
-    no: say('all green'),
+    get asks() {
+      return say('Any red on the flower tube?')
+    },
+    get yes() {
+      return say('some red')
+    },
+    get no() {
+      return say('all green')
+    },
     drawings: () => [calyxDrawing(true), calyxDrawing(false)],
   },
   {
     id: 'stipuleRed',
-    asks: say('Any red on the stipule?'),
-    yes: say('some red'),
-    no: say('all green'),
+    get asks() {
+      return say('Any red on the stipule?')
+    },
+    get yes() {
+      return say('some red')
+    },
+    get no() {
+      return say('all green')
+    },
     drawings: () => [drawState('stipule.colour', 'red-veined')!, drawState('stipule.colour', 'green')!],
   },
 ]

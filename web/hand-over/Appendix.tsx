@@ -1,3 +1,4 @@
+import { skipWords } from '@/text/skipWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
@@ -20,11 +21,21 @@ const withInterval = (s: Share) =>
   `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : say(', no interval from one stop')}`
 
 const made = {
-  clustered: say('stops as the unit'),
-  likelihood: say('frames as the unit, by likelihood'),
-  stratified: say('by part, weighted by area'),
-  exact: say('exact, stops all alike'),
-  none: say('a single stop'),
+  get clustered() {
+    return say('stops as the unit')
+  },
+  get likelihood() {
+    return say('frames as the unit, by likelihood')
+  },
+  get stratified() {
+    return say('by part, weighted by area')
+  },
+  get exact() {
+    return say('exact, stops all alike')
+  },
+  get none() {
+    return say('a single stop')
+  },
 } as const
 
 function Part({ title, children }: { title: string; children: ReactNode }) {
@@ -183,7 +194,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
                 skipped.length > 0
                   ? say(', {{n}} skipped ({{skipped}})', {
                       n: skipped.length,
-                      skipped: skipped.map((s) => `${s.seq}: ${s.skipped}`).join('; '),
+                      skipped: skipped.map((s) => `${s.seq}: ${skipWords(s.skipped ?? '')}`).join('; '),
                     })
                   : '',
               what3: round.settings.observer

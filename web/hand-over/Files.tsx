@@ -2,12 +2,42 @@ import type { Round } from '@/core/records/round.ts'
 import { say } from '../language/say.ts'
 
 const files = [
-  { name: 'composition.csv', says: say('Shares with intervals, for a spreadsheet') },
-  { name: 'hits.csv', says: say('Every hit in the order of the walk') },
-  { name: 'stops.csv', says: say('Every stop: where, counted or skipped, what was measured') },
-  { name: 'stops.gpx', says: say('Stops and route, for a hand-held receiver') },
-  { name: 'darwin-core.zip', says: say('Finds as a Darwin Core archive, for a biological records centre') },
-  { name: 'stops.geojson', says: say('Boundary, route and stops, for a map') },
+  {
+    name: 'composition.csv',
+    get says() {
+      return say('Shares with intervals, for a spreadsheet')
+    },
+  },
+  {
+    name: 'hits.csv',
+    get says() {
+      return say('Every hit in the order of the walk')
+    },
+  },
+  {
+    name: 'stops.csv',
+    get says() {
+      return say('Every stop: where, counted or skipped, what was measured')
+    },
+  },
+  {
+    name: 'stops.gpx',
+    get says() {
+      return say('Stops and route, for a hand-held receiver')
+    },
+  },
+  {
+    name: 'darwin-core.zip',
+    get says() {
+      return say('Finds as a Darwin Core archive, for a biological records centre')
+    },
+  },
+  {
+    name: 'stops.geojson',
+    get says() {
+      return say('Boundary, route and stops, for a map')
+    },
+  },
 ]
 
 export function HandOverHead({ round }: { round: Round }) {

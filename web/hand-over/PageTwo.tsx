@@ -59,10 +59,18 @@ function Says({ round }: { round: Round }) {
 }
 
 const outlookTitle: Record<Outlook, string> = {
-  grazing: say('Read for grazing'),
-  hay: say('Read for hay'),
-  turf: say('Read for turf'),
-  native: say('Read as a native planting'),
+  get grazing() {
+    return say('Read for grazing')
+  },
+  get hay() {
+    return say('Read for hay')
+  },
+  get turf() {
+    return say('Read for turf')
+  },
+  get native() {
+    return say('Read as a native planting')
+  },
 }
 
 function Read({ round }: { round: Round }) {

@@ -10,7 +10,9 @@ export interface Laboratory {
 }
 
 export const simulatedLaboratory: Laboratory = {
-  name: say('simulated laboratory'),
+  get name() {
+    return say('simulated laboratory')
+  },
   simulated: true,
   analyse: async (cut) => simulatedLab(cut, Math.random),
 }

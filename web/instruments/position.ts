@@ -18,7 +18,9 @@ export interface PositionSource {
 
 /** The browser's own position, where the person allows it. */
 export const browserPosition: PositionSource = {
-  name: say('this device'),
+  get name() {
+    return say('this device')
+  },
   simulated: false,
   watch: (onFix, onProblem) => {
     if (!('geolocation' in navigator)) {

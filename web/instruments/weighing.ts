@@ -12,7 +12,9 @@ const wobble = () => (Math.random() + Math.random() + Math.random() - 1.5) * 2
 
 /** Compressed sward height in cm, in half centimetres as a plate meter gives it. */
 export const simulatedPlate: Gauge<void> = {
-  name: say('simulated plate meter'),
+  get name() {
+    return say('simulated plate meter')
+  },
   simulated: true,
   read: async () => Math.max(2, Math.round((9 + 3 * wobble()) * 2) / 2),
 }
@@ -22,7 +24,9 @@ export const simulatedPlate: Gauge<void> = {
  * and 640 under the shears, a fifth of it dry (made up for the demonstration).
  */
 export const simulatedScale: Gauge<{ heightCm?: number | undefined; frameM2: number }> = {
-  name: say('simulated scale'),
+  get name() {
+    return say('simulated scale')
+  },
   simulated: true,
   read: async ({ heightCm, frameM2 }) => {
     const dryKgPerHa = 640 + 125 * (heightCm ?? 9) + 180 * wobble()

@@ -1,13 +1,16 @@
 import { formatISO } from 'date-fns/formatISO'
 import { intlFormatDistance } from 'date-fns/intlFormatDistance'
 import { parseISO } from 'date-fns/parseISO'
-import { chosenLanguage, localeFor } from './languages.ts'
+import { useLanguage } from './languageStore.ts'
+import { localeFor } from './languages.ts'
 
+const spokenLocale = () => localeFor(useLanguage.getState().language)
 const made = new Map<string, Intl.DateTimeFormat>()
 
 function formatter(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
-  const key = JSON.stringify(options)
-  const known = made.get(key) ?? new Intl.DateTimeFormat(localeFor(chosenLanguage()), options)
+  const locale = spokenLocale()
+  const key = locale + JSON.stringify(options)
+  const known = made.get(key) ?? new Intl.DateTimeFormat(locale, options)
   made.set(key, known)
   return known
 }
@@ -25,7 +28,6 @@ export const monthWords = (iso: string): string => formatter({ month: 'long', ye
 export const isoDay = (date: Date): string => formatISO(date, { representation: 'date' })
 export const today = (): string => isoDay(new Date())
 /** How far ahead a moment lies: in 3 days. */
-export const aheadWords = (date: Date): string =>
-  intlFormatDistance(date, new Date(), { locale: localeFor(chosenLanguage()) })
+export const aheadWords = (date: Date): string => intlFormatDistance(date, new Date(), { locale: spokenLocale() })
 /** A whole number with its thousands set apart. */
-export const wholeWords = (n: number): string => Math.round(n).toLocaleString(localeFor(chosenLanguage()))
+export const wholeWords = (n: number): string => Math.round(n).toLocaleString(spokenLocale())

@@ -3,13 +3,16 @@ export const languages = {
   // English is read with the app: its file holds only what changes with a number.
   en: { name: 'English', texts: undefined },
   de: { name: 'Deutsch', texts: () => import('./texts/de.json') },
+  // Every text of the catalogue under accents, for a test that looks for texts outside it; nobody is offered it.
+  pseudo: { name: 'pseudo', texts: () => import('./pseudo.ts') },
 } as const
 
 export type Language = keyof typeof languages
-export const languageIds = Object.keys(languages) as Language[]
+const known = Object.keys(languages) as Language[]
+export const languageIds = known.filter((id) => id !== 'pseudo')
 
 const KEPT = 'fold-sprig-language'
-const isLanguage = (id: string | null | undefined): id is Language => languageIds.includes(id as Language)
+const isLanguage = (id: string | null | undefined): id is Language => known.includes(id as Language)
 
 /** The one that was chosen on this device, else the first of the reader's languages that the app speaks. */
 export function chosenLanguage(): Language {
@@ -23,12 +26,18 @@ export function chosenLanguage(): Language {
   return read.map((l) => l.split('-')[0]).find(isLanguage) ?? 'en'
 }
 
-/** Keep the choice and open the page anew: every text, those made once at the start too, is read again. */
-export function chooseLanguage(language: Language): void {
-  localStorage.setItem(KEPT, language)
-  location.reload()
+/** Keep the choice for this device. */
+export function keepLanguage(language: Language): void {
+  try {
+    localStorage.setItem(KEPT, language)
+  } catch {
+    // It holds until the page is closed.
+  }
 }
+
+/** The tag under which dates, figures and plurals of a language are known. */
+export const tagOf = (language: Language): string => (language === 'pseudo' ? 'en' : language)
 
 /** The locale of dates and figures: the reader's own where it is of this language, else the language itself. */
 export const localeFor = (language: Language): string =>
-  (globalThis.navigator?.languages ?? []).find((l) => l.split('-')[0] === language) ?? language
+  (globalThis.navigator?.languages ?? []).find((l) => l.split('-')[0] === tagOf(language)) ?? tagOf(language)

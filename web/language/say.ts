@@ -39,11 +39,10 @@ export const listed = (texts: readonly string[]): string => texts.map(word).join
 export const together = (names: string[]): string => names.join(` ${say('and')} `)
 export const oneOf = (names: string[]): string => names.join(` ${say('or')} `)
 
-/** Read the texts of a language, before any screen or module with texts is loaded. */
+/** Read the texts of a language and speak it from here on; what is on the screen is drawn anew by `changeLanguage`. */
 export async function readLanguage(language: Language): Promise<void> {
   const texts = languages[language].texts
-  if (!texts) return
-  i18next.addResourceBundle(language, 'translation', (await texts()).default)
+  if (texts) i18next.addResourceBundle(language, 'translation', (await texts()).default)
   await i18next.changeLanguage(language)
   looked.clear()
   // German writes nouns with a capital within a sentence too.

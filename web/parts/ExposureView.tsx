@@ -7,8 +7,12 @@ import { Say } from '../language/Say.tsx'
 import { fixed } from '../language/numbers.ts'
 
 const formSays: Record<Exclude<FormWord, 'harmful'>, string> = {
-  lessened: say('less so, but still'),
-  unknown: say('not known'),
+  get lessened() {
+    return say('less so, but still')
+  },
+  get unknown() {
+    return say('not known')
+  },
 }
 
 /** Forms put together by what is said of them: "standing, wilted, hay; not known: silage". */

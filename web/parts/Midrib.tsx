@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import { say } from '../language/say.ts'
@@ -105,6 +106,7 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
 
 /** The stem between the halves: steps done below, the growing point with the one next thing above. */
 export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: Props) {
+  useWords()
   const other = fold === 'left' ? 'right' : 'left'
   return (
     <nav className="leaf-midrib no-print" aria-label={say('Steps')}>

@@ -6,21 +6,51 @@ import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 
 const spoken: Record<string, string> = {
-  'm-or-w': say('M or W'),
-  'pale-v': say('pale V'),
-  'pale-v-and-flecks': say('pale V and flecks'),
-  [CANT_TELL]: say("can't tell"),
-  forb: say('broad leaf'),
-  legume: say('clover or kin'),
-  'one-blade': say('in one piece'),
-  'v-keeled': say('V with a keel'),
-  'two-spikes-in-a-v': say('two spikes in a V'),
-  'none-distinct': say('none stands out'),
-  'rhizome-and-stolon': say('both: under and over ground'),
-  rhizome: say('underground (rhizome)'),
-  stolon: say('runners that root (stolon)'),
-  'runner-not-rooting': say('runners, not rooting'),
-  'single-crown': say('single crown'),
+  get 'm-or-w'() {
+    return say('M or W')
+  },
+  get 'pale-v'() {
+    return say('pale V')
+  },
+  get 'pale-v-and-flecks'() {
+    return say('pale V and flecks')
+  },
+  get [CANT_TELL]() {
+    return say("can't tell")
+  },
+  get forb() {
+    return say('broad leaf')
+  },
+  get legume() {
+    return say('clover or kin')
+  },
+  get 'one-blade'() {
+    return say('in one piece')
+  },
+  get 'v-keeled'() {
+    return say('V with a keel')
+  },
+  get 'two-spikes-in-a-v'() {
+    return say('two spikes in a V')
+  },
+  get 'none-distinct'() {
+    return say('none stands out')
+  },
+  get 'rhizome-and-stolon'() {
+    return say('both: under and over ground')
+  },
+  get rhizome() {
+    return say('underground (rhizome)')
+  },
+  get stolon() {
+    return say('runners that root (stolon)')
+  },
+  get 'runner-not-rooting'() {
+    return say('runners, not rooting')
+  },
+  get 'single-crown'() {
+    return say('single crown')
+  },
 }
 
 /** A state as it is said. */
@@ -37,10 +67,18 @@ export function answerWords(o: Observation): string {
 }
 
 export const effortWords: Record<Effort, string> = {
-  glance: say('a glance'),
-  hand: say('one leaf in the hand'),
-  lens: say('the hand lens'),
-  dig: say('the spade'),
+  get glance() {
+    return say('a glance')
+  },
+  get hand() {
+    return say('one leaf in the hand')
+  },
+  get lens() {
+    return say('the hand lens')
+  },
+  get dig() {
+    return say('the spade')
+  },
 }
 
 export const characterTitle = (characters: Character[], id: string): string =>
@@ -64,7 +102,7 @@ export const percentRange = ([low, high]: [number, number]): string => {
   )
 }
 
-export const monthNames = [
+export const monthNames = (): string[] => [
   say('January'),
   say('February'),
   say('March'),

@@ -1,3 +1,4 @@
+import { typedText } from '../parts/typedText.ts'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
 import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
@@ -9,19 +10,41 @@ import { dayWords, today } from '../language/dates.ts'
 import { fixed } from '../language/numbers.ts'
 
 const kindWords: Record<EventKind, string> = {
-  sown: say('Sown'),
-  cut: say('Cut'),
-  grazed: say('Grazed'),
-  fertilised: say('Fertilised'),
-  treated: say('Treated'),
-  other: say('Other'),
+  get sown() {
+    return say('Sown')
+  },
+  get cut() {
+    return say('Cut')
+  },
+  get grazed() {
+    return say('Grazed')
+  },
+  get fertilised() {
+    return say('Fertilised')
+  },
+  get treated() {
+    return say('Treated')
+  },
+  get other() {
+    return say('Other')
+  },
 }
 const amountWords: Record<Exclude<EventKind, 'sown'>, string> = {
-  cut: say('Cutting height, what was taken'),
-  grazed: say('Animals and days'),
-  fertilised: say('What and how much'),
-  treated: say('Product, dose, who applied it'),
-  other: say('How much'),
+  get cut() {
+    return say('Cutting height, what was taken')
+  },
+  get grazed() {
+    return say('Animals and days')
+  },
+  get fertilised() {
+    return say('What and how much')
+  },
+  get treated() {
+    return say('Product, dose, who applied it')
+  },
+  get other() {
+    return say('How much')
+  },
 }
 
 function SownLine({
@@ -100,8 +123,9 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
   const add = (e: FormEvent<HTMLFormElement>) => {
     e.preventDefault()
     const data = new FormData(e.currentTarget)
-    const amount = String(data.get('amount') ?? '').trim()
-    const note = String(data.get('note')).trim()
+    const field = (name: string) => typedText(data, name)
+    const amount = field('amount')
+    const note = field('note')
     if (kind === 'sown' && (sown.length === 0 || sown.some((s) => !(s.kgPerHa > 0 && s.pls > 0))))
       return setProblem(say('Choose the plants that were sown, each with kilograms and live seed above 0.'))
     if (kind !== 'sown' && amount === '' && note === '') return setProblem(say('Say what was done.'))
@@ -110,7 +134,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
       id: crypto.randomUUID(),
       paddockId,
       kind,
-      onDate: String(data.get('on')),
+      onDate: field('on'),
       note,
       detail: kind === 'sown' ? { sown } : amount ? { amount } : {},
     })

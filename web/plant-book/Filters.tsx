@@ -12,7 +12,7 @@ interface Props {
   onChange: (filter: BookFilter) => void
 }
 
-const uses: [Role, string][] = [
+const uses = (): [Role, string][] => [
   ['forage', say('forage')],
   ['turf', say('turf')],
   ['native', say('native')],
@@ -53,7 +53,7 @@ export function Filters({ filter, onChange }: Props) {
         onChange={(e) => onChange({ ...filter, role: e.target.value as Role | '' })}
       >
         <option value="">{say('any use')}</option>
-        {uses.map(([id, name]) => (
+        {uses().map(([id, name]) => (
           <option key={id} value={id}>
             {name}
           </option>

@@ -74,7 +74,7 @@ function labelled(spots: Spot[], first: Set<string>, names: Map<string, string>)
   return out
 }
 
-const kinds: [LifeForm | 'all', string][] = [
+const kinds = (): [LifeForm | 'all', string][] => [
   ['all', say('All plants')],
   ['grass', say('Grasses')],
   ['legume', say('Clovers and kin')],
@@ -125,7 +125,7 @@ export function Component() {
         )}
       </p>
       <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={say('Which plants')}>
-        {kinds.map(([id, name]) => (
+        {kinds().map(([id, name]) => (
           <button
             key={id}
             type="button"

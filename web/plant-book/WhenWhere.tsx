@@ -12,7 +12,7 @@ export function WhenWhere({ plant }: { plant: Plant }) {
   const characters = useFlora((s) => s.characters)
   const regions = Object.entries(plant.regions)
   const aged = stages.filter((s) => Object.keys(plant.stages[s] ?? {}).length > 0)
-  const grows = plant.months.map((m) => monthNames[m - 1]).join(', ')
+  const grows = plant.months.map((m) => monthNames()[m - 1]).join(', ')
   return (
     <section className="mt-5">
       <h2 className="text-xl">{say('Where and when')}</h2>

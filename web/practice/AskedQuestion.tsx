@@ -20,9 +20,15 @@ import { fixed } from '../language/numbers.ts'
 
 const condition: Record<PractiseSpecimen['condition'], string> = {
   whole: '',
-  mown: say(', mown'),
-  chewed: say(', chewed: its tips are gone'),
-  'no roots': say(', pulled without its roots'),
+  get mown() {
+    return say(', mown')
+  },
+  get chewed() {
+    return say(', chewed: its tips are gone')
+  },
+  get 'no roots'() {
+    return say(', pulled without its roots')
+  },
 }
 
 /** A drawn specimen as it comes to hand; parts that are missing are dotted. */

@@ -5,14 +5,30 @@ import { say } from '../language/say.ts'
 import type { Wished } from './wish.ts'
 
 const says: Record<PracticeKind, string> = {
-  name: say('A drawn specimen, four names'),
-  poison: say('Harmful or not: none may be missed'),
-  check: say('Two that look alike, four looks'),
-  read: say('A drawn part, four words'),
-  seed: say('Clover seed by shape, colour and size'),
-  key: say('Ask for looks, race the engine'),
-  cover: say('A frame of sward: how much is it?'),
-  rank: say('Dry-weight rank by eye'),
+  get name() {
+    return say('A drawn specimen, four names')
+  },
+  get poison() {
+    return say('Harmful or not: none may be missed')
+  },
+  get check() {
+    return say('Two that look alike, four looks')
+  },
+  get read() {
+    return say('A drawn part, four words')
+  },
+  get seed() {
+    return say('Clover seed by shape, colour and size')
+  },
+  get key() {
+    return say('Ask for looks, race the engine')
+  },
+  get cover() {
+    return say('A frame of sward: how much is it?')
+  },
+  get rank() {
+    return say('Dry-weight rank by eye')
+  },
 }
 
 /** What can be practised. `asked` is a kind that was pressed and comes when all is there. */

@@ -12,9 +12,15 @@ import { fixed } from '../language/numbers.ts'
 import { aheadWords } from '../language/dates.ts'
 
 const bearingWords = {
-  'too sure': say('You are surer than you are right.'),
-  'not sure enough': say('You are right more often than you say.'),
-  'well judged': say('You are about as sure as you are right.'),
+  get 'too sure'() {
+    return say('You are surer than you are right.')
+  },
+  get 'not sure enough'() {
+    return say('You are right more often than you say.')
+  },
+  get 'well judged'() {
+    return say('You are about as sure as you are right.')
+  },
 } as const
 
 /** What these eyes make of cover, and what a said cover most likely was. */

@@ -1,3 +1,4 @@
+import { fileWords } from '@/text/fileWords.ts'
 import { kindName } from '@/text/practiceWords.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -168,7 +169,7 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
   const openSet = (file: File) =>
     attempt(async () => {
       const read = readSet(await text(file))
-      if ('problem' in read) throw new Error(`${file.name}: ${read.problem}`)
+      if ('problem' in read) throw new Error(`${file.name}: ${fileWords(read.problem)}`)
       setSet(read.set)
       setGroup([])
       setSaid(say('"{{title}}" is open: {{n}} questions.', { title: read.set.title, n: read.set.questions.length }))
@@ -176,7 +177,7 @@ export function TrainerSets({ onOpen }: { onOpen: (set: TrainerSet) => void }) {
   const addAnswers = (file: File) =>
     attempt(async () => {
       const read = readAnswers(await text(file))
-      if ('problem' in read) throw new Error(`${file.name}: ${read.problem}`)
+      if ('problem' in read) throw new Error(`${file.name}: ${fileWords(read.problem)}`)
       if (read.answers.set !== set?.id) throw new Error(say('{{name}} answers another set.', { name: file.name }))
       setGroup((g) => [...g.filter((x) => x.who !== read.answers.who), read.answers])
       setSaid(say('{{who}} is in.', { who: read.answers.who }))

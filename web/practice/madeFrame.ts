@@ -9,7 +9,7 @@ export interface FrameAsked {
   names: string[]
 }
 
-const NAMES = [say('grass'), say('clover'), say('plantain')]
+const names = () => [say('grass'), say('clover'), say('plantain')]
 
 /** A frame of three plants with shares by chance, and what is asked of it. */
 export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked: FrameAsked; plants: FramePlant[] } {
@@ -24,7 +24,7 @@ export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked
   }))
   const of = kind === 'rank' ? 0 : [0, 2, 2, 3, 1][Math.floor(random() * 5)]!
   return {
-    asked: { of, words: of === 0 ? say('bare ground') : NAMES[of - 1]!, names: NAMES },
+    asked: { of, words: of === 0 ? say('bare ground') : names()[of - 1]!, names: names() },
     plants,
   }
 }

@@ -107,11 +107,19 @@ function nodesOf(state: CountState, act: (action: CountAction) => void): MidribN
 }
 
 const hints: Record<Entry, string> = {
-  points: say('Space: the same plant again. A number first: that many'),
-  values: say('0: take it out'),
-  cells: say('Arrow keys: from cell to cell'),
+  get points() {
+    return say('Space: the same plant again. A number first: that many')
+  },
+  get values() {
+    return say('0: take it out')
+  },
+  get cells() {
+    return say('Arrow keys: from cell to cell')
+  },
   reading: '',
-  search: say('One key press: one plant found'),
+  get search() {
+    return say('One key press: one plant found')
+  },
 }
 
 /** What stands on a key: how often the plant was met here, its class, its rank. */

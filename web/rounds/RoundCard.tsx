@@ -15,11 +15,21 @@ import { say, word } from '../language/say.ts'
 import { dayWords } from '../language/dates.ts'
 
 const routeWords: Record<RouteKind, string> = {
-  w: say(' in a W'),
-  zigzag: say(' in a zigzag'),
-  grid: say(' from point to point of a grid'),
-  random: say(' from place to place, drawn at random by part'),
-  rows: say(' along the rows'),
+  get w() {
+    return say(' in a W')
+  },
+  get zigzag() {
+    return say(' in a zigzag')
+  },
+  get grid() {
+    return say(' from point to point of a grid')
+  },
+  get random() {
+    return say(' from place to place, drawn at random by part')
+  },
+  get rows() {
+    return say(' along the rows')
+  },
 }
 
 const small = 'inline-flex min-h-11 items-center underline'

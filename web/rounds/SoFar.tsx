@@ -1,3 +1,4 @@
+import { useWords } from '../language/useWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { memo } from 'react'
@@ -191,6 +192,7 @@ function Shares({
 
 /** What the round says so far, with the error in view. */
 export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName, onGo }: Props) {
+  useWords()
   const byId = useFlora((s) => s.byId)
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length

@@ -1,3 +1,5 @@
+import { skipWords } from '@/text/skipWords.ts'
+import { skipReasons } from '@/core/records/round.ts'
 import { bearing } from '@turf/bearing'
 import { useEffect, useRef, useState } from 'react'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
@@ -16,7 +18,7 @@ interface Props {
   onAct: (action: CountAction) => void
 }
 
-const winds = [
+const winds = () => [
   say('north'),
   say('north-east'),
   say('east'),
@@ -26,8 +28,7 @@ const winds = [
   say('west'),
   say('north-west'),
 ]
-const windOf = (degrees: number) => winds[Math.round(((degrees + 360) % 360) / 45) % 8]!
-const REASONS = [say('stock on it'), say('under water'), say('cannot be reached'), say('treated, keep off')]
+const windOf = (degrees: number) => winds()[Math.round(((degrees + 360) % 360) / 45) % 8]!
 const button = 'min-h-11 rounded-xl border border-rule px-3'
 
 /** Follows a position source; the target may change while it walks. */
@@ -83,7 +84,9 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
           </span>
         ) : null}
         {stop.skipped !== null ? (
-          <span className="ml-2 font-semibold">{say('skipped: {{skipped}}', { skipped: stop.skipped })}</span>
+          <span className="ml-2 font-semibold">
+            {say('skipped: {{skipped}}', { skipped: skipWords(stop.skipped) })}
+          </span>
         ) : null}
       </summary>
       <div className="grid gap-2 pb-2">
@@ -166,9 +169,9 @@ export function WalkStrip({ stop, before, parts, onAct }: Props) {
         </div>
         {skipping ? (
           <div role="group" aria-label={say('Why it is skipped')} className="flex flex-wrap gap-1.5">
-            {REASONS.map((r) => (
+            {skipReasons.map((r) => (
               <button key={r} type="button" className={button} onClick={() => skip(r)}>
-                {r}
+                {skipWords(r)}
               </button>
             ))}
           </div>

@@ -16,10 +16,18 @@ import { Say } from '../language/Say.tsx'
 import { dayWords, today } from '../language/dates.ts'
 
 const standWords = {
-  full: say('a full stand'),
-  adequate: say('a thin stand that is usually kept'),
-  'partial failure': say('a partial failure'),
-  undecided: say('not decided yet: more grids narrow it'),
+  get full() {
+    return say('a full stand')
+  },
+  get adequate() {
+    return say('a thin stand that is usually kept')
+  },
+  get 'partial failure'() {
+    return say('a partial failure')
+  },
+  get undecided() {
+    return say('not decided yet: more grids narrow it')
+  },
 } as const
 
 function Line({ s }: { s: Stocking }) {

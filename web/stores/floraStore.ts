@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { shortNames } from '@/core/naming/shortName.ts'
 import type { Character, Flora, Hazard, Neighbour, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import { onLanguage } from '../language/languageStore.ts'
 import { word } from '../language/say.ts'
 import { getBook } from '../api/client.ts'
 
@@ -71,6 +72,21 @@ const spokenHazard = (h: Hazard): Hazard => ({
   do: word(h.do),
 })
 
+/** The book as it came, in English. */
+let asWritten: Flora | undefined
+
+function spoken({ characters, plants: english, groups, hazards, neighbours = [] }: Flora) {
+  const plants = english.map(spokenPlant)
+  return {
+    characters: characters.map(spokenCharacter),
+    plants,
+    groups: groups.map((g) => ({ ...g, name: word(g.name), why: word(g.why) })),
+    hazards: hazards.map(spokenHazard),
+    neighbours: neighbours.map((n) => ({ ...n, commonName: word(n.commonName) })),
+    byId: new Map(plants.map((p) => [p.id, p])),
+  }
+}
+
 /** The plant book, read once and kept for the visit. */
 export const useFlora = create<FloraState>()((set, get) => ({
   characters: [],
@@ -89,18 +105,15 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    const { characters, plants: english, groups, hazards, neighbours = [] } = await getBook()
-    const plants = english.map(spokenPlant)
-    set({
-      characters: characters.map(spokenCharacter),
-      plants,
-      groups: groups.map((g) => ({ ...g, name: word(g.name), why: word(g.why) })),
-      hazards: hazards.map(spokenHazard),
-      neighbours: neighbours.map((n) => ({ ...n, commonName: word(n.commonName) })),
-      byId: new Map(plants.map((p) => [p.id, p])),
-    })
+    asWritten = await getBook()
+    set(spoken(asWritten))
   },
 }))
+
+// Codes and figures stay as they were written; only its prose is put into other words.
+onLanguage(() => {
+  if (asWritten) useFlora.setState(spoken(asWritten))
+})
 
 export const flora = (): Flora => {
   const { characters, plants, groups, hazards, neighbours } = useFlora.getState()

@@ -12,7 +12,7 @@ const onlyThisPage: VersionStore = { read: () => Promise.resolve({}), write: () 
 async function read(db: IDBPDatabase): Promise<Record<string, number>> {
   const tx = db.transaction('versions')
   const [urls, versions] = await Promise.all([tx.store.getAllKeys(), tx.store.getAll()])
-  return Object.fromEntries(urls.map((url, i) => [String(url), versions[i] as number]))
+  return Object.fromEntries(urls.map((url, i) => [url as string, versions[i] as number]))
 }
 
 async function write(db: IDBPDatabase, versions: Record<string, number>): Promise<void> {

@@ -15,167 +15,281 @@ export interface Term {
 export const terms: Term[] = [
   {
     id: 'vernation',
-    term: say('Vernation'),
-    means: say('How the newest leaf lies in the shoot: rolled like a sheet of paper, or folded like a card.'),
+    get term() {
+      return say('Vernation')
+    },
+    get means() {
+      return say('How the newest leaf lies in the shoot: rolled like a sheet of paper, or folded like a card.')
+    },
     drawn: ['vernation', 'rolled'],
   },
   {
     id: 'ligule',
-    term: say('Ligule'),
-    means: say('What stands up inside the collar where blade and sheath meet: a skin, a row of hairs, or nothing.'),
+    get term() {
+      return say('Ligule')
+    },
+    get means() {
+      return say('What stands up inside the collar where blade and sheath meet: a skin, a row of hairs, or nothing.')
+    },
     written: ['ligule', 'ligules'],
     drawn: ['ligule.type', 'membrane'],
   },
   {
     id: 'auricle',
-    term: say('Auricle'),
-    means: say('A claw or stub at each side of the collar; some clasp the shoot.'),
+    get term() {
+      return say('Auricle')
+    },
+    get means() {
+      return say('A claw or stub at each side of the collar; some clasp the shoot.')
+    },
     written: ['auricle', 'auricles'],
     drawn: ['auricles', 'clasping'],
   },
   {
     id: 'stipule',
-    term: say('Stipule'),
-    means: say('A small leaf-like piece at the foot of a leaf stalk, in clover and its kin.'),
+    get term() {
+      return say('Stipule')
+    },
+    get means() {
+      return say('A small leaf-like piece at the foot of a leaf stalk, in clover and its kin.')
+    },
     written: ['stipule', 'stipules'],
     drawn: ['stipule.form', 'broad-veined'],
   },
   {
     id: 'sheath',
-    term: say('Sheath'),
-    means: say('The lower part of a grass leaf, wrapped round the shoot.'),
+    get term() {
+      return say('Sheath')
+    },
+    get means() {
+      return say('The lower part of a grass leaf, wrapped round the shoot.')
+    },
     written: ['sheath', 'sheaths'],
     drawn: ['sheath.margin', 'open'],
   },
   {
     id: 'stolon',
-    term: say('Runner (stolon)'),
-    means: say('A stem that creeps above ground and roots at its joints.'),
+    get term() {
+      return say('Runner (stolon)')
+    },
+    get means() {
+      return say('A stem that creeps above ground and roots at its joints.')
+    },
     written: ['stolon', 'stolons'],
     drawn: ['habit', 'stolon'],
   },
   {
     id: 'rhizome',
-    term: say('Rhizome'),
-    means: say('A white, jointed stem underground. It is not a root; a plant that has one spreads.'),
+    get term() {
+      return say('Rhizome')
+    },
+    get means() {
+      return say('A white, jointed stem underground. It is not a root; a plant that has one spreads.')
+    },
     written: ['rhizome', 'rhizomes'],
     drawn: ['habit', 'rhizome'],
   },
   {
     id: 'cover',
-    term: say('Cover'),
-    means: say('Share of the ground that a plant hides when seen from straight above.'),
+    get term() {
+      return say('Cover')
+    },
+    get means() {
+      return say('Share of the ground that a plant hides when seen from straight above.')
+    },
     written: [],
   },
   {
     id: 'frequency',
-    term: say('Frequency'),
-    means: say('Share of frames of one size that hold a plant at all. It changes with the size of the frame.'),
+    get term() {
+      return say('Frequency')
+    },
+    get means() {
+      return say('Share of frames of one size that hold a plant at all. It changes with the size of the frame.')
+    },
     written: [],
   },
   {
     id: 'first-hit',
-    term: say('First hit'),
-    means: say('The first thing that a lowered pin touches: one plant, bare ground or litter at each point.'),
-    written: [say('first hit'), say('first hits')],
+    get term() {
+      return say('First hit')
+    },
+    get means() {
+      return say('The first thing that a lowered pin touches: one plant, bare ground or litter at each point.')
+    },
+    get written() {
+      return [say('first hit'), say('first hits')]
+    },
   },
   {
     id: 'dry-weight-rank',
-    term: say('Dry-weight rank'),
-    means: say(
-      "The three plants of a frame that weigh most, in order; their shares follow from fixed multipliers ('t Mannetje and Haydock 1963).",
-    ),
+    get term() {
+      return say('Dry-weight rank')
+    },
+    get means() {
+      return say(
+        "The three plants of a frame that weigh most, in order; their shares follow from fixed multipliers ('t Mannetje and Haydock 1963).",
+      )
+    },
   },
   {
     id: 'interval',
-    term: say('95 % interval'),
-    means: say('A range made so that it holds the true value 95 times in 100. Wide means that little was seen.'),
-    written: [say('95 % interval'), say('95 % intervals')],
+    get term() {
+      return say('95 % interval')
+    },
+    get means() {
+      return say('A range made so that it holds the true value 95 times in 100. Wide means that little was seen.')
+    },
+    get written() {
+      return [say('95 % interval'), say('95 % intervals')]
+    },
   },
   {
     id: 'design-effect',
-    term: say('Design effect'),
-    means: say(
-      'How many times less the points tell because those of one stop are alike; at 3, 600 points tell as much as 200 scattered ones.',
-    ),
+    get term() {
+      return say('Design effect')
+    },
+    get means() {
+      return say(
+        'How many times less the points tell because those of one stop are alike; at 3, 600 points tell as much as 200 scattered ones.',
+      )
+    },
   },
   {
     id: 'stratum',
-    term: say('Part (stratum)'),
-    means: say(
-      'A part of a paddock that is unlike the rest, such as a wet hollow; counted on its own and weighed by its size.',
-    ),
+    get term() {
+      return say('Part (stratum)')
+    },
+    get means() {
+      return say(
+        'A part of a paddock that is unlike the rest, such as a wet hollow; counted on its own and weighed by its size.',
+      )
+    },
     written: ['stratum', 'strata'],
   },
   {
     id: 'double-sampling',
-    term: say('Double sampling'),
-    means: say(
-      'Many quick readings, some of them clipped and weighed; the line through those turns all readings into mass.',
-    ),
+    get term() {
+      return say('Double sampling')
+    },
+    get means() {
+      return say(
+        'Many quick readings, some of them clipped and weighed; the line through those turns all readings into mass.',
+      )
+    },
   },
   {
     id: 'none-found',
-    term: say('None found'),
-    means: say(
-      'Never the same as none there. With none in n looks, up to about 3 in n could still hold one (Hanley and Lippman-Hand 1983).',
-    ),
+    get term() {
+      return say('None found')
+    },
+    get means() {
+      return say(
+        'Never the same as none there. With none in n looks, up to about 3 in n could still hold one (Hanley and Lippman-Hand 1983).',
+      )
+    },
     written: [],
   },
   {
     id: 'ndf',
     term: 'NDF',
-    means: say('Neutral detergent fibre: all of the cell wall. The more, the less an animal eats.'),
+    get means() {
+      return say('Neutral detergent fibre: all of the cell wall. The more, the less an animal eats.')
+    },
   },
   {
     id: 'adf',
     term: 'ADF',
-    means: say('Acid detergent fibre: the wall that is hard to digest. The more, the less energy.'),
+    get means() {
+      return say('Acid detergent fibre: the wall that is hard to digest. The more, the less energy.')
+    },
   },
-  { id: 'tdn', term: 'TDN', means: say('Total digestible nutrients: a measure of energy, percent of dry matter.') },
+  {
+    id: 'tdn',
+    term: 'TDN',
+    get means() {
+      return say('Total digestible nutrients: a measure of energy, percent of dry matter.')
+    },
+  },
   {
     id: 'rfv',
-    term: say('Relative feed value'),
-    means: say('Digestibility times intake against full-bloom alfalfa, which is 100.'),
+    get term() {
+      return say('Relative feed value')
+    },
+    get means() {
+      return say('Digestibility times intake against full-bloom alfalfa, which is 100.')
+    },
   },
   {
     id: 'aum',
-    term: say('Animal unit month'),
-    means: say('What one cow eats in a month. Two conventions are in use, so the one used is said.'),
-    written: [say('animal unit month'), say('animal unit months'), 'AUM'],
+    get term() {
+      return say('Animal unit month')
+    },
+    get means() {
+      return say('What one cow eats in a month. Two conventions are in use, so the one used is said.')
+    },
+    get written() {
+      return [say('animal unit month'), say('animal unit months'), 'AUM']
+    },
   },
   {
     id: 'residual',
-    term: say('Residual'),
-    means: say('Dry matter that is left standing when stock move on, so that the sward grows again.'),
+    get term() {
+      return say('Residual')
+    },
+    get means() {
+      return say('Dry matter that is left standing when stock move on, so that the sward grows again.')
+    },
     written: ['residual'],
   },
   {
     id: 'pls',
-    term: say('Pure live seed'),
-    means: say('Purity times germination: the share of a bag that is seed of the kind and will grow.'),
-    written: [say('pure live seed'), say('live seed')],
+    get term() {
+      return say('Pure live seed')
+    },
+    get means() {
+      return say('Purity times germination: the share of a bag that is seed of the kind and will grow.')
+    },
+    get written() {
+      return [say('pure live seed'), say('live seed')]
+    },
   },
   {
     id: 'endophyte',
-    term: say('Endophyte'),
-    means: say('A fungus inside a grass that no eye sees; some strains harm stock. A laboratory tells.'),
+    get term() {
+      return say('Endophyte')
+    },
+    get means() {
+      return say('A fungus inside a grass that no eye sees; some strains harm stock. A laboratory tells.')
+    },
   },
   {
     id: 'bloat',
-    term: say('Bloat'),
-    means: say('Froth in the rumen that holds gas in, mostly from lush legumes; it can kill within hours.'),
+    get term() {
+      return say('Bloat')
+    },
+    get means() {
+      return say('Froth in the rumen that holds gas in, mostly from lush legumes; it can kill within hours.')
+    },
   },
   {
     id: 'brier',
-    term: say('Brier score'),
-    means: say(
-      'Mean of the squared difference between how sure one was and what came: 0 the best, 0.25 a coin (Brier 1950).',
-    ),
+    get term() {
+      return say('Brier score')
+    },
+    get means() {
+      return say(
+        'Mean of the squared difference between how sure one was and what came: 0 the best, 0.25 a coin (Brier 1950).',
+      )
+    },
   },
   {
     id: 'kappa',
-    term: say('Kappa'),
-    means: say('Agreement of two people beyond what chance would give: 1 is whole, 0 is chance (Cohen 1960).'),
+    get term() {
+      return say('Kappa')
+    },
+    get means() {
+      return say('Agreement of two people beyond what chance would give: 1 is whole, 0 is chance (Cohen 1960).')
+    },
   },
 ]

@@ -15,7 +15,14 @@ import { heightWords, typedIn, unitOf } from '../parts/units.ts'
 import { say, word } from '../language/say.ts'
 import { today } from '../language/dates.ts'
 
-const schoolWords: Record<School, string> = { hands: say('Without herbicide'), herbicide: say('With herbicide') }
+const schoolWords: Record<School, string> = {
+  get hands() {
+    return say('Without herbicide')
+  },
+  get herbicide() {
+    return say('With herbicide')
+  },
+}
 
 function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken: boolean }) {
   return (

@@ -1,3 +1,4 @@
+import { hayGradeWords } from '@/text/hayGradeWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
@@ -16,10 +17,11 @@ const range = (e: Estimate, decimals: number) =>
   say('{{low}} to {{high}}', { low: fixed(e.low, decimals), high: fixed(e.high, decimals) })
 
 function gradeWords(rfv: Estimate): string {
-  const [worst, best] = [hayGrade(rfv.low), hayGrade(rfv.high)]
+  const grade = (value: number) => hayGradeWords(hayGrade(value))
+  const [worst, best] = [grade(rfv.low), grade(rfv.high)]
   return worst === best
     ? say('about {{best}}', { best })
-    : say('about {{hayGrade}}, between {{worst}} and {{best}}', { hayGrade: hayGrade(rfv.middle), worst, best })
+    : say('about {{hayGrade}}, between {{worst}} and {{best}}', { hayGrade: grade(rfv.middle), worst, best })
 }
 
 const energy = (e: Estimate): Estimate => estimateIn('energy', e)

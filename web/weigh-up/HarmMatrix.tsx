@@ -3,10 +3,30 @@ import { feedForms, type Plant } from '@/core/naming/flora.ts'
 import { say, word } from '../language/say.ts'
 
 const signs: Record<MatrixWord, { mark: string; says: string }> = {
-  harmful: { mark: '●', says: say('reported harmful') },
-  lessened: { mark: '◐', says: say('lessened, not gone') },
-  unknown: { mark: '?', says: say('not known') },
-  'not-reported': { mark: '–', says: say('no report known here') },
+  harmful: {
+    mark: '●',
+    get says() {
+      return say('reported harmful')
+    },
+  },
+  lessened: {
+    mark: '◐',
+    get says() {
+      return say('lessened, not gone')
+    },
+  },
+  unknown: {
+    mark: '?',
+    get says() {
+      return say('not known')
+    },
+  },
+  'not-reported': {
+    mark: '–',
+    get says() {
+      return say('no report known here')
+    },
+  },
 }
 
 /** Plants met that carry a caution, by the client's animals and by what they may meet the plant as. */

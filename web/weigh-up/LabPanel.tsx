@@ -12,7 +12,13 @@ import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { fixed } from '../language/numbers.ts'
 
-const names = { cpPct: say('Crude protein'), adfPct: 'ADF', ndfPct: 'NDF' } as const
+const names = {
+  get cpPct() {
+    return say('Crude protein')
+  },
+  adfPct: 'ADF',
+  ndfPct: 'NDF',
+} as const
 const MOST_BYTES = 1024 * 1024
 const empty = { sample: '', cpPct: '', adfPct: '', ndfPct: '', nitrateNPpm: '' }
 

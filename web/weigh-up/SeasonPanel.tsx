@@ -38,7 +38,7 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
       .y0((_, i) => y(low[i]!))
       .y1((_, i) => y(high[i]!))
       .curve(curveMonotoneX)(mixture)!
-  const months = gap.map((i) => monthNames[i]!)
+  const months = gap.map((i) => monthNames()[i]!)
   return (
     <section className="mt-6" aria-labelledby="season">
       <h2 id="season" className="text-xl">
@@ -51,7 +51,7 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
           role="img"
           className="block"
           aria-label={say('Growth by month against the best month: {{mixture}} percent', {
-            mixture: mixture.map((m, i) => `${monthNames[i]} ${Math.round(100 * m)}`).join(', '),
+            mixture: mixture.map((m, i) => `${monthNames()[i]} ${Math.round(100 * m)}`).join(', '),
           })}
         >
           {[0, 0.5, 1].map((t) => (
@@ -84,7 +84,7 @@ export function SeasonPanel({ made, region }: { made: Composition; region: Regio
           ))}
           {mixture.map((_, i) => (
             <text key={i} x={x(i)} y={HEIGHT - 12} textAnchor="middle" className="fill-ink-soft text-[14px]">
-              {monthNames[i]!.slice(0, 1)}
+              {monthNames()[i]!.slice(0, 1)}
             </text>
           ))}
         </svg>

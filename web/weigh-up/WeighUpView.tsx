@@ -202,7 +202,7 @@ function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
   }
 }
 
-const sections = [
+const sections = () => [
   ['made-of', say('Made of')],
   ['outlook', say('Read as')],
   ['harm', say('Harm')],
@@ -212,13 +212,13 @@ const sections = [
   ['feed', say('Feed')],
   ['season', say('The year')],
   ['herd', say('Stock')],
-] as const
+]
 
 /** The sections of a long half, one tap away. */
 function Contents({ turf }: { turf: boolean }) {
   return (
     <nav aria-label={say('Sections')} className="-mt-1 mb-2 flex flex-wrap gap-x-1">
-      {sections
+      {sections()
         .filter(([id]) => !(turf && id === 'herd'))
         .map(([id, name]) => (
           <a key={id} href={`#${id}`} className="flex min-h-11 items-center rounded-lg px-2 underline hover:bg-culm/10">

@@ -26,6 +26,8 @@ const list = (x: unknown): Tree[] => (Array.isArray(x) ? x : x === undefined ? [
 /** `\t`, `\n` and `\r` are written out in meta.xml. */
 const unescaped = (text: unknown, otherwise: string) =>
   typeof text === 'string' ? text.replace(/\\t/g, '\t').replace(/\\r/g, '\r').replace(/\\n/g, '\n') : otherwise
+/** What XML gives as a text or a number; nothing where it is neither. */
+const textOf = (x: unknown) => (typeof x === 'string' || typeof x === 'number' ? String(x) : '')
 /** Last part of a term's address: what the rows are looked up by. */
 const termName = (address: unknown) => String(address).replace(/^.*[/#]/, '')
 
@@ -38,7 +40,7 @@ function tableOf(
   linkName: 'id' | 'coreid',
   reader: FindsReader,
 ): Table | ArchiveFileMissing {
-  const file = String((el.files as Tree | undefined)?.location ?? '')
+  const file = textOf((el.files as Tree | undefined)?.location)
   const text = texts.get(file)
   if (text === undefined) return coded('archive-file-missing', { file })
   const quote = el['@fieldsEnclosedBy']
@@ -58,7 +60,7 @@ function tableOf(
       coded('at-file-row', { file, MOSTREADROWS: MOST_READ_ROWS + 1 }),
     )
   const rows = body.slice(0, MOST_READ_ROWS).map((cells) => {
-    const row = new Map(fields.map(([i, term, otherwise]) => [term, cells[i] || String(otherwise ?? '')]))
+    const row = new Map(fields.map(([i, term, otherwise]) => [term, cells[i] || textOf(otherwise)]))
     return row.set('id', cells[link] ?? '')
   })
   return { rowType: termName(el['@rowType']), rows }

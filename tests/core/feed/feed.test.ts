@@ -33,13 +33,13 @@ describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 
 describe('hay grades', () => {
   it.each([
     [160, 'prime'],
-    [151, 'grade 1'],
-    [125, 'grade 1'],
-    [124, 'grade 2'],
-    [103, 'grade 2'],
-    [100, 'grade 3'],
-    [80, 'grade 4'],
-    [60, 'grade 5'],
+    [151, 'grade-1'],
+    [125, 'grade-1'],
+    [124, 'grade-2'],
+    [103, 'grade-2'],
+    [100, 'grade-3'],
+    [80, 'grade-4'],
+    [60, 'grade-5'],
   ])('%i is %s', (rfv, grade) => expect(hayGrade(rfv)).toBe(grade))
 })
 

@@ -154,7 +154,7 @@ control:
   it('a new one must name a kind that there is', () => {
     const { problems } = read(earlier)
     expect(problems).toHaveLength(1)
-    expect(problems[0]).toMatchObject({ line: 21 })
+    expect(problems[0]).toMatchObject({ line: 20 })
     expect(problems[0]!.message).toMatch(/kind must be one of/)
   })
 })

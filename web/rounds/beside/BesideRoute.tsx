@@ -1,3 +1,4 @@
+import { typedText } from '../../parts/typedText.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
@@ -127,7 +128,7 @@ export function Component() {
         className="mt-5 flex flex-wrap items-end gap-2 border-t border-rule pt-3"
         onSubmit={(e) => {
           e.preventDefault()
-          countAgain(String(new FormData(e.currentTarget).get('observer')).trim())
+          countAgain(typedText(new FormData(e.currentTarget), 'observer'))
         }}
       >
         <Labelled label={say('Another observer counts the same stops')}>

@@ -3,14 +3,30 @@ import type { Row } from './openFinds.ts'
 import { say } from '../../language/say.ts'
 
 const columnName: Record<ColumnKind, string> = {
-  stop: say('Stop, plot or frame'),
-  name: say('Name of the plant'),
-  amount: say('Amount'),
-  part: say('Pin or cell'),
-  longitude: say('Longitude'),
-  latitude: say('Latitude'),
-  stratum: say('Part of the paddock'),
-  day: say('Day'),
+  get stop() {
+    return say('Stop, plot or frame')
+  },
+  get name() {
+    return say('Name of the plant')
+  },
+  get amount() {
+    return say('Amount')
+  },
+  get part() {
+    return say('Pin or cell')
+  },
+  get longitude() {
+    return say('Longitude')
+  },
+  get latitude() {
+    return say('Latitude')
+  },
+  get stratum() {
+    return say('Part of the paddock')
+  },
+  get day() {
+    return say('Day')
+  },
 }
 
 const SHOWN_ROWS = 5

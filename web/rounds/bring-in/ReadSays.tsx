@@ -9,10 +9,18 @@ import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 
 const headings: Record<NameFound['how'], string> = {
-  book: say('Plants of the book'),
-  ground: say('Ground'),
-  letter: say('Counted under a letter'),
-  'outside the book': say('Kept under the scientific name, outside the book'),
+  get book() {
+    return say('Plants of the book')
+  },
+  get ground() {
+    return say('Ground')
+  },
+  get letter() {
+    return say('Counted under a letter')
+  },
+  get 'outside the book'() {
+    return say('Kept under the scientific name, outside the book')
+  },
 }
 const SHOWN_NAMES = 60
 

@@ -13,10 +13,18 @@ interface Props {
 }
 
 const fewWords: Record<FewSpecies, string> = {
-  'first-takes-third': say('of two plants the first takes rank 3 too'),
-  'first-takes-second': say('of two plants the first takes rank 2 too'),
-  scaled: say('of two plants the shares are scaled to 1'),
-  'left-out': say('missing ranks are left out'),
+  get 'first-takes-third'() {
+    return say('of two plants the first takes rank 3 too')
+  },
+  get 'first-takes-second'() {
+    return say('of two plants the first takes rank 2 too')
+  },
+  get scaled() {
+    return say('of two plants the shares are scaled to 1')
+  },
+  get 'left-out'() {
+    return say('missing ranks are left out')
+  },
 }
 
 function NumberChoice({

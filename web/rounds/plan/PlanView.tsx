@@ -1,4 +1,4 @@
-import { methodWords } from '@/text/methodWords.ts'
+import { kitWords, methodWords } from '@/text/methodWords.ts'
 import { useState } from 'react'
 import { useNavigate, useSearchParams } from 'react-router'
 import { routeKinds, type RouteKind } from '@/core/records/measures.ts'
@@ -37,11 +37,21 @@ export async function readForPlan(): Promise<Loaded> {
 }
 
 const routeWords: Record<RouteKind, string> = {
-  w: say('a W'),
-  zigzag: say('a zigzag'),
-  grid: say('a square grid'),
-  random: say('random places, spread over the parts'),
-  rows: say('along the rows'),
+  get w() {
+    return say('a W')
+  },
+  get zigzag() {
+    return say('a zigzag')
+  },
+  get grid() {
+    return say('a square grid')
+  },
+  get random() {
+    return say('random places, spread over the parts')
+  },
+  get rows() {
+    return say('along the rows')
+  },
 }
 
 /** Minutes as hours and minutes. */
@@ -64,7 +74,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
   const info = methodInfo[form.method]
   const harmful = paddock ? lookFor(plants, paddock.region) : []
   const sown = (paddock?.sown ?? []).flatMap((id) => byId.get(id) ?? [])
-  const kit = kitFor(form.method, [...sown, ...harmful])
+  const kit = kitFor(form.method, [...sown, ...harmful]).map(kitWords)
   const ready = !('problem' in laid) && form.title.trim() !== ''
   const save = () => {
     if ('problem' in laid) return

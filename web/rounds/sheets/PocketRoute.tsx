@@ -1,4 +1,4 @@
-import { methodWords } from '@/text/methodWords.ts'
+import { kitWords, methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/naming/flora.ts'
@@ -64,7 +64,12 @@ export function Component() {
         ))}
       </ul>
       <h2 className="mt-4 text-lg">{say('Take along')}</h2>
-      <p>{kitFor(round.method, [...expected, ...harmful]).join('; ')}.</p>
+      <p>
+        {kitFor(round.method, [...expected, ...harmful])
+          .map(kitWords)
+          .join('; ')}
+        .
+      </p>
       <p className="mt-2 text-sm">
         {say(
           'Not a veterinary or medical service. If poisoning is suspected call a veterinarian or a poison centre at once and keep a sample.',

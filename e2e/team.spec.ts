@@ -57,6 +57,7 @@ test('an advisor signs in, lets a trainee in, and sees what the trainee did', as
   await expect(trainee.getByRole('alert')).toContainText('Not saved: A trainee names, counts and practises')
   await expect(trainee.getByRole('button', { name: 'Save what was typed as a file' })).toBeVisible()
   await trainee.getByRole('button', { name: 'Throw it away' }).click()
+  await trainee.getByRole('alertdialog').getByRole('button', { name: 'Throw it away' }).click()
   await trainee.goto('/team')
   await expect(trainee.getByRole('heading', { name: 'What a trainee does' })).toBeVisible()
   await expect(trainee.getByText('Let somebody in')).toHaveCount(0)

@@ -11,7 +11,11 @@ export function ErrorScreen() {
     <main className="mx-auto max-w-2xl px-6 py-16">
       <h1 className="text-3xl">{missing ? say('There is no such page') : say('This screen could not be opened')}</h1>
       <p className="mt-4">{error instanceof Error ? error.message : say('The address may be mistyped.')}</p>
-      <p className="mt-2">{say('Nothing you typed is lost.')}</p>
+      <p className="mt-2">
+        {say(
+          'What was written down is kept here or on the server. What stood in a form that was not sent may be gone.',
+        )}
+      </p>
       <p className="mt-6">
         <Link
           to={signIn ? `/sign-in?to=${encodeURIComponent(location.pathname)}` : '/rounds'}

@@ -1,4 +1,7 @@
-import { NavLink, Outlet, useNavigation } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { NavLink, Outlet, useLocation, useMatches, useNavigation } from 'react-router'
+import type { Titled } from './titled.ts'
+import { useOutbox } from './stores/outboxStore.ts'
 import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
@@ -111,13 +114,47 @@ function Head() {
   )
 }
 
+/** The title of the window, for whoever has many open or hears it read. */
+function useTitle() {
+  const [matches, waiting] = [useMatches(), useOutbox((o) => o.letters.length)]
+  const handle = matches.map((m) => m.handle as Partial<Titled> | undefined).findLast((h) => h?.title)
+  const name = handle?.title?.()
+  const title = `${waiting > 0 ? `(${waiting}) ` : ''}${name ? `${name}: ` : ''}Fold Sprig`
+  useEffect(() => {
+    document.title = title
+  }, [title])
+}
+
+/** A new screen has the focus, unless something in it took it: the next tab begins there, and it is read out. */
+function useFocusOnArrival() {
+  const { pathname } = useLocation()
+  const content = useRef<HTMLDivElement>(null)
+  const before = useRef(pathname)
+  useEffect(() => {
+    if (before.current === pathname) return
+    before.current = pathname
+    if (!content.current?.contains(document.activeElement)) content.current?.focus({ preventScroll: true })
+  }, [pathname])
+  return content
+}
+
 export function Shell() {
   useWords()
+  useTitle()
+  const content = useFocusOnArrival()
   return (
     <>
+      <a
+        href="#content"
+        className="sr-only focus:not-sr-only focus:absolute focus:z-30 focus:m-2 focus:rounded-lg focus:bg-culm focus:px-4 focus:py-3 focus:text-on-culm"
+      >
+        {say('Skip to the screen')}
+      </a>
       <HatchDefs />
       <Head />
-      <Outlet />
+      <div id="content" ref={content} tabIndex={-1} className="outline-none">
+        <Outlet />
+      </div>
     </>
   )
 }

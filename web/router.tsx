@@ -1,3 +1,5 @@
+import { titled } from './titled.ts'
+import { say } from './language/say.ts'
 import type { ComponentType } from 'react'
 import { createBrowserRouter, redirect, type LoaderFunctionArgs } from 'react-router'
 import { ErrorScreen } from './ErrorScreen.tsx'
@@ -54,38 +56,140 @@ export const makeRouter = () =>
       },
       shouldRevalidate: () => false,
       children: [
-        { index: true, loader: () => redirect('/rounds') },
-        { path: 'rounds', lazy: screen(() => import('./rounds/RoundsRoute.tsx')) },
-        { path: 'plan', lazy: screen(() => import('./rounds/plan/PlanRoute.tsx')) },
-        { path: 'places/:id', lazy: withBook(() => import('./places/PlaceRoute.tsx')) },
-        { path: 'places/:id/sowing/:event', lazy: withBook(() => import('./sowing/SowingRoute.tsx')) },
-        { path: 'glossary', lazy: withBook(() => import('./teach/GlossaryRoute.tsx')) },
-        { path: 'first-round', lazy: screen(() => import('./teach/FirstRoundRoute.tsx')) },
-        { path: 'group-key', lazy: withBook(() => import('./group-key/GroupKeyRoute.tsx')) },
-        { path: 'rounds/bring-in', lazy: withBook(() => import('./rounds/bring-in/BringInRoute.tsx')) },
-        { path: 'rounds/:id', lazy: screen(() => import('./rounds/CountRoute.tsx')) },
-        { path: 'rounds/:id/pocket', lazy: withBook(() => import('./rounds/sheets/PocketRoute.tsx')) },
-        { path: 'rounds/:id/field-sheet', lazy: withBook(() => import('./rounds/sheets/FieldSheetRoute.tsx')) },
-        { path: 'rounds/:id/beside', lazy: withBook(() => import('./rounds/beside/BesideRoute.tsx')) },
-        { path: 'rounds/:id/name/:letter', lazy: screen(() => import('./bench/BenchRoute.tsx')) },
-        { path: 'rounds/:id/weigh-up', lazy: screen(() => import('./weigh-up/WeighUpRoute.tsx')) },
-        { path: 'rounds/:id/hand-over', lazy: screen(() => import('./hand-over/HandOverRoute.tsx')) },
-        { path: 'bench/sheet', lazy: withBook(() => import('./bench/SheetRoute.tsx')) },
-        { path: 'bench', lazy: screen(() => import('./bench/BenchRoute.tsx')) },
-        { path: 'plants', lazy: screen(() => import('./plant-book/PlantBookRoute.tsx')) },
-        { path: 'drawings', lazy: withBook(() => import('./drawings/DrawingsRoute.tsx')) },
-        { path: 'plants/map', lazy: withBook(() => import('./plant-book/MapRoute.tsx')) },
-        { path: 'compare', lazy: withBook(() => import('./plant-book/CompareRoute.tsx')) },
-        { path: 'practice', lazy: screen(() => import('./practice/PracticeRoute.tsx')) },
-        { path: 'practice/set', lazy: withBook(() => import('./practice/SetSheetRoute.tsx')) },
-        { path: 'team', lazy: screen(() => import('./access/TeamRoute.tsx')) },
-        { path: 'daybook', lazy: screen(() => import('./daybook/DaybookRoute.tsx')) },
-        { path: 'plants/:id', lazy: screen(() => import('./plant-book/PlantRoute.tsx')) },
         {
-          path: '*',
-          loader: () => {
-            throw new Response('', { status: 404 })
-          },
+          // The head and what waits to be sent stay, whatever happens to a screen.
+          ErrorBoundary: ErrorScreen,
+          children: [
+            { index: true, loader: () => redirect('/rounds') },
+            {
+              path: 'rounds',
+              handle: titled(() => say('Rounds')),
+              lazy: screen(() => import('./rounds/RoundsRoute.tsx')),
+            },
+            {
+              path: 'plan',
+              handle: titled(() => say('Plan a round')),
+              lazy: screen(() => import('./rounds/plan/PlanRoute.tsx')),
+            },
+            {
+              path: 'places/:id',
+              handle: titled(() => say('Paddock')),
+              lazy: withBook(() => import('./places/PlaceRoute.tsx')),
+            },
+            {
+              path: 'places/:id/sowing/:event',
+              handle: titled(() => say('What came up')),
+              lazy: withBook(() => import('./sowing/SowingRoute.tsx')),
+            },
+            {
+              path: 'glossary',
+              handle: titled(() => say('Glossary')),
+              lazy: withBook(() => import('./teach/GlossaryRoute.tsx')),
+            },
+            {
+              path: 'first-round',
+              handle: titled(() => say('A first round')),
+              lazy: screen(() => import('./teach/FirstRoundRoute.tsx')),
+            },
+            {
+              path: 'group-key',
+              handle: titled(() => say('Runners of subterranean clover')),
+              lazy: withBook(() => import('./group-key/GroupKeyRoute.tsx')),
+            },
+            {
+              path: 'rounds/bring-in',
+              handle: titled(() => say('Read a file of finds')),
+              lazy: withBook(() => import('./rounds/bring-in/BringInRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id',
+              handle: titled(() => say('Counting')),
+              lazy: screen(() => import('./rounds/CountRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/pocket',
+              handle: titled(() => say('For the pocket')),
+              lazy: withBook(() => import('./rounds/sheets/PocketRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/field-sheet',
+              handle: titled(() => say('Field sheet')),
+              lazy: withBook(() => import('./rounds/sheets/FieldSheetRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/beside',
+              handle: titled(() => say('Two rounds side by side')),
+              lazy: withBook(() => import('./rounds/beside/BesideRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/name/:letter',
+              handle: titled(() => say('Bench')),
+              lazy: screen(() => import('./bench/BenchRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/weigh-up',
+              handle: titled(() => say('Weigh-up')),
+              lazy: screen(() => import('./weigh-up/WeighUpRoute.tsx')),
+            },
+            {
+              path: 'rounds/:id/hand-over',
+              handle: titled(() => say('The pages')),
+              lazy: screen(() => import('./hand-over/HandOverRoute.tsx')),
+            },
+            {
+              path: 'bench/sheet',
+              handle: titled(() => say('Specimen sheet')),
+              lazy: withBook(() => import('./bench/SheetRoute.tsx')),
+            },
+            { path: 'bench', handle: titled(() => say('Bench')), lazy: screen(() => import('./bench/BenchRoute.tsx')) },
+            {
+              path: 'plants',
+              handle: titled(() => say('Plant book')),
+              lazy: screen(() => import('./plant-book/PlantBookRoute.tsx')),
+            },
+            {
+              path: 'drawings',
+              handle: titled(() => say('Drawings')),
+              lazy: withBook(() => import('./drawings/DrawingsRoute.tsx')),
+            },
+            {
+              path: 'plants/map',
+              handle: titled(() => say('Map of look-alikes')),
+              lazy: withBook(() => import('./plant-book/MapRoute.tsx')),
+            },
+            {
+              path: 'compare',
+              handle: titled(() => say('Compare')),
+              lazy: withBook(() => import('./plant-book/CompareRoute.tsx')),
+            },
+            {
+              path: 'practice',
+              handle: titled(() => say('Practice')),
+              lazy: screen(() => import('./practice/PracticeRoute.tsx')),
+            },
+            {
+              path: 'practice/set',
+              handle: titled(() => say('A set on paper')),
+              lazy: withBook(() => import('./practice/SetSheetRoute.tsx')),
+            },
+            { path: 'team', handle: titled(() => say('Team')), lazy: screen(() => import('./access/TeamRoute.tsx')) },
+            {
+              path: 'daybook',
+              handle: titled(() => say('Daybook')),
+              lazy: screen(() => import('./daybook/DaybookRoute.tsx')),
+            },
+            {
+              path: 'plants/:id',
+              handle: titled(() => say('Plant book')),
+              lazy: screen(() => import('./plant-book/PlantRoute.tsx')),
+            },
+            {
+              path: '*',
+              loader: () => {
+                throw new Response('', { status: 404 })
+              },
+            },
+          ],
         },
       ],
     },

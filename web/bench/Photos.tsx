@@ -1,3 +1,4 @@
+import { Confirm } from '../ui/Confirm.tsx'
 import { useEffect, useState } from 'react'
 import type { Photo } from '@/core/records/specimen.ts'
 import { send } from '../api/client.ts'
@@ -45,8 +46,12 @@ export function Photos({ subject, of = say('this plant') }: { subject: string; o
     }
   }
   const remove = async (id: string) => {
-    await fetch(`/api/photos/${id}`, { method: 'DELETE' }).catch(() => undefined)
-    setPhotos((p) => p.filter((x) => x.id !== id))
+    try {
+      await send('DELETE', `/api/photos/${id}`)
+      setPhotos((p) => p.filter((x) => x.id !== id))
+    } catch (error) {
+      setProblem(say('The picture is still there: {{message}}', { message: (error as Error).message }))
+    }
   }
   return (
     <div>
@@ -71,14 +76,20 @@ export function Photos({ subject, of = say('this plant') }: { subject: string; o
                   className="size-24 rounded-xl border border-rule object-cover"
                 />
               </a>
-              <button
-                type="button"
-                aria-label={say('Take picture {{i}} away', { i: i + 1 })}
-                onClick={() => void remove(p.id)}
-                className="absolute -top-2 -right-2 size-11 rounded-full border border-rule bg-sheet"
+              <Confirm
+                title={say('Take picture {{i}} away?', { i: i + 1 })}
+                detail={say('It is deleted for everybody; there is no way back.')}
+                act={say('Take it away')}
+                onConfirm={() => void remove(p.id)}
               >
-                ×
-              </button>
+                <button
+                  type="button"
+                  aria-label={say('Take picture {{i}} away', { i: i + 1 })}
+                  className="absolute -top-2 -right-2 size-11 rounded-full border border-rule bg-sheet"
+                >
+                  ×
+                </button>
+              </Confirm>
             </li>
           ))}
         </ul>

@@ -1,7 +1,7 @@
-import { useLayoutEffect } from 'react'
 import type { Character } from '@/core/naming/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
 import { surenesses } from '@/core/naming/observerError.ts'
+import { isTyping, useWindowKeys } from '../ui/windowKeys.ts'
 import { useBench } from './benchStore.ts'
 import { KEYS_A_PAGE } from './StateAnswers.tsx'
 
@@ -22,10 +22,6 @@ interface Acts {
   find: () => void
   compare: () => void
 }
-
-/** True where keys belong to what is being typed. */
-export const isTyping = (target: EventTarget | null): boolean =>
-  target instanceof HTMLElement && target.matches('input:not([type=range]), select, textarea, [contenteditable]')
 
 function press(e: KeyboardEvent, acts: Acts): void {
   const { current } = acts
@@ -60,13 +56,7 @@ function press(e: KeyboardEvent, acts: Acts): void {
 
 /** The whole bench by keyboard. */
 export function useBenchKeys(acts: Acts): void {
-  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
-  useLayoutEffect(() => {
-    const onKey = (e: KeyboardEvent) => {
-      if (e.ctrlKey || e.metaKey || e.altKey || isTyping(e.target)) return
-      press(e, acts)
-    }
-    window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+  useWindowKeys((e) => {
+    if (!isTyping(e.target)) press(e, acts)
   })
 }

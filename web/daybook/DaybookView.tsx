@@ -8,6 +8,7 @@ import { readRounds } from '../rounds/readRound.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
 import { usePracticeAnswers } from '../practice/practiceStore.ts'
+import { KeysChoice } from './KeysChoice.tsx'
 import { LanguageChoice } from './LanguageChoice.tsx'
 import { UnitsChoice } from './UnitsChoice.tsx'
 import { Copies } from './Copies.tsx'
@@ -100,6 +101,7 @@ export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDayb
           />
           <UnitsChoice />
           <LanguageChoice />
+          <KeysChoice />
           <Copies />
         </>
       }

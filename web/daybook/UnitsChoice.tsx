@@ -11,8 +11,6 @@ const says: Record<UnitSystem, string> = {
     return say('acres, pounds, yards')
   },
 }
-const options = unitSystems.map((u) => ({ value: u, says: says[u] }))
-
 /** In which units this device shows and takes in areas, masses, rates and ways. Leaves are measured in millimetres everywhere. */
 export function UnitsChoice() {
   const { units, setUnits } = useUnits()
@@ -20,7 +18,7 @@ export function UnitsChoice() {
     <DeviceChoice
       id="units"
       title={say('Units')}
-      options={options}
+      options={unitSystems.map((u) => ({ value: u, says: says[u] }))}
       chosen={units}
       onChoose={(u) => setUnits(u as UnitSystem)}
       note={say('For this device; what is kept, and the files, stay metric. Parts of a plant are in millimetres.')}

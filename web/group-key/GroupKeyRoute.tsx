@@ -1,5 +1,6 @@
+import { useWindowKeys } from '../ui/windowKeys.ts'
 import { sayRunnerShare } from '@/text/runnerWords.ts'
-import { useLayoutEffect, useState } from 'react'
+import { useState } from 'react'
 import { useLoaderData } from 'react-router'
 import { calyxDrawing, runnerDrawing } from '@/core/drawing/runnerParts.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
@@ -232,18 +233,13 @@ export function Component() {
     setNow(last)
     setAt(steps.length - 1)
   }
-  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
-  useLayoutEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      const typing = e.target instanceof HTMLInputElement && e.target.type !== 'checkbox'
-      if (typing || e.target instanceof HTMLSelectElement || e.ctrlKey || e.metaKey) return
-      if (e.key === '1') answer(true)
-      else if (e.key === '2') answer(false)
-      else if (e.key === '?') answer(null)
-      else if (e.key === 'z') undo()
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
+  useWindowKeys((e) => {
+    const typing = e.target instanceof HTMLInputElement && e.target.type !== 'checkbox'
+    if (typing || e.target instanceof HTMLSelectElement) return
+    if (e.key === '1') answer(true)
+    else if (e.key === '2') answer(false)
+    else if (e.key === '?') answer(null)
+    else if (e.key === 'z') undo()
   })
   const [yes, no] = step.drawings()
   const name = paddocks.find((p) => p.id === paddockId)?.name ?? ''

@@ -19,25 +19,39 @@ interface Pages {
   weighed: WeighUp | undefined
   plan: PlanLine[]
   namings: Naming[]
+  /** What could not be read: the pages are not whole without it. */
+  missing: ('plan' | 'names')[]
 }
 
 /** All that stands on the pages of a round. */
 export async function readPages(round: Round): Promise<Pages> {
   const [known, plan, namings] = await Promise.all([
     weighed(round),
-    readPlan().catch(() => []),
-    getNamings().catch(() => []),
+    readPlan().catch(() => undefined),
+    getNamings().catch(() => undefined),
   ])
   return {
     round,
     weighed: known,
-    namings: namings.filter((n) => n.roundId === round.id),
-    plan: plan.filter((p) => p.paddockId === round.paddockId),
+    namings: (namings ?? []).filter((n) => n.roundId === round.id),
+    plan: (plan ?? []).filter((p) => p.paddockId === round.paddockId),
+    missing: [...(plan ? [] : ['plan' as const]), ...(namings ? [] : ['names' as const])],
   }
 }
 
+/** Said on the screen and on the paper: a page without its plan must not pass for a whole one. */
+function NotWhole({ missing }: Pick<Pages, 'missing'>) {
+  return (
+    <p role="alert" className="mb-3 rounded-xl border-2 border-harm bg-harm-wash px-4 py-3 font-semibold text-harm">
+      {missing.includes('plan')
+        ? say('These pages are not whole: what was planned could not be read. Do not hand them on; open them again.')
+        : say('The appendix is not whole: the names written down could not be read. Open the pages again.')}
+    </p>
+  )
+}
+
 /** What the client keeps: the pages on the right, what can be taken along on the left. */
-export function HandOverView({ round, weighed, plan, namings }: Pages) {
+export function HandOverView({ round, weighed, plan, namings, missing }: Pages) {
   const mayLink = useMe((s) => s.account?.role === 'advisor')
   const [appendix, setAppendix] = useState(false)
   return (
@@ -106,7 +120,10 @@ export function HandOverView({ round, weighed, plan, namings }: Pages) {
       }
       right={
         weighed ? (
-          <ClientPage round={round} weighed={weighed} plan={plan} namings={appendix ? namings : undefined} />
+          <>
+            {missing.length > 0 ? <NotWhole missing={missing} /> : null}
+            <ClientPage round={round} weighed={weighed} plan={plan} namings={appendix ? namings : undefined} />
+          </>
         ) : (
           <p>{say('Nothing is counted yet, so there is nothing to hand over.')}</p>
         )

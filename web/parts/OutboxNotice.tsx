@@ -1,3 +1,4 @@
+import { Confirm } from '../ui/Confirm.tsx'
 import { Link } from 'react-router'
 import { useStoreFull } from '../stores/browserStore.ts'
 import { useOutbox } from '../stores/outboxStore.ts'
@@ -77,9 +78,21 @@ export function OutboxNotice() {
           </button>
         ) : null}
         {refused.length > 0 ? (
-          <button type="button" onClick={dismiss} className={buttonClass}>
-            {say('Throw it away')}
-          </button>
+          <Confirm
+            title={say('Throw away what was not saved?')}
+            detail={say(
+              '{{count}} entries are only here. There is no way back: save them as a file first where in doubt.',
+              {
+                count: refused.length,
+              },
+            )}
+            act={say('Throw it away')}
+            onConfirm={dismiss}
+          >
+            <button type="button" className={buttonClass}>
+              {say('Throw it away')}
+            </button>
+          </Confirm>
         ) : null}
       </div>
     </div>

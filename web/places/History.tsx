@@ -1,3 +1,4 @@
+import { Confirm } from '../ui/Confirm.tsx'
 import { typedText } from '../parts/typedText.ts'
 import { useState, type FormEvent } from 'react'
 import { Link } from 'react-router'
@@ -170,17 +171,26 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
                 </Link>
               ) : null}
             </span>
-            <button
-              type="button"
-              aria-label={say('Take out {{kindWords}} of {{dayWords}}', {
+            <Confirm
+              title={say('Take it out of the history?')}
+              detail={say('{{kindWords}} of {{dayWords}} is deleted for everybody; there is no way back.', {
                 kindWords: kindWords[e.kind],
                 dayWords: dayWords(e.onDate),
               })}
-              className="min-h-11 min-w-11"
-              onClick={() => onRemove(e.id)}
+              act={say('Take it out')}
+              onConfirm={() => onRemove(e.id)}
             >
-              ×
-            </button>
+              <button
+                type="button"
+                aria-label={say('Take out {{kindWords}} of {{dayWords}}', {
+                  kindWords: kindWords[e.kind],
+                  dayWords: dayWords(e.onDate),
+                })}
+                className="min-h-11 min-w-11"
+              >
+                ×
+              </button>
+            </Confirm>
           </li>
         ))}
         {events.length === 0 ? <li className="py-2 text-ink-soft">{say('Nothing written down yet.')}</li> : null}

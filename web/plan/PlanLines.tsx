@@ -1,3 +1,4 @@
+import { Confirm } from '../ui/Confirm.tsx'
 import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
@@ -46,14 +47,20 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
           {line.outcome ? <p>{say('What came of it: {{outcome}}', { outcome: line.outcome })}</p> : null}
         </div>
         {onDrop ? (
-          <button
-            type="button"
-            aria-label={say('Take out: {{text}}', { text: line.text })}
-            className="min-h-11 min-w-11"
-            onClick={() => onDrop(line)}
+          <Confirm
+            title={say('Take it out of the plan?')}
+            detail={say('"{{text}}" is deleted for everybody; there is no way back.', { text: line.text })}
+            act={say('Take it out')}
+            onConfirm={() => onDrop(line)}
           >
-            ×
-          </button>
+            <button
+              type="button"
+              aria-label={say('Take out: {{text}}', { text: line.text })}
+              className="min-h-11 min-w-11"
+            >
+              ×
+            </button>
+          </Confirm>
         ) : null}
       </div>
       <details className="pl-10">

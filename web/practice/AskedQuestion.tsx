@@ -1,6 +1,7 @@
+import { useWindowKeys } from '../ui/windowKeys.ts'
 import { choiceWords } from './questionWords.ts'
 import { randomLcg } from 'd3-random'
-import { useLayoutEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef, useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { partToScale } from '@/core/drawing/sizeDrawing.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
@@ -177,17 +178,12 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
     chosen.current = id
     setPicked(id)
   }
-  // Before the question is painted: the keys answer as soon as it can be seen.
-  useLayoutEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (given || e.ctrlKey || e.metaKey || e.altKey || e.target instanceof HTMLInputElement) return
-      const choice = question.choices[Number(e.key) - 1]
-      if (choice) choose(choice.id)
-      const sure = surenessSteps[SURE_KEYS.indexOf(e.key)]
-      if (sure !== undefined && chosen.current && SURE_KEYS.includes(e.key)) onAnswer(chosen.current, sure)
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
+  useWindowKeys((e) => {
+    if (given || e.target instanceof HTMLInputElement) return
+    const choice = question.choices[Number(e.key) - 1]
+    if (choice) choose(choice.id)
+    const sure = surenessSteps[SURE_KEYS.indexOf(e.key)]
+    if (sure !== undefined && chosen.current && SURE_KEYS.includes(e.key)) onAnswer(chosen.current, sure)
   })
   return (
     <>

@@ -1,5 +1,6 @@
+import { useWindowKeys } from '../ui/windowKeys.ts'
 import { kindName } from '@/text/practiceWords.ts'
-import { useEffect, useLayoutEffect } from 'react'
+import { useEffect } from 'react'
 import type { Around } from '@/core/practice/session.ts'
 import { getNamingChecks, getNamings, getRecentlyFound } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
@@ -59,16 +60,11 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
     const kind = wish.take()
     if (kind) begin(kind)
   }, [wish, begin])
-  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
-  useLayoutEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
-        e.preventDefault()
-        next()
-      }
+  useWindowKeys((e) => {
+    if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
+      e.preventDefault()
+      next()
     }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
   })
   const tip: MidribTip = !running
     ? done.length > 0

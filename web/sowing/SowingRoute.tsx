@@ -1,4 +1,5 @@
-import { useLayoutEffect, useState, type MouseEvent } from 'react'
+import { useWindowKeys } from '../ui/windowKeys.ts'
+import { useState, type MouseEvent } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import { liveSeedsPerM2 } from '@/core/feed/seeding.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -202,19 +203,13 @@ export function Component() {
     write({ frames: check!.frames.slice(0, -1) })
     setNow(last)
   }
-  // At once, not after the picture: a key pressed as soon as the screen is seen counts.
-  useLayoutEffect(() => {
-    const press = (e: KeyboardEvent) => {
-      if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement || e.ctrlKey || e.metaKey)
-        return
-      const letter = e.key.toLowerCase()
-      const plant = letter.length === 1 ? plants[KEYS.indexOf(letter)] : undefined
-      if (plant && KEYS.includes(letter)) tap(plant, e.shiftKey ? -1 : 1)
-      else if (e.key === 'Enter' && !(e.target instanceof HTMLButtonElement)) next()
-      else if (e.key === 'z') undo()
-    }
-    window.addEventListener('keydown', press)
-    return () => window.removeEventListener('keydown', press)
+  useWindowKeys((e) => {
+    if (e.target instanceof HTMLInputElement || e.target instanceof HTMLTextAreaElement) return
+    const letter = e.key.toLowerCase()
+    const plant = letter.length === 1 ? plants[KEYS.indexOf(letter)] : undefined
+    if (plant && KEYS.includes(letter)) tap(plant, e.shiftKey ? -1 : 1)
+    else if (e.key === 'Enter' && !(e.target instanceof HTMLButtonElement)) next()
+    else if (e.key === 'z') undo()
   })
   const plan = (day: string) => {
     put({

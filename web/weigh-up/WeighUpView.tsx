@@ -1,3 +1,4 @@
+import { PanelBoundary } from '../ui/PanelBoundary.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { Link } from 'react-router'
@@ -265,17 +266,37 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <>
             <Contents turf={round.paddock.outlook === 'turf'} />
-            <Shares round={round} weighed={weighed} />
-            <PartsPanel round={round} />
-            <OutlookPanel key={round.id} round={round} />
-            <HarmPanel round={round} weighed={weighed} />
-            <ActPanel round={round} weighed={weighed} />
-            <SaysPanel round={round} />
-            <SowPanel round={round} made={weighed.composition} />
-            <FeedPanel roundId={round.id} feed={weighed.feed} />
-            <SeasonPanel made={weighed.composition} region={round.paddock.region} />
+            <PanelBoundary name={say('Made of')}>
+              <Shares round={round} weighed={weighed} />
+            </PanelBoundary>
+            <PanelBoundary name={say('Made of')}>
+              <PartsPanel round={round} />
+            </PanelBoundary>
+            <PanelBoundary name={say('Read as')}>
+              <OutlookPanel key={round.id} round={round} />
+            </PanelBoundary>
+            <PanelBoundary name={say('Harm')}>
+              <HarmPanel round={round} weighed={weighed} />
+            </PanelBoundary>
+            <PanelBoundary name={say('To do')}>
+              <ActPanel round={round} weighed={weighed} />
+            </PanelBoundary>
+            <PanelBoundary name={say('What it says')}>
+              <SaysPanel round={round} />
+            </PanelBoundary>
+            <PanelBoundary name={say('To sow')}>
+              <SowPanel round={round} made={weighed.composition} />
+            </PanelBoundary>
+            <PanelBoundary name={say('Feed')}>
+              <FeedPanel roundId={round.id} feed={weighed.feed} />
+            </PanelBoundary>
+            <PanelBoundary name={say('The year')}>
+              <SeasonPanel made={weighed.composition} region={round.paddock.region} />
+            </PanelBoundary>
             {round.paddock.outlook === 'turf' ? null : (
-              <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />
+              <PanelBoundary name={say('Stock')}>
+                <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />
+              </PanelBoundary>
             )}
           </>
         ) : (

@@ -1,4 +1,4 @@
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useId, useRef, useState } from 'react'
 import { say } from '../../language/say.ts'
 
 interface FieldProps {
@@ -16,6 +16,7 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
   const [text, setText] = useState(value === undefined ? '' : String(value))
   const [kept, setKept] = useState(value)
   const input = useRef<HTMLInputElement>(null)
+  const id = useId()
   if (kept !== value) {
     setKept(value)
     if (Number(text.replace(',', '.')) !== value) setText(value === undefined ? '' : String(value))
@@ -34,8 +35,10 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
   const by = (d: number) => type(String(Math.min(max, Math.max(0, Math.round(((value ?? 0) + d) / step) * step))))
   const button = 'min-h-12 min-w-12 rounded-xl border border-rule text-xl font-bold'
   return (
-    <label className="block">
-      <span className="block font-semibold">{label}</span>
+    <div>
+      <label htmlFor={id} className="block font-semibold">
+        {label}
+      </label>
       <span className="mt-1 flex items-center gap-1.5">
         <button
           type="button"
@@ -47,10 +50,10 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
         </button>
         <input
           ref={input}
+          id={id}
           value={text}
           inputMode="decimal"
           onChange={(e) => type(e.target.value)}
-          aria-label={label}
           aria-invalid={wrong}
           className={`min-h-12 rounded-xl border-2 border-culm bg-sheet px-3 text-center ${big ? 'w-28 text-2xl font-bold' : 'w-24 text-lg'}`}
         />
@@ -67,6 +70,6 @@ export function NumberField({ label, unit, value, onChange, max, step = 1, big }
       <span role="alert" className="block text-harm">
         {wrong ? say('A number from 0 to {{max}} is needed.', { max }) : ''}
       </span>
-    </label>
+    </div>
   )
 }

@@ -1,0 +1,74 @@
+import { expect, test, type Page } from '@playwright/test'
+
+const roundOf = async (page: Page, title: string) => {
+  const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
+  return list.find((r) => r.title === title)!.id
+}
+
+test('each screen has its title, the first tab skips to it, and a new screen has the focus', async ({ page }) => {
+  await page.goto('/rounds')
+  await expect(page).toHaveTitle('Rounds: Fold Sprig')
+  await page.keyboard.press('Tab')
+  const skip = page.getByRole('link', { name: 'Skip to the screen' })
+  await expect(skip).toBeFocused()
+  await expect(skip).toBeInViewport()
+  await page.keyboard.press('Enter')
+  await expect(page).toHaveURL(/#content$/)
+  await page.getByRole('link', { name: 'Daybook' }).click()
+  await expect(page).toHaveTitle('Daybook: Fold Sprig')
+  await expect(page.locator('#content')).toBeFocused()
+})
+
+test('letter keys can be turned off, and buttons still answer', async ({ page }) => {
+  await page.goto('/daybook')
+  await page.getByRole('group', { name: 'Letter keys' }).getByRole('button', { name: 'only buttons' }).click()
+  await page.goto('/bench')
+  const verdict = page.getByTestId('verdict')
+  await expect(verdict).toHaveText('Nothing seen yet')
+  await page.keyboard.press('5')
+  await page.keyboard.press('n')
+  await expect(verdict).toHaveText('Nothing seen yet')
+  await page
+    .getByRole('button', { name: /broad leaf/i })
+    .first()
+    .click()
+  await expect(verdict).not.toHaveText('Nothing seen yet')
+})
+
+test('nothing is deleted at one touch: the way back has the focus', async ({ page }) => {
+  await page.goto('/rounds')
+  const { paddocks } = (await (await page.request.get('/api/places')).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
+  await page.goto(`/places/${paddocks[0]!.id}`)
+  const history = page.getByRole('region', { name: 'History' })
+  await history.getByText('Write something down').click()
+  await history.getByLabel('What', { exact: true }).selectOption('grazed')
+  await history.getByLabel(/^Note/).fill('Gate post leans')
+  await history.getByRole('button', { name: 'Write it down' }).click()
+  const entry = history.getByRole('listitem').filter({ hasText: 'Gate post leans' })
+  await entry.getByRole('button', { name: /^Take out/ }).click()
+  const asked = page.getByRole('alertdialog', { name: 'Take it out of the history?' })
+  await expect(asked.getByRole('button', { name: 'Keep it' })).toBeFocused()
+  await page.keyboard.press('Enter')
+  await expect(asked).toBeHidden()
+  await expect(entry).toBeVisible()
+  await entry.getByRole('button', { name: /^Take out/ }).click()
+  await asked.getByRole('button', { name: 'Take it out' }).click()
+  await expect(entry).toHaveCount(0)
+})
+
+test('pages whose plan could not be read say that they are not whole', async ({ page }) => {
+  const id = await roundOf(page, 'Harm walk and count')
+  await page.route('**/api/plan-items', (r) => r.abort())
+  await page.goto(`/rounds/${id}/hand-over`)
+  await expect(page.getByRole('alert').filter({ hasText: 'These pages are not whole' })).toBeVisible()
+  await page.unroute('**/api/plan-items')
+  await page.reload()
+  await expect(page.getByLabel('Page for the client').first()).toBeVisible()
+  await expect(page.getByText('These pages are not whole')).toHaveCount(0)
+})
+
+test('an error in one screen leaves the head and the way on', async ({ page }) => {
+  await page.goto('/rounds/00000000-0000-4000-8000-000000000000')
+  await expect(page.getByRole('heading', { name: /could not be opened|no such page/ })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Bench' })).toBeVisible()
+})

@@ -4,15 +4,16 @@ const only = (name, from, allowed) => ({
   severity: 'error',
   comment: `${from} may import only from ${allowed.join(', ')} and packages`,
   from: { path: `^${from}/` },
-  to: { path: '^(core|text|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
+  to: { path: '^(core|text|contract|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
 })
 
 module.exports = {
   forbidden: [
     only('core-stands-alone', 'core', ['core']),
-    only('text-uses-core', 'text', ['text', 'core']),
-    only('server-uses-core', 'server', ['server', 'core', 'text', 'flora']),
-    only('web-uses-core', 'web', ['web', 'core', 'text']),
+    only('text-uses-core', 'text', ['text', 'core', 'contract']),
+    only('contract-uses-core', 'contract', ['contract', 'core']),
+    only('server-uses-core', 'server', ['server', 'core', 'text', 'contract', 'flora']),
+    only('web-uses-core', 'web', ['web', 'core', 'text', 'contract']),
     only('e2e-drives-the-page', 'e2e', ['e2e']),
     { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '^tests/' }, to: { path: '^tests/' } },
     {

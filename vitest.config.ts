@@ -5,7 +5,7 @@ export default defineConfig({
   test: {
     projects: [
       // The core is pure: its tests share what was loaded, which takes longer than most of them.
-      { extends: true, test: { name: 'core', include: ['tests/{core,text}/**/*.test.ts'], isolate: false } },
+      { extends: true, test: { name: 'core', include: ['tests/{core,text,contract}/**/*.test.ts'], isolate: false } },
       { extends: true, test: { name: 'server', include: ['tests/server/**/*.test.ts'], isolate: false } },
       { extends: true, test: { name: 'web', include: ['tests/web/**/*.test.ts'] } },
     ],

@@ -116,7 +116,7 @@ function Head() {
 
 /** The title of the window, for whoever has many open or hears it read. */
 function useTitle() {
-  const [matches, waiting] = [useMatches(), useOutbox((o) => o.letters.length)]
+  const [matches, waiting] = [useMatches(), useOutbox((o) => o.pending.length)]
   const handle = matches.map((m) => m.handle as Partial<Titled> | undefined).findLast((h) => h?.title)
   const name = handle?.title?.()
   const title = `${waiting > 0 ? `(${waiting}) ` : ''}${name ? `${name}: ` : ''}Fold Sprig`

@@ -1,3 +1,4 @@
+import { keyOf, requestOf, type Command } from '@/contract/commands.ts'
 import { randomLcg } from 'd3-random'
 import { beforeEach, describe, expect, it, vi } from 'vitest'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
@@ -6,7 +7,7 @@ import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/roun
 import { weighUp } from '@/core/survey/weighUp.ts'
 import { madeFrame } from '@/web/practice/madeFrame.ts'
 import { usePracticeAnswers } from '@/web/practice/practiceStore.ts'
-import { keep, keptUrl } from '@/web/stores/keptApart.ts'
+import { keep } from '@/web/stores/keptApart.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 import { firstHerd, useHerds } from '@/web/weigh-up/herdStore.ts'
 import { takeKept } from '@/web/weigh-up/readKept.ts'
@@ -14,10 +15,10 @@ import { seasonShares } from '@/web/weigh-up/seasonShares.ts'
 import { stillToFind } from '@/web/weigh-up/stillToFind.ts'
 import { unwanted } from '@/web/weigh-up/unwanted.ts'
 
-const posted: { key: string; method: string; url: string; body: unknown }[] = []
+const posted: Command[] = []
 beforeEach(() => {
   posted.length = 0
-  useOutbox.setState({ letters: [], post: (letter) => void posted.push(letter as never) })
+  useOutbox.setState({ pending: [], post: (command) => void posted.push(command) })
   useHerds.setState({ plans: {} })
 })
 
@@ -27,18 +28,15 @@ describe('stock of a paddock', () => {
     useHerds.getState().set('croft', { animal: 'goat-milking' })
     const plan = { ...firstHerd, count: 62, animal: 'goat-milking' }
     expect(useHerds.getState().plans).toEqual({ croft: plan })
-    expect(posted.at(-1)).toEqual({
-      key: '/api/kept/herd/croft',
-      method: 'PUT',
-      url: '/api/kept/herd/croft',
-      body: plan,
-    })
+    expect(posted.at(-1)).toEqual({ do: 'keep-apart', kind: 'herd', subject: 'croft', value: plan })
   })
 
   it('of another device is taken over, but not over what still waits to be sent from here', () => {
     const mine = { ...firstHerd, count: 5 }
     useHerds.setState({ plans: { here: mine, other: mine } })
-    useOutbox.setState({ letters: [{ key: 'k', method: 'PUT', url: keptUrl('herd', 'here'), body: mine }] })
+    useOutbox.setState({
+      pending: [{ key: 'k', command: { do: 'keep-apart', kind: 'herd', subject: 'here', value: mine } }],
+    })
     const theirs = { ...firstHerd, count: 80 }
     takeKept(
       ['here', 'other', 'new'].map((subject) => ({
@@ -57,7 +55,8 @@ describe('stock of a paddock', () => {
 
   it('what is taken away is taken away on the server', () => {
     keep('lab', 'r1', undefined)
-    expect(posted).toEqual([{ key: '/api/kept/lab/r1', method: 'DELETE', url: '/api/kept/lab/r1', body: {} }])
+    expect(posted).toEqual([{ do: 'drop-apart', kind: 'lab', subject: 'r1' }])
+    expect(requestOf(posted[0]!)).toMatchObject({ method: 'DELETE', url: '/api/kept/lab/r1' })
   })
 })
 
@@ -69,12 +68,15 @@ describe('answers of practice', () => {
     usePracticeAnswers.getState().keep(answer('a'))
     usePracticeAnswers.getState().keep(answer('b'))
     expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b'])
-    expect(posted.map((p) => p.key)).toEqual(['practice/a', 'practice/b'])
+    expect(new Set(posted.map(keyOf)).size).toBe(2)
   })
 
   it('of the server and those that wait stand once each; without a line those that wait are all', async () => {
-    const letters = ['b', 'c'].map((id) => ({ key: id, method: 'POST' as const, url: '/api/practice-answers', body: { answers: [answer(id)] } })) // prettier-ignore
-    useOutbox.setState({ letters })
+    const pending = ['b', 'c'].map((id) => ({
+      key: id,
+      command: { do: 'keep-answers' as const, answers: [answer(id)] },
+    }))
+    useOutbox.setState({ pending })
     vi.stubGlobal('fetch', async () => new Response(JSON.stringify([answer('a'), answer('b')])))
     await usePracticeAnswers.getState().read()
     expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b', 'c'])

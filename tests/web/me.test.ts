@@ -4,7 +4,7 @@ import { useOutbox } from '@/web/stores/outboxStore.ts'
 
 const ODILE = { accounts: true, account: { name: 'Odile Marrow', role: 'advisor' as const } }
 const NOBODY = { accounts: true, account: null }
-const letter = { key: 'stop', method: 'PUT' as const, url: '/api/rounds/r/stops/1', body: { hits: [] } }
+const waits = { key: 'k', command: { do: 'drop-check' as const, namingId: 'n' } }
 
 let asked: string[]
 let device: Record<string, string>
@@ -12,7 +12,7 @@ let device: Record<string, string>
 beforeEach(() => {
   asked = []
   device = {}
-  useOutbox.setState({ letters: [], refused: [], conflicts: [], signIn: false })
+  useOutbox.setState({ pending: [], refused: [], conflicts: [], signIn: false })
   useMe.setState(ODILE)
   // What a browser gives of its store: keys are properties of it.
   vi.stubGlobal(
@@ -60,9 +60,9 @@ describe('signing out', () => {
 
   // Each of these would go out under the name of whoever signs in next.
   it.each([
-    ['waits for a line', { letters: [letter] }],
-    ['was refused', { refused: [{ ...letter, message: 'The stop is too long.' }] }],
-    ['stands against another device', { conflicts: [{ url: letter.url, mine: letter.body, theirs: {} }] }],
+    ['waits for a line', { pending: [waits] }],
+    ['was refused', { refused: [{ ...waits, message: 'The stop is too long.' }] }],
+    ['stands against another device', { conflicts: [{ ...waits, theirs: {} }] }],
   ])('waits for what %s, and says how much', async (_, state) => {
     device = { 'fold-sprig-bench': 'a sheet' }
     useOutbox.setState(state as never)

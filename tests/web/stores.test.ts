@@ -1,3 +1,4 @@
+import type { Command } from '@/contract/commands.ts'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Observation } from '@/core/naming/observation.ts'
 import { emptySheet, useBench, withAnswer } from '@/web/bench/benchStore.ts'
@@ -77,14 +78,14 @@ describe('the outbox', () => {
   const sent: { url: string; body: unknown }[] = []
   let answerWith: () => Response | Promise<Response>
   const ok = () => new Response('{}', { status: 200 })
-  const letter = (key: string, body: unknown) => ({ key, method: 'PUT' as const, url: `/api/${key}`, body })
-  const { post, drain, dismiss } = useOutbox.getState()
-  const waiting = () => useOutbox.getState().letters.map((l) => l.key)
+  const command = (key: string, body: unknown): Command => ({ do: 'request', method: 'PUT', url: `/api/${key}`, body })
+  const { post, drain, dropRefused } = useOutbox.getState()
+  const waiting = () => useOutbox.getState().pending.map((l) => l.key.replace('/api/', ''))
 
   beforeEach(() => {
     sent.length = 0
     answerWith = ok
-    useOutbox.setState({ letters: [], refused: [] })
+    useOutbox.setState({ pending: [], refused: [] })
     vi.stubGlobal('fetch', async (url: string, init: { body: string }) => {
       const answered = await answerWith()
       sent.push({ url, body: JSON.parse(init.body) as unknown })
@@ -94,16 +95,16 @@ describe('the outbox', () => {
   afterEach(() => vi.unstubAllGlobals())
 
   it('sends in order and is empty afterwards', async () => {
-    post(letter('a', 1))
-    post(letter('b', 2))
+    post(command('a', 1))
+    post(command('b', 2))
     await vi.waitFor(() => expect(waiting()).toEqual([]))
     expect(sent.map((s) => s.url)).toEqual(['/api/a', '/api/b'])
   })
 
   it('keeps everything while the server does not answer, and sends it once when it is back', async () => {
     answerWith = () => Promise.reject(new TypeError('no network'))
-    post(letter('a', 1))
-    post(letter('b', 2))
+    post(command('a', 1))
+    post(command('b', 2))
     await drain()
     expect(waiting()).toEqual(['a', 'b'])
     answerWith = ok
@@ -114,9 +115,9 @@ describe('the outbox', () => {
 
   it('a later version takes the place of one that still waits', async () => {
     answerWith = () => Promise.reject(new TypeError('no network'))
-    post(letter('stop/1', 'first'))
+    post(command('stop/1', 'first'))
     await drain()
-    post(letter('stop/1', 'second'))
+    post(command('stop/1', 'second'))
     await drain()
     answerWith = ok
     await drain()
@@ -125,7 +126,7 @@ describe('the outbox', () => {
 
   it('a server in trouble (5xx) is not a refusal: the letter stays', async () => {
     answerWith = () => new Response('{}', { status: 503 })
-    post(letter('a', 1))
+    post(command('a', 1))
     await drain()
     expect(waiting()).toEqual(['a'])
     expect(useOutbox.getState().refused).toEqual([])
@@ -138,24 +139,23 @@ describe('the outbox', () => {
       first = false
       return new Response(JSON.stringify({ error: { message: 'There is no plant "moss".' } }), { status: 400 })
     }
-    post(letter('bad', 1))
-    post(letter('good', 2))
+    post(command('bad', 1))
+    post(command('good', 2))
     await vi.waitFor(() => expect(waiting()).toEqual([]))
     expect(useOutbox.getState().refused).toMatchObject([
-      { url: '/api/bad', body: 1, message: 'There is no plant "moss".' },
+      { command: { url: '/api/bad', body: 1 }, message: 'There is no plant "moss".' },
     ])
-    dismiss()
+    dropRefused()
     expect(useOutbox.getState().refused).toEqual([])
   })
 
   describe('with stops that other devices count too', () => {
     const url = '/api/rounds/r/stops/1'
-    const stop = (taxon: string) => ({
-      key: url,
-      method: 'PUT' as const,
-      url,
-      body: { id: 's1', hits: [{ taxon, amount: 1 }], measures: {}, skipped: null },
-      stop: true as const,
+    const stop = (taxon: string): Command => ({
+      do: 'save-stop',
+      roundId: 'r',
+      seq: 1,
+      stop: { id: 's1', hits: [{ taxon, amount: 1 }], doneAt: null, stratum: '', measures: {}, skipped: null },
     })
     const theirs = { seq: 1, version: 4, hits: [{ taxon: 'bare', amount: 1 }], measures: {}, skipped: null }
     const conflict = () => new Response(JSON.stringify({ error: { message: 'both', theirs } }), { status: 409 })
@@ -164,7 +164,7 @@ describe('the outbox', () => {
 
     it('each write says which device it is and which version it had', async () => {
       answerWith = () => new Response('{"version":3}', { status: 200 })
-      useOutbox.getState().saw({ [url]: 2 })
+      useOutbox.getState().noteVersions({ [url]: 2 })
       post(stop('timothy'))
       await vi.waitFor(() => expect(waiting()).toEqual([]))
       post(stop('bare'))
@@ -178,9 +178,12 @@ describe('the outbox', () => {
       post(stop('timothy'))
       await vi.waitFor(() => expect(useOutbox.getState().conflicts).toHaveLength(1))
       expect(useOutbox.getState().refused).toEqual([])
-      expect(useOutbox.getState().conflicts[0]).toMatchObject({ theirs, mine: { hits: [{ taxon: 'timothy' }] } })
+      expect(useOutbox.getState().conflicts[0]).toMatchObject({
+        theirs,
+        command: { stop: { hits: [{ taxon: 'timothy' }] } },
+      })
       answerWith = () => new Response('{"version":5}', { status: 200 })
-      useOutbox.getState().settle(url, 'mine')
+      useOutbox.getState().resolveConflict(url, 'mine')
       await vi.waitFor(() => expect(waiting()).toEqual([]))
       expect(bodies().at(-1)).toMatchObject({ base: 4, hits: [{ taxon: 'timothy' }] })
       expect(useOutbox.getState().conflicts).toEqual([])
@@ -191,7 +194,7 @@ describe('the outbox', () => {
       post(stop('timothy'))
       await vi.waitFor(() => expect(useOutbox.getState().conflicts).toHaveLength(1))
       const before = sent.length
-      useOutbox.getState().settle(url, 'theirs')
+      useOutbox.getState().resolveConflict(url, 'theirs')
       await drain()
       expect(sent).toHaveLength(before)
       expect(useOutbox.getState().versions[url]).toBe(4)
@@ -199,10 +202,10 @@ describe('the outbox', () => {
 
     it('a version read anew does not replace the one that a waiting write was made over', async () => {
       answerWith = () => Promise.reject(new TypeError('no network'))
-      useOutbox.getState().saw({ [url]: 1 })
+      useOutbox.getState().noteVersions({ [url]: 1 })
       post(stop('timothy'))
       await drain()
-      useOutbox.getState().saw({ [url]: 6 })
+      useOutbox.getState().noteVersions({ [url]: 6 })
       expect(useOutbox.getState().versions[url]).toBe(1)
     })
   })

@@ -2,9 +2,9 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { openStop, type Paddock, type Round, type RoundSummary } from '@/core/records/round.ts'
 import { emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { readPlaces } from '@/web/places/readPlaces.ts'
-import { readRound, readRounds, type PlannedRound } from '@/web/rounds/readRound.ts'
-import { stopUrl } from '@/web/rounds/useSaving.ts'
-import { noteSent } from '@/web/stores/fieldCache.ts'
+import { keyOf, type Command, type PlannedRound, type SentStop } from '@/contract/commands.ts'
+import { readRound, readRounds } from '@/web/rounds/readRound.ts'
+import { applyToCache } from '@/web/stores/fieldCache.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 
 const holding = { id: 'h', name: 'Withy Bank', client: 'Ansa Merrowfield' }
@@ -42,8 +42,30 @@ const plan: PlannedRound = {
 }
 
 let answers: Record<string, unknown>
-const waiting = (...letters: { method?: 'POST' | 'PUT'; url: string; body: unknown }[]) =>
-  useOutbox.setState({ letters: letters.map((l) => ({ key: l.url, method: 'PUT' as const, ...l })) })
+const waiting = (...commands: Command[]) =>
+  useOutbox.setState({ pending: commands.map((command) => ({ key: keyOf(command), command })) })
+const saveStop = (roundId: string, seq: number, stop: Partial<SentStop>): Command => ({
+  do: 'save-stop',
+  roundId,
+  seq,
+  stop: { id: `s${seq}`, hits: [], doneAt: null, stratum: '', measures: {}, skipped: null, ...stop },
+})
+const naming = (letter: string, plant: string): Command => ({
+  do: 'write-naming',
+  naming: {
+    id: `n-${plant}`,
+    roundId: 'r',
+    letter,
+    plant,
+    probability: 0.97,
+    context: {},
+    observations: [],
+    namedAt: '2027-04-02T10:00:00Z',
+    place: '',
+    specimens: 1,
+    evidence: [],
+  },
+})
 
 beforeEach(() => {
   answers = {
@@ -51,7 +73,7 @@ beforeEach(() => {
     '/api/rounds/r': known,
     '/api/places': { holdings: [holding], paddocks: [paddock] },
   }
-  useOutbox.setState({ letters: [], refused: [], conflicts: [], versions: {} })
+  useOutbox.setState({ pending: [], refused: [], conflicts: [], versions: {} })
   vi.stubGlobal('fetch', async (url: string) => {
     if (!(url in answers)) throw new TypeError('no network')
     return new Response(JSON.stringify(answers[url]), { status: 200 })
@@ -65,10 +87,7 @@ describe('a round as this device knows it', () => {
   })
 
   it('holds what still waits to be sent, stop by stop', async () => {
-    waiting({
-      url: stopUrl('r', 2),
-      body: { id: 's2', hits: hitsOf({ timothy: 3 }), doneAt: null, measures: { heightCm: 9 } },
-    })
+    waiting(saveStop('r', 2, { hits: hitsOf({ timothy: 3 }), measures: { heightCm: 9 } }))
     const round = await readRound('r')
     expect(round.stops[0]!.hits).toEqual([])
     expect(round.stops[1]).toMatchObject({ seq: 2, measures: { heightCm: 9 } })
@@ -76,23 +95,30 @@ describe('a round as this device knows it', () => {
   })
 
   it('holds a stop that was added here, and a letter that was named here', async () => {
-    waiting(
-      { url: stopUrl('r', 3), body: { id: 's3', hits: [], doneAt: null, position: [1, 1] } },
-      { url: '/api/rounds/r/unknowns/A', body: { namedAs: 'velvetgrass' } },
-    )
+    waiting(saveStop('r', 3, { position: [1, 1] }), {
+      do: 'name-letter',
+      roundId: 'r',
+      letter: 'A',
+      namedAs: 'velvetgrass',
+    })
     const round = await readRound('r')
     expect(round.stops.map((s) => s.seq)).toEqual([1, 2, 3])
     expect(round.stops[2]).toMatchObject({ id: 's3', position: [1, 1], skipped: null })
     expect(round.unknowns).toEqual([{ letter: 'A', namedAs: 'velvetgrass' }])
   })
 
+  it('an unknown that is named at the bench has its name, as the bench writes it down', async () => {
+    waiting(naming('A', 'velvetgrass'))
+    expect((await readRound('r')).unknowns).toEqual([{ letter: 'A', namedAs: 'velvetgrass' }])
+  })
+
   it('what waits for another round does not come into it', async () => {
-    waiting({ url: stopUrl('r2', 1), body: { id: 'x', hits: hitsOf({ bare: 2 }), doneAt: null } })
+    waiting(saveStop('r2', 1, { hits: hitsOf({ bare: 2 }) }))
     expect((await readRound('r')).stops[0]!.hits).toEqual([])
   })
 
   it('a round planned here and not sent yet opens whole', async () => {
-    waiting({ method: 'POST', url: '/api/rounds', body: plan })
+    waiting({ do: 'plan-round', round: plan })
     const round = await readRound('new')
     expect(round).toMatchObject({ title: 'Laid in the field', holding: 'Withy Bank', client: 'Ansa Merrowfield' })
     expect(round.stops.map((s) => s.stratum)).toEqual(['', '', 'hollow'])
@@ -106,7 +132,7 @@ describe('a round as this device knows it', () => {
 
 describe('the lists', () => {
   it('rounds hold those planned here, once, also after the server has them', async () => {
-    waiting({ method: 'POST', url: '/api/rounds', body: plan })
+    waiting({ do: 'plan-round', round: plan })
     expect((await readRounds()).map((r) => r.title)).toEqual(['Laid in the field', 'Count'])
     expect((await readRounds())[0]).toMatchObject({ stops: 3, stopsDone: 0, paddock: 'Long Croft' })
     answers['/api/rounds'] = [{ ...summary, id: 'new' }]
@@ -115,10 +141,10 @@ describe('the lists', () => {
 
   it('places hold what was drawn or changed here', async () => {
     waiting(
-      { method: 'POST', url: '/api/holdings', body: { id: 'h2', name: 'Mill Strip', client: '' } },
-      { method: 'POST', url: '/api/paddocks', body: { ...paddock, id: 'p2', holdingId: 'h2', name: 'Drawn' } },
-      { url: '/api/paddocks/p', body: { ...paddock, name: 'Long Croft, south' } },
-      { url: '/api/paddocks/p/events/e1', body: { kind: 'cut' } },
+      { do: 'add-holding', holding: { id: 'h2', name: 'Mill Strip', client: '' } },
+      { do: 'add-paddock', paddock: { ...paddock, id: 'p2', holdingId: 'h2', name: 'Drawn' } },
+      { do: 'save-paddock', paddock: { ...paddock, name: 'Long Croft, south' } },
+      { do: 'delete-event', paddockId: 'p', eventId: 'e1' },
     )
     const { holdings, paddocks } = await readPlaces()
     expect(holdings.map((h) => h.name)).toEqual(['Withy Bank', 'Mill Strip'])
@@ -143,25 +169,25 @@ describe('what the server has taken is in the kept copy', () => {
   })
 
   it('a stop with its version, before it leaves the outbox', async () => {
-    await noteSent(stopUrl('r', 2), { id: 's2', hits: hitsOf({ timothy: 2 }), doneAt: null, by: 'me' }, 5)
+    await applyToCache(saveStop('r', 2, { hits: hitsOf({ timothy: 2 }) }), 5)
     expect(store.round().stops[1]).toMatchObject({ seq: 2, version: 5 })
     expect(store.round().stops[1]!.hits).toHaveLength(2)
     expect(store.round().stops[0]).toEqual(JSON.parse(JSON.stringify(known.stops[0])))
   })
 
   it('an added stop, and a letter that got its name', async () => {
-    await noteSent(stopUrl('r', 3), { ...openStop('s3', 3, null) }, 1)
-    await noteSent('/api/rounds/r/unknowns/B', { namedAs: 'timothy' }, undefined)
-    await noteSent('/api/rounds/r/unknowns/B', { namedAs: 'red-fescue' }, undefined)
+    await applyToCache(saveStop('r', 3, {}), 1)
+    await applyToCache({ do: 'name-letter', roundId: 'r', letter: 'B', namedAs: 'timothy' }, undefined)
+    await applyToCache(naming('B', 'red-fescue'), undefined)
     expect(store.round().stops).toHaveLength(3)
     expect(store.round().unknowns).toEqual([{ letter: 'B', namedAs: 'red-fescue' }])
   })
 
   it('nothing is kept of a round that was never opened, and a store that fails does not hold up the sending', async () => {
-    await noteSent(stopUrl('other', 1), {}, 1)
+    await applyToCache(saveStop('other', 1, {}), 1)
     expect([...store.kept.keys()]).toEqual(['/api/rounds/r'])
     vi.stubGlobal('caches', { open: () => Promise.reject(new Error('storage full')) })
-    await expect(noteSent(stopUrl('r', 1), {}, 1)).resolves.toBeUndefined()
+    await expect(applyToCache(saveStop('r', 1, {}), 1)).resolves.toBeUndefined()
   })
 
   it('a whole count: letters sent one by one leave the copy as the server has it', async () => {
@@ -170,10 +196,8 @@ describe('what the server has taken is in the kept copy', () => {
       return new Response(JSON.stringify({ version: base + 1 }), { status: 200 })
     })
     for (const n of [1, 2, 3]) {
-      const url = stopUrl('r', 1)
-      const body = { id: 's1', hits: hitsOf({ timothy: n }), doneAt: null }
-      useOutbox.getState().post({ key: url, method: 'PUT', url, body, stop: true })
-      await vi.waitFor(() => expect(useOutbox.getState().letters).toEqual([]))
+      useOutbox.getState().post(saveStop('r', 1, { hits: hitsOf({ timothy: n }) }))
+      await vi.waitFor(() => expect(useOutbox.getState().pending).toEqual([]))
     }
     expect(store.round().stops[0]!.hits).toHaveLength(3)
     expect(store.round().stops[0]!.version).toBe(3)

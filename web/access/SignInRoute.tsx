@@ -19,7 +19,7 @@ export function Component() {
   const [params] = useSearchParams()
   const navigate = useNavigate()
   const enter = useMe((s) => s.signIn)
-  const waiting = useOutbox((s) => s.letters.length)
+  const waiting = useOutbox((s) => s.pending.length)
   const submit = async (e: FormEvent) => {
     e.preventDefault()
     setBusy(true)

@@ -31,10 +31,8 @@ export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
   const keep = (namedAs: string | null) => {
     const before = waiting.find((u) => u.id === sheet.id)
     post({
-      key: crypto.randomUUID(),
-      method: 'PUT',
-      url: `/api/unknowns/${sheet.id}`,
-      body: {
+      do: 'keep-unknown',
+      unknown: {
         id: sheet.id,
         place: sheet.place,
         note: sheet.note,
@@ -68,10 +66,8 @@ export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
 
   const write = (candidate: Candidate) => {
     post({
-      key: crypto.randomUUID(),
-      method: 'POST',
-      url: '/api/namings',
-      body: {
+      do: 'write-naming',
+      naming: {
         id: crypto.randomUUID(),
         roundId: round?.id ?? null,
         letter,

@@ -15,8 +15,6 @@ import { fixed } from '../language/numbers.ts'
 
 const OTHER = 'other'
 const SHOWN = 8
-const url = (id: string) => `/api/naming-checks/${id}`
-
 function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) => void }) {
   const plants = useFlora((s) => s.plants)
   const [text, setText] = useState('')
@@ -98,12 +96,11 @@ export function ComeBack({
   const right = done.filter((d) => d.right).length
   const keep = (c: NamingCheck) => {
     onChecks([...checks.filter((x) => x.namingId !== c.namingId), c])
-    const { namingId, ...body } = c
-    post({ key: url(namingId), method: 'PUT', url: url(namingId), body })
+    post({ do: 'check-naming', check: c })
   }
   const undo = (id: string) => {
     onChecks(checks.filter((x) => x.namingId !== id))
-    post({ key: url(id), method: 'DELETE', url: url(id), body: {} })
+    post({ do: 'drop-check', namingId: id })
   }
   const plants = useFlora((s) => s.plants)
   const lean = bearing(done)

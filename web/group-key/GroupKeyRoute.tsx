@@ -1,3 +1,4 @@
+import { saysApart } from '@/contract/applied.ts'
 import { useWindowKeys } from '../ui/windowKeys.ts'
 import { sayRunnerShare } from '@/text/runnerWords.ts'
 import { useState } from 'react'
@@ -14,8 +15,7 @@ import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { Leaf } from '../parts/Leaf.tsx'
 import { readPlaces } from '../places/readPlaces.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
-import { keptUrl } from '../stores/keptApart.ts'
+import { pendingCommands } from '../stores/outboxStore.ts'
 import { nothingPulled, useRunners, type Pulled } from './runnersStore.ts'
 import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
@@ -24,10 +24,11 @@ const FILE = 'fold-sprig-runners'
 
 export async function loader() {
   const [places, kept] = await Promise.all([readPlaces(), getKept().catch(() => [])])
-  const waiting = new Set(useOutbox.getState().letters.map((l) => l.url))
+  const waiting = pendingCommands()
   const pulled = { ...useRunners.getState().pulled }
   for (const k of kept)
-    if (k.kind === 'runners' && !waiting.has(keptUrl('runners', k.subject))) pulled[k.subject] = k.value as Pulled
+    if (k.kind === 'runners' && !waiting.some((c) => saysApart(c, 'runners', k.subject)))
+      pulled[k.subject] = k.value as Pulled
   useRunners.setState({ pulled })
   return places
 }

@@ -9,13 +9,17 @@ import { say } from '../language/say.ts'
 const buttonClass = 'min-h-11 rounded-lg border border-current px-3 font-semibold'
 
 const saveUnsent = () => {
-  const { letters, refused } = useOutbox.getState()
-  download('not-sent.json', JSON.stringify(unsentFile([...refused, ...letters])), 'application/json')
+  const { pending, refused } = useOutbox.getState()
+  download(
+    'not-sent.json',
+    JSON.stringify(unsentFile([...refused, ...pending].map((p) => p.command))),
+    'application/json',
+  )
 }
 
 /** What waits to be sent, in the line above every screen. */
 export function Waiting() {
-  const waiting = useOutbox((s) => s.letters.length)
+  const waiting = useOutbox((s) => s.pending.length)
   const signIn = useOutbox((s) => s.signIn)
   if (signIn)
     return (
@@ -37,8 +41,8 @@ export function Waiting() {
 export function OutboxNotice() {
   const refused = useOutbox((s) => s.refused)
   const unkept = useOutbox((s) => s.unkept.length)
-  const again = useOutbox((s) => s.again)
-  const dismiss = useOutbox((s) => s.dismiss)
+  const again = useOutbox((s) => s.retryRefused)
+  const dismiss = useOutbox((s) => s.dropRefused)
   const full = useStoreFull((s) => s.full)
   if (refused.length === 0 && unkept === 0 && !full) return null
   return (

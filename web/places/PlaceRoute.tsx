@@ -1,3 +1,4 @@
+import { eventsAfter } from '@/contract/applied.ts'
 import { useState } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -5,7 +6,7 @@ import type { Paddock } from '@/core/records/round.ts'
 import { ApiError, getPaddock } from '../api/client.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import type { MidribTip } from '../parts/Midrib.tsx'
-import { useOutbox } from '../stores/outboxStore.ts'
+import { pendingCommands, useOutbox } from '../stores/outboxStore.ts'
 import { PlaceDrawing } from './PlaceDrawing.tsx'
 import { PlaceFields } from './PlaceFields.tsx'
 import { PlaceKnown } from './PlaceKnown.tsx'
@@ -22,13 +23,15 @@ export async function loader({ params }: LoaderFunctionArgs): Promise<Loaded> {
   const places = await readPlaces()
   if (params.id === 'new') return { ...places, paddock: null, events: [] }
   const known = places.paddocks.find((p) => p.id === params.id)
+  const withWaiting = (events: PaddockEvent[]) =>
+    pendingCommands().reduce((list, c) => eventsAfter(list, params.id!, c), events)
   try {
     const { paddock, events } = await getPaddock(params.id!)
-    return { ...places, paddock: known ?? paddock, events }
+    return { ...places, paddock: known ?? paddock, events: withWaiting(events) }
   } catch (error) {
     // Drawn or known here, and the server is away: what is known is shown.
     if (known && error instanceof ApiError && (error.status === 0 || error.status === 404))
-      return { ...places, paddock: known, events: [] }
+      return { ...places, paddock: known, events: withWaiting([]) }
     throw error
   }
 }
@@ -44,16 +47,14 @@ function Place({ holdings, paddocks, paddock, events: kept }: Loaded) {
   const state = usePlace(paddock, holdings, paddocks)
   const [events, setEvents] = useState(kept)
   const { place } = state
-  const url = (id: string) => `/api/paddocks/${place.id}/events/${id}`
   const add = (e: PaddockEvent) => {
     setEvents((l) => [e, ...l].sort((a, b) => (a.onDate < b.onDate ? 1 : -1)))
-    const body = { kind: e.kind, onDate: e.onDate, note: e.note, detail: e.detail }
-    post({ key: url(e.id), method: 'PUT', url: url(e.id), body })
+    post({ do: 'save-event', event: e })
     if (e.detail.sown && place.boundary) state.setSown(e.detail.sown.map((s) => s.plant))
   }
   const remove = (id: string) => {
     setEvents((l) => l.filter((e) => e.id !== id))
-    post({ key: url(id), method: 'DELETE', url: url(id), body: undefined })
+    post({ do: 'delete-event', paddockId: place.id, eventId: id })
   }
   return (
     <Leaf

@@ -14,8 +14,7 @@ export function RenameHolding({ holding }: { holding: Holding }) {
   const { revalidate } = useRevalidator()
   const changed = name.trim() !== holding.name || client.trim() !== holding.client
   const keep = async () => {
-    const url = `/api/holdings/${holding.id}`
-    post({ key: url, method: 'PUT', url, body: { id: holding.id, name: name.trim(), client: client.trim() } })
+    post({ do: 'save-holding', holding: { id: holding.id, name: name.trim(), client: client.trim() } })
     setSaid(say('{{name}} it is now, for all its paddocks.', { name: name.trim() }))
     await useOutbox.getState().drain()
     await revalidate()

@@ -85,15 +85,14 @@ export function usePlace(paddock: Paddock | null, holdings: Holding[], paddocks:
     }
   }
   const write = (next: Paddock) => {
-    const url = paddock ? `/api/paddocks/${next.id}` : '/api/paddocks'
-    post({ key: `/api/paddocks/${next.id}`, method: paddock ? 'PUT' : 'POST', url, body: next })
+    post({ do: paddock ? 'save-paddock' : 'add-paddock', paddock: next })
   }
   const save = () => {
     if (missing) return setProblem(missing)
     const holdingId = place.holdingId === 'new' ? crypto.randomUUID() : place.holdingId
     if (place.holdingId === 'new') {
-      const body = { id: holdingId, name: newHolding.name.trim(), client: newHolding.client.trim() }
-      post({ key: `/api/holdings/${holdingId}`, method: 'POST', url: '/api/holdings', body })
+      const holding = { id: holdingId, name: newHolding.name.trim(), client: newHolding.client.trim() }
+      post({ do: 'add-holding', holding })
     }
     const next = { ...place, holdingId, name: place.name.trim() }
     write(next)

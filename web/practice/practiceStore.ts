@@ -1,9 +1,8 @@
 import { create } from 'zustand'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { getPracticeAnswers } from '../api/client.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
-
-const url = '/api/practice-answers'
+import { answersAfter } from '@/contract/applied.ts'
+import { pendingCommands, useOutbox } from '../stores/outboxStore.ts'
 
 interface PracticeState {
   answers: PracticeAnswer[]
@@ -13,22 +12,15 @@ interface PracticeState {
   keep: (answer: PracticeAnswer) => void
 }
 
-const waiting = (): PracticeAnswer[] =>
-  useOutbox
-    .getState()
-    .letters.filter((l) => l.url === url)
-    .flatMap((l) => (l.body as { answers: PracticeAnswer[] }).answers)
-
 /** Everything that was answered in practice. */
 export const usePracticeAnswers = create<PracticeState>()((set) => ({
   answers: [],
   read: async () => {
     const kept = await getPracticeAnswers().catch(() => [])
-    const ids = new Set(kept.map((a) => a.id))
-    set({ answers: [...kept, ...waiting().filter((a) => !ids.has(a.id))] })
+    set({ answers: pendingCommands().reduce(answersAfter, kept) })
   },
   keep: (answer) => {
     set((s) => ({ answers: [...s.answers, answer] }))
-    useOutbox.getState().post({ key: `practice/${answer.id}`, method: 'POST', url, body: { answers: [answer] } })
+    useOutbox.getState().post({ do: 'keep-answers', answers: [answer] })
   },
 }))

@@ -46,11 +46,11 @@ function Version({
 /** Stops that two devices counted: both versions side by side, and the person chooses. */
 export function ConflictPanel({ round, onTheirs }: { round: Round; onTheirs: (stop: Stop) => void }) {
   const all = useOutbox((s) => s.conflicts)
-  const settle = useOutbox((s) => s.settle)
-  const here = all.filter((c) => c.url.startsWith(`/api/rounds/${round.id}/`))
+  const settle = useOutbox((s) => s.resolveConflict)
+  const here = all.filter((c) => c.command.roundId === round.id)
   if (here.length === 0) return null
   const keep = (c: Conflict, which: 'mine' | 'theirs') => {
-    settle(c.url, which)
+    settle(c.key, which)
     if (which === 'theirs') onTheirs(c.theirs)
   }
   return (
@@ -59,10 +59,10 @@ export function ConflictPanel({ round, onTheirs }: { round: Round; onTheirs: (st
         {say('Counted on two devices')}
       </h2>
       {here.map((c) => (
-        <div key={c.url} className="mt-2">
+        <div key={c.key} className="mt-2">
           <p>{say('Stop {{seq}}: both versions are kept until you choose.', { seq: c.theirs.seq })}</p>
           <div className="mt-1 grid gap-2 sm:grid-cols-2">
-            <Version title={say('On this device')} stop={c.mine} onKeep={() => keep(c, 'mine')} />
+            <Version title={say('On this device')} stop={c.command.stop} onKeep={() => keep(c, 'mine')} />
             <Version title={say('From the other device')} stop={c.theirs} onKeep={() => keep(c, 'theirs')} />
           </div>
         </div>

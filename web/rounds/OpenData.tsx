@@ -2,18 +2,27 @@ import { refusedFile } from '@/text/fileWords.ts'
 import { useState } from 'react'
 import { Link, useRevalidator } from 'react-router'
 import { readRoundFile } from '@/core/formats/roundFile.ts'
-import { importDune, openRoundFile } from '../api/client.ts'
+import { keyOf, type Command } from '@/contract/commands.ts'
+import { importDune, openRoundFile, type RoundFileTaken } from '../api/client.ts'
 import { FileButton } from '../parts/FileButton.tsx'
-import { useOutbox } from '../stores/outboxStore.ts'
-import type { Letter } from '../stores/letterBox.ts'
+import { useOutbox, type Conflict } from '../stores/outboxStore.ts'
+import { UnsentFile } from './UnsentFile.tsx'
 import { readUnsent } from '../stores/unsentFile.ts'
-import { stopUrl } from './useSaving.ts'
 import { say } from '../language/say.ts'
+
+/** A stop that was counted here and in the file: both stay until the person has chosen. */
+function conflictOf(roundId: string, { seq, mine, theirs }: RoundFileTaken['conflicts'][number]): Conflict {
+  const { id, hits, doneAt, stratum, measures, skipped, position } = mine
+  const stop = { id, hits, doneAt, stratum, measures, skipped, ...(position ? { position } : {}) }
+  const command = { do: 'save-stop' as const, roundId, seq, stop }
+  return { key: keyOf(command), command, theirs }
+}
 
 /** Bring in a round that was handed on as a file, or the open table that ships with the app. */
 export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) {
   const [said, setSaid] = useState('')
-  const met = useOutbox((s) => s.met)
+  const addConflicts = useOutbox((s) => s.addConflicts)
+  const [unsent, setUnsent] = useState<Command[]>()
   const { revalidate } = useRevalidator()
   const attempt = async (work: () => Promise<{ roundId: string; words: string }>) => {
     try {
@@ -25,22 +34,23 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
       setSaid((error as Error).message)
     }
   }
-  /** What another device could not send goes into the outbox of this one. */
-  const takeUnsent = async (letters: Letter[]) => {
-    for (const letter of letters) useOutbox.getState().post(letter)
+  /** What another device could not send goes into the outbox of this one, once the person has seen what it is. */
+  const takeUnsent = async (commands: Command[]) => {
+    setUnsent(undefined)
+    for (const command of commands) useOutbox.getState().post(command)
     await useOutbox.getState().drain()
     await revalidate()
-    setSaid(say('{{n}} entries that were not sent from another device were taken in.', { n: letters.length }))
+    setSaid(say('{{n}} entries that were not sent from another device were taken in.', { n: commands.length }))
   }
   const openFile = async (file: File) => {
     const text = await file.text()
-    const unsent = readUnsent(text)
-    if (unsent) return takeUnsent(unsent)
+    const read = readUnsent(text)
+    if (read) return setUnsent(read)
     await attempt(async () => {
       const read = readRoundFile(text)
       if ('problem' in read) throw refusedFile(read.problem)
       const { roundId, isNew, stopsTaken, conflicts } = await openRoundFile(read.file)
-      met(conflicts.map((c) => ({ url: stopUrl(roundId, c.seq), mine: c.mine, theirs: c.theirs })))
+      addConflicts(conflicts.map((c) => conflictOf(roundId, c)))
       const differ =
         conflicts.length > 0
           ? say(' {{n}} were counted here too, and differently: open the round and choose.', { n: conflicts.length })
@@ -79,6 +89,9 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
           {say('Load the open dune-meadow table')}
         </button>
       </div>
+      {unsent ? (
+        <UnsentFile commands={unsent} onTake={() => void takeUnsent(unsent)} onLeave={() => setUnsent(undefined)} />
+      ) : null}
       <p role="status" className="mt-1 text-ink-soft">
         {said ||
           say('20 plots with 30 species from Jongman, ter Braak & van Tongeren 1987, to check the arithmetic with.')}

@@ -1,3 +1,4 @@
+import { saysApart } from '@/contract/applied.ts'
 import { useWindowKeys } from '../ui/windowKeys.ts'
 import { useState, type MouseEvent } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
@@ -12,8 +13,7 @@ import { Leaf } from '../parts/Leaf.tsx'
 import { usePlanLines } from '../plan/usePlanLines.ts'
 import { AddPlant } from '../rounds/AddPlant.tsx'
 import { shortName, useFlora } from '../stores/floraStore.ts'
-import { keptUrl } from '../stores/keptApart.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
+import { pendingCommands } from '../stores/outboxStore.ts'
 import { StandNotes } from './StandNotes.tsx'
 import { useSowings } from './sowingStore.ts'
 import { figure } from './sowingWords.ts'
@@ -27,7 +27,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
   const event = events.find((e) => e.id === params.event && e.detail.sown)
   if (!event) throw new Response('', { status: 404 })
   const here = kept.find((k) => k.kind === 'sowing' && k.subject === event.id)
-  const waiting = useOutbox.getState().letters.some((l) => l.url === keptUrl('sowing', event.id))
+  const waiting = pendingCommands().some((c) => saysApart(c, 'sowing', event.id))
   if (here && !waiting)
     useSowings.setState((s) => ({
       checks: { ...s.checks, [event.id]: (here.value as { checks: SowingCheck[] }).checks },

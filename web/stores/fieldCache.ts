@@ -1,11 +1,11 @@
-import type { Round, Stop } from '@/core/records/round.ts'
+import { roundAfter, roundOfCommand } from '@/contract/applied.ts'
+import type { Command } from '@/contract/commands.ts'
+import type { Round } from '@/core/records/round.ts'
 
 const DATA = 'fold-sprig-data'
 const REST_MS = 2000
 /** Rounds still to be walked that are kept on the device. */
 const MOST_ROUNDS = 12
-const stopAddress = /^(\/api\/rounds\/[^/]+)\/stops\/(\d+)$/
-const letterAddress = /^(\/api\/rounds\/[^/]+)\/unknowns\/([A-Z])$/
 
 /** The service worker writes into the same store: one at a time. */
 const alone = (work: () => Promise<void>): Promise<void> =>
@@ -23,36 +23,18 @@ async function change(url: string, by: (round: Round) => Round): Promise<void> {
   })
 }
 
-function withStop(round: Round, stop: Stop): Round {
-  const known = round.stops.some((s) => s.seq === stop.seq)
-  return {
-    ...round,
-    stops: known ? round.stops.map((s) => (s.seq === stop.seq ? { ...s, ...stop } : s)) : [...round.stops, stop],
-  }
-}
-
 /**
  * What the server has taken is put into the copy kept on this device before it leaves the outbox: so a page opened
  * without a signal shows it, whichever moment the signal goes.
+ *
+ * @param version what the server calls it now, where it counts versions
  */
-export async function noteSent(url: string, body: unknown, version: number | undefined): Promise<void> {
+export async function applyToCache(command: Command, version: number | undefined): Promise<void> {
   try {
-    const stop = stopAddress.exec(url)
-    if (stop)
-      return await change(stop[1]!, (round) =>
-        withStop(round, { ...(body as Stop), seq: Number(stop[2]), version: version ?? 0 }),
-      )
-    const letter = letterAddress.exec(url)
-    if (letter)
-      return await change(letter[1]!, (round) => ({
-        ...round,
-        unknowns: [
-          ...round.unknowns.filter((u) => u.letter !== letter[2]),
-          { letter: letter[2]!, namedAs: (body as { namedAs?: string | null }).namedAs ?? null },
-        ],
-      }))
+    const roundId = roundOfCommand(command)
+    if (roundId !== undefined) await change(`/api/rounds/${roundId}`, (round) => roundAfter(round, command, version))
     // A round that was planned here: the server's own copy is fetched once, and so kept.
-    if (url === '/api/rounds') await fetch(`/api/rounds/${(body as { id: string }).id}`)
+    if (command.do === 'plan-round') await fetch(`/api/rounds/${command.round.id}`)
   } catch {
     // Storage that is full or not allowed: the server has it, and that is what counts.
   }

@@ -27,8 +27,8 @@ export const useMe = create<MeState>()((set, get) => ({
   },
   signOut: async () => {
     await useOutbox.getState().drain()
-    const { letters, refused, conflicts } = useOutbox.getState()
-    const open = letters.length + refused.length + conflicts.length
+    const { pending, refused, conflicts } = useOutbox.getState()
+    const open = pending.length + refused.length + conflicts.length
     if (open > 0)
       throw new Error(
         say(

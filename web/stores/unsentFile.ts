@@ -1,34 +1,42 @@
-import type { Letter } from './letterBox.ts'
+import { commandOf, requestOf, type Command, type WriteMethod, type WriteRequest } from '@/contract/commands.ts'
 
 const KIND = 'fold-sprig-not-sent'
 
 /** What could not be sent, to be opened on another device. */
-export const unsentFile = (letters: Letter[]) => ({
-  kind: KIND,
-  letters: letters.map(({ key, method, url, body, stop }) => ({ key, method, url, body, ...(stop ? { stop } : {}) })),
-})
+export const unsentFile = (commands: Command[]) => ({ kind: KIND, version: 2, commands })
 
-/** What the outbox carries; a file somebody sent must not be able to ask for anything else. */
-const CARRIED =
-  /^\/api\/(rounds|paddocks|holdings|kept|plan-items|namings|unknowns|practice-answers|naming-checks)(\/[\w-]+)*$/
+const methods: readonly WriteMethod[] = ['POST', 'PUT', 'DELETE']
 
-const isLetter = (l: unknown): l is Letter => {
-  const { key, method, url } = (l ?? {}) as Partial<Record<keyof Letter, unknown>>
-  return (
-    typeof url === 'string' &&
-    CARRIED.test(url) &&
-    typeof key === 'string' &&
-    ['POST', 'PUT', 'DELETE'].includes(method as string)
-  )
+/** What an earlier version wrote: requests. */
+const isRequest = (l: unknown): l is WriteRequest => {
+  const { method, url } = (l ?? {}) as Partial<Record<keyof WriteRequest, unknown>>
+  return typeof url === 'string' && methods.includes(method as WriteMethod)
 }
 
-/** The letters of such a file; undefined where it is another one. Nothing is sent elsewhere than to the own server. */
-export function readUnsent(text: string): Letter[] | undefined {
+/** Only what a person does in this app: a file that somebody sent must not be able to ask for anything else. */
+const isKnown = (c: Command) => c.do !== 'request'
+
+/** Read a command anew from what it would send: a name of a command with other fields is none. */
+function reread(value: unknown): Command | undefined {
   try {
-    const file = JSON.parse(text) as { kind?: unknown; letters?: unknown }
-    if (file.kind !== KIND || !Array.isArray(file.letters) || !file.letters.every(isLetter)) return undefined
-    return unsentFile(file.letters).letters
+    return commandOf(requestOf(value as Command))
   } catch {
     return undefined
   }
 }
+
+/** The commands of such a file; undefined where it is another one, or holds anything that is no command. */
+export function readUnsent(text: string): Command[] | undefined {
+  try {
+    const file = JSON.parse(text) as { kind?: unknown; letters?: unknown; commands?: unknown }
+    if (file.kind !== KIND) return undefined
+    const list = Array.isArray(file.commands) ? file.commands.map(reread) : earlier(file.letters)
+    if (!list || !list.every((c): c is Command => c !== undefined && isKnown(c))) return undefined
+    return list
+  } catch {
+    return undefined
+  }
+}
+
+const earlier = (letters: unknown): Command[] | undefined =>
+  Array.isArray(letters) && letters.every(isRequest) ? letters.map(commandOf) : undefined

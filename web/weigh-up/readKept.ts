@@ -1,9 +1,9 @@
+import { saysApart } from '@/contract/applied.ts'
 import type { LabResult } from '@/core/feed/labResult.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { getKept, type Kept } from '../api/client.ts'
-import { useOutbox } from '../stores/outboxStore.ts'
+import { pendingCommands } from '../stores/outboxStore.ts'
 import { useHerds } from './herdStore.ts'
-import { keptUrl } from '../stores/keptApart.ts'
 import { useLabs } from './labStore.ts'
 
 /** Take over what other devices said of stock and samples; what still waits to be sent from here is newer. */
@@ -12,11 +12,11 @@ export async function readKept(): Promise<void> {
 }
 
 export function takeKept(kept: Kept): void {
-  const waiting = new Set(useOutbox.getState().letters.map((l) => l.url))
+  const waiting = pendingCommands()
   const plans = { ...useHerds.getState().plans }
   const results = { ...useLabs.getState().results }
   for (const { subject, kind, value } of kept) {
-    if (waiting.has(keptUrl(kind, subject))) continue
+    if (waiting.some((c) => saysApart(c, kind, subject))) continue
     if (kind === 'herd') plans[subject] = value as HerdPlan
     else if (kind === 'lab') results[subject] = value as LabResult
   }

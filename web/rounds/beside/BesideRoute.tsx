@@ -11,7 +11,8 @@ import { Leaf } from '../../parts/Leaf.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import { readRound, readRounds, type PlannedRound } from '../readRound.ts'
+import { readRound, readRounds } from '../readRound.ts'
+import type { PlannedRound } from '@/contract/commands.ts'
 import { FrequencyPanel } from '../so-far/FrequencyPanel.tsx'
 import { MassPanel } from '../so-far/MassPanel.tsx'
 import { SearchPanel } from '../so-far/SearchPanel.tsx'
@@ -91,7 +92,7 @@ export function Component() {
   const [first, second] = other && round.settings.secondOf === other.id ? [other, round] : [round, other]
   const countAgain = (observer: string) => {
     const plan = secondOf(round, observer)
-    post({ key: `/api/rounds/${plan.id}`, method: 'POST', url: '/api/rounds', body: plan })
+    post({ do: 'plan-round', round: plan })
     void navigate(`/rounds/${plan.id}`)
   }
   const left = (

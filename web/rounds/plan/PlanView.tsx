@@ -15,7 +15,8 @@ import { PlantDrawingLater } from '../../parts/PlantDrawing.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import { readRounds, type PlannedRound } from '../readRound.ts'
+import { readRounds } from '../readRound.ts'
+import type { PlannedRound } from '@/contract/commands.ts'
 import { MethodSettings } from './MethodSettings.tsx'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
 import { firstForm, settingsFor, usePlan, type PlanForm } from './usePlan.ts'
@@ -90,7 +91,7 @@ export function PlanView({ rounds, holdings, paddocks }: Loaded) {
       route: { line: laid.line, lengthM: laid.lengthM },
       laid: laid.stops.map((s, i) => ({ id: crypto.randomUUID(), seq: i + 1, ...s })),
     }
-    post({ key: `/api/rounds/${round.id}`, method: 'POST', url: '/api/rounds', body: round })
+    post({ do: 'plan-round', round })
     void navigate(`/rounds/${round.id}`)
   }
   const left = (

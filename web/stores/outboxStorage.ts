@@ -1,18 +1,16 @@
 import { openDB, type IDBPDatabase } from 'idb'
+import { commandOf, type Command, type WriteRequest } from '@/contract/commands.ts'
 import { say } from '../language/say.ts'
 
-/** Something to be sent. */
-export interface Letter {
+/** A command that waits to be sent. */
+export interface PendingCommand {
+  /** A later one of the same key takes its place while it waits. */
   key: string
-  method: 'POST' | 'PUT' | 'DELETE'
-  url: string
-  body: unknown
-  /** A stop: it says which device writes, and which version of the stop that device had. */
-  stop?: true
+  command: Command
 }
 
-/** A letter as it is kept: one to send, one the server would not take, or one that meets another device's. */
-export interface Entry extends Letter {
+/** As it is kept: one to send, one the server would not take, or one that meets another device's. */
+export interface Entry extends PendingCommand {
   id: string
   /** Place in the order of sending. */
   n: number
@@ -21,15 +19,26 @@ export interface Entry extends Letter {
   theirs?: unknown
 }
 
-/** What is left of a letter that was dealt with: enough to know it again. */
+/** As earlier versions kept it: a request. */
+type EarlierEntry = Omit<Entry, 'command'> & WriteRequest
+
+const entryNow = (kept: Entry | EarlierEntry): Entry => {
+  if ('command' in kept) return kept
+  const { method, url, body, ...entry } = kept
+  return { ...entry, command: commandOf({ method, url, body }) }
+}
+
+/** What is left of an entry that was dealt with: enough to know it again. */
 export interface Done {
   id: string
   n: number
   state: 'done'
 }
 
+// Named so by the first versions: what they kept is still read.
 const JOURNAL = 'fold-sprig-letter/'
-/** Letters dealt with that are still known, against one that comes back out of the journal. */
+const STORE = 'letters'
+/** Entries dealt with that are still known, against one that comes back out of the journal. */
 const MOST_DONE = 5000
 
 /** A line in a store that is written at once, for the moment until the real one has it: a page may be closed any time. */
@@ -42,11 +51,11 @@ export function journal(entry: Entry): boolean {
   }
 }
 
-export function strike(id: string): void {
+export function dropFromJournal(id: string): void {
   try {
     localStorage.removeItem(JOURNAL + id)
   } catch {
-    // Where nothing can be kept there is nothing to strike.
+    // Where nothing can be kept there is nothing to drop.
   }
 }
 
@@ -54,21 +63,21 @@ function journalled(): Entry[] {
   try {
     return Object.keys(localStorage)
       .filter((k) => k.startsWith(JOURNAL))
-      .map((k) => JSON.parse(localStorage.getItem(k)!) as Entry)
+      .map((k) => entryNow(JSON.parse(localStorage.getItem(k)!) as Entry | EarlierEntry))
   } catch {
     return []
   }
 }
 
-/** Where letters lie until they are sent. Each is a record of its own, so that two pages do not write over one another. */
-export interface LetterBox {
+/** Where commands lie until they are sent. Each is a record of its own, so that two pages do not write over one another. */
+export interface OutboxStorage {
   read: () => Promise<Entry[]>
   /** All or none; on the disk when it is done. */
   write: (changes: (Entry | Done)[]) => Promise<void>
 }
 
 /** Where the browser has no such store, what stands in the journal is all there is. */
-const onlyJournal: LetterBox = {
+const onlyJournal: OutboxStorage = {
   read: async () => journalled().sort(inOrder),
   write: () => Promise.reject(new Error(say('there is no store'))),
 }
@@ -77,31 +86,31 @@ export const inOrder = (a: { n: number; id: string }, b: { n: number; id: string
   a.n - b.n || (a.id < b.id ? -1 : 1)
 
 async function write(db: IDBPDatabase, changes: (Entry | Done)[]): Promise<void> {
-  const tx = db.transaction('letters', 'readwrite', { durability: 'strict' })
+  const tx = db.transaction(STORE, 'readwrite', { durability: 'strict' })
   await Promise.all([...changes.map((c) => tx.store.put(c)), tx.done])
 }
 
 async function read(db: IDBPDatabase): Promise<Entry[]> {
-  const all = (await db.getAll('letters')) as (Entry | Done)[]
+  const all = (await db.getAll(STORE)) as (Entry | EarlierEntry | Done)[]
   const known = new Set(all.map((e) => e.id))
   // A store that is full leaves them in the journal.
   const only = journalled().filter((e) => !known.has(e.id))
-  return [...all.filter((e): e is Entry => e.state !== 'done'), ...only].sort(inOrder)
+  return [...all.filter((e): e is Entry | EarlierEntry => e.state !== 'done').map(entryNow), ...only].sort(inOrder)
 }
 
 /** What a page that was closed too soon left in the journal, unless it has been dealt with since. */
 async function takeIn(db: IDBPDatabase): Promise<void> {
   for (const entry of journalled()) {
-    if (!(await db.get('letters', entry.id))) await write(db, [entry])
-    strike(entry.id)
+    if (!(await db.get(STORE, entry.id))) await write(db, [entry])
+    dropFromJournal(entry.id)
   }
-  const done = ((await db.getAll('letters')) as (Entry | Done)[]).filter((e) => e.state === 'done').sort(inOrder)
-  for (const { id } of done.slice(0, -MOST_DONE)) await db.delete('letters', id)
+  const done = ((await db.getAll(STORE)) as (Entry | Done)[]).filter((e) => e.state === 'done').sort(inOrder)
+  for (const { id } of done.slice(0, -MOST_DONE)) await db.delete(STORE, id)
 }
 
-export async function openLetterBox(): Promise<LetterBox> {
+export async function openOutboxStorage(): Promise<OutboxStorage> {
   try {
-    const db = await openDB('fold-sprig', 1, { upgrade: (d) => void d.createObjectStore('letters', { keyPath: 'id' }) })
+    const db = await openDB('fold-sprig', 1, { upgrade: (d) => void d.createObjectStore(STORE, { keyPath: 'id' }) })
     await takeIn(db).catch(() => undefined)
     return { read: () => read(db), write: (changes) => write(db, changes) }
   } catch {

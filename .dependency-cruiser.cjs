@@ -4,11 +4,34 @@ const only = (name, from, allowed) => ({
   severity: 'error',
   comment: `${from} may import only from ${allowed.join(', ')} and packages`,
   from: { path: `^${from}/` },
-  to: { path: '^(core|text|contract|flora|server|web|tests|e2e|bench|scripts)/', pathNot: allowed.map((a) => `^${a}/`) },
+  to: {
+    path: '^(core|text|contract|flora|server|web|tests|e2e|bench|scripts)/',
+    pathNot: allowed.map((a) => `^${a}/`),
+  },
 })
+
+/* Inside the core: what a folder may take besides itself. */
+const inCore = (folder, allowed) => ({
+  name: `core-${folder}`,
+  severity: 'error',
+  comment: `core/${folder} may import only from ${allowed.join(', ') || 'itself'} in core`,
+  from: { path: `^core/${folder}/` },
+  to: { path: '^core/', pathNot: [folder, 'coded.ts', ...allowed].map((a) => `^core/${a}`) },
+})
+const basis = ['flora', 'records', 'stats', 'geo']
 
 module.exports = {
   forbidden: [
+    inCore('flora', []),
+    inCore('stats', []),
+    inCore('geo', []),
+    inCore('records', ['flora', 'geo']),
+    inCore('naming', basis),
+    inCore('drawing', basis),
+    inCore('survey', basis),
+    inCore('assess', [...basis, 'survey', 'naming']),
+    inCore('formats', [...basis, 'survey', 'naming', 'assess']),
+    inCore('practice', [...basis, 'survey', 'naming', 'assess', 'drawing', 'formats']),
     only('core-stands-alone', 'core', ['core']),
     only('text-uses-core', 'text', ['text', 'core', 'contract']),
     only('contract-uses-core', 'contract', ['contract', 'core']),
@@ -20,7 +43,7 @@ module.exports = {
       name: 'no-cycles',
       severity: 'error',
       from: {},
-      to: { circular: true, viaOnly: { dependencyTypesNot: ['type-only'] } },
+      to: { circular: true },
     },
     {
       name: 'core-is-pure',

@@ -34,27 +34,27 @@ export default defineConfig({
             // On its own: texts that are made when their module is read must not be read before the language is.
             {
               name: 'language',
-              test: /web\/language\/(say|languages)\.ts|web\/askedFor|texts\/en\.json|core\/say\.ts|node_modules\/i18next\/|preload-helper/,
+              test: /web\/language\/(say|languages)\.ts|web\/askedFor|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
             // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {
               name: 'page',
-              test: /web\/parts\/(Leaf|Midrib|inTwo|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/rounds\/readRound|core\/(naming\/certainty|practice\/answer)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
+              test: /web\/parts\/(Leaf|Midrib|inTwo|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/rounds\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
               priority: 8,
             },
             // Small things that several places need, none of which should wait for the large ones of another place.
             { name: 'exposure', test: /web\/parts\/ExposureView/, priority: 8 },
             { name: 'own-eye', test: /core\/practice\/eyeBias|web\/practice\/practiceStore/, priority: 8 },
-            { name: 'plane', test: /core\/survey\/localPlane/, priority: 8 },
+            { name: 'plane', test: /core\/geo\/localPlane/, priority: 8 },
             { name: 'tables', test: /node_modules\/papaparse/, priority: 8 },
             { name: 'marked-texts', test: /react-i18next|html-parse-stringify|language\/Say\.tsx/, priority: 9 },
             // The first place and all it needs.
             { name: 'rounds', test: /web\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
             {
               name: 'ground',
-              test: /@turf|core\/(records|harm\/standingCautions|survey\/(methods|taxon|route))/,
+              test: /@turf|core\/(records|flora|geo\/route|survey\/methods)|contract\/|text\/(standingCautions|taxonNames)/,
               minShareCount: 2,
               priority: 6,
             },
@@ -68,7 +68,7 @@ export default defineConfig({
             { name: 'controls', test: /radix|web\/parts\/(?!ShareChart|ExposureView)/, minShareCount: 2, priority: 5 },
             {
               name: 'figures',
-              test: /@stdlib|d3-random|core\/(feed|harm|season|survey)/,
+              test: /@stdlib|d3-random|core\/(assess|stats|survey)/,
               minShareCount: 2,
               priority: 4,
             },

@@ -1,8 +1,8 @@
 import { randomLcg } from 'd3-random'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
-import type { Cell, Character, Flora, Plant } from '@/core/naming/flora.ts'
+import type { Cell, Character, Flora, Plant } from '@/core/flora/flora.ts'
 import { identify } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 
 /** A made flora: time of one update with the ranking of all next checks, memory, and growth with the number of plants. */
 function madeFlora(plants: number, characters: number): Flora {

@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { sampleWithReplacement } from 'simple-statistics'
-import { bootstrapRatio } from '@/core/survey/bootstrap.ts'
+import { bootstrapRatio } from '@/core/stats/bootstrap.ts'
 
 /** 10,000 resamples of 500 stops, against the same statistic by the resampling of simple-statistics in the same run. */
 const RESAMPLES = 10_000

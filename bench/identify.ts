@@ -1,6 +1,6 @@
 import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { identify } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { loadFlora } from '@/server/flora/loadFlora.ts'
 
 /** Time of one naming with the ranking of all next checks: median and slowest of many, in milliseconds. */

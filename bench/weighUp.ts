@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { openStop, type Round } from '@/core/records/round.ts'
-import { weighUp } from '@/core/survey/weighUp.ts'
+import { weighUp } from '@/core/assess/weighUp.ts'
 import { loadFlora } from '../server/flora/loadFlora.ts'
 
 /** Figures of a round of 10,000 stops of 20 points. */

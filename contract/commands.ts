@@ -1,11 +1,11 @@
+import type { Method } from '@/core/records/method.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanItem } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
-import type { Method } from '@/core/survey/methods.ts'
-import type { Position } from '@/core/survey/route.ts'
+import type { Position } from '@/core/geo/route.ts'
 
 /** A round as it is sent to be planned. */
 export interface PlannedRound extends Pick<

@@ -22,7 +22,13 @@ async function written(page: Page, rounds: Listed[]): Promise<string[]> {
   const found = new Set<string>()
   const take = (value: unknown): void => {
     if (typeof value === 'string') {
-      if (/[a-z]{3}/i.test(value)) found.add(value.trim().toLowerCase())
+      if (/[a-z]{3}/i.test(value))
+        found.add(
+          value
+            .trim()
+            .replace(/^latin:/, '')
+            .toLowerCase(),
+        )
     } else if (Array.isArray(value)) value.forEach(take)
     else if (typeof value === 'object' && value !== null) Object.values(value).forEach(take)
   }

@@ -1,6 +1,6 @@
 import type { ProtectiveItem } from '@/core/flora/codes.ts'
-import { actDays, type Act, type ActDays, type GeneralAct } from '@/core/harm/actions.ts'
-import type { Plant, School } from '@/core/naming/flora.ts'
+import { actDays, type Act, type ActDays, type GeneralAct } from '@/core/assess/harm/actions.ts'
+import type { Plant, School } from '@/core/flora/flora.ts'
 import { inSentence, say } from './say.ts'
 
 const general: Record<GeneralAct, () => string> = {

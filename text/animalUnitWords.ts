@@ -1,4 +1,4 @@
-import type { animalUnitMonths } from '@/core/feed/grazingDays.ts'
+import type { animalUnitMonths } from '@/core/assess/feed/grazingDays.ts'
 import { say } from './say.ts'
 
 const words: Record<keyof typeof animalUnitMonths, () => string> = {

@@ -1,4 +1,4 @@
-import { animalClasses, type AnimalClassId, type NeedsSource } from '@/core/feed/needs.ts'
+import { animalClasses, type AnimalClassId, type NeedsSource } from '@/core/assess/feed/needs.ts'
 import { say } from './say.ts'
 
 const names: Record<AnimalClassId, () => string> = {

@@ -1,5 +1,5 @@
 import type { DosePart, DoseState, DoseTime, HarmKind } from '@/core/flora/codes.ts'
-import { kindsOf, type HarmNote, type ReportedDose } from '@/core/naming/flora.ts'
+import { kindsOf, type HarmNote, type ReportedDose } from '@/core/flora/flora.ts'
 import { say } from './say.ts'
 
 const kinds: Record<HarmKind, () => string> = {

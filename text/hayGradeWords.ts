@@ -1,4 +1,4 @@
-import type { HayGrade } from '@/core/feed/relativeFeedValue.ts'
+import type { HayGrade } from '@/core/assess/feed/relativeFeedValue.ts'
 import { say } from './say.ts'
 
 const words: Record<HayGrade, () => string> = {

@@ -1,4 +1,4 @@
-import type { ReasonId } from '@/core/feed/hayOrGraze.ts'
+import type { ReasonId } from '@/core/assess/feed/hayOrGraze.ts'
 import { say } from './say.ts'
 
 interface ReasonWords {

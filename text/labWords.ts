@@ -1,4 +1,4 @@
-import type { LabProblem, NitrateBand } from '@/core/feed/labResult.ts'
+import type { LabProblem, NitrateBand } from '@/core/assess/feed/labResult.ts'
 import { say } from './say.ts'
 
 const bands: Record<NitrateBand, () => string> = {

@@ -1,4 +1,5 @@
-import type { KitItem, Method } from '@/core/survey/methods.ts'
+import type { Method } from '@/core/records/method.ts'
+import type { KitItem } from '@/core/survey/methods.ts'
 import { say } from './say.ts'
 
 /** What a method of counting is called, and how its figures are spoken of. */

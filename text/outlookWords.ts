@@ -1,4 +1,4 @@
-import type { OutlookLineId } from '@/core/survey/outlookReading.ts'
+import type { OutlookLineId } from '@/core/assess/indicators/outlookReading.ts'
 import { say } from './say.ts'
 
 interface OutlookWords {

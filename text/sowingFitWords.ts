@@ -1,4 +1,4 @@
-import { ENOUGH_LEGUME, type SowingFit, type SowingReason } from '@/core/feed/sowingAdvice.ts'
+import { ENOUGH_LEGUME, type SowingFit, type SowingReason } from '@/core/assess/sowing/sowingAdvice.ts'
 import { say } from './say.ts'
 
 const percent = (x: number) => `${Math.round(100 * x)} %`

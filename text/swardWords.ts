@@ -1,4 +1,4 @@
-import type { SaidBeside, SaidId } from '@/core/survey/swardSays.ts'
+import type { SaidBeside, SaidId } from '@/core/assess/indicators/swardSays.ts'
 import { say } from './say.ts'
 
 interface SaidWords {

@@ -1,5 +1,5 @@
-import type { Plant } from '@/core/naming/flora.ts'
-import { BARE, latinOf, letterOf, LITTER, type Group, type Taxon } from '@/core/survey/taxon.ts'
+import type { Plant } from '@/core/flora/flora.ts'
+import { BARE, latinOf, letterOf, LITTER, type Group, type Taxon } from '@/core/records/taxon.ts'
 import { say } from './say.ts'
 
 const groupNames: Record<Group, () => string> = {

@@ -1,4 +1,4 @@
-import type { Flora } from '@/core/naming/flora.ts'
+import type { Flora } from '@/core/flora/flora.ts'
 import type { GivenName, Verdict } from '@/core/naming/verdict.ts'
 import { naturalFrequency } from './certaintyWords.ts'
 import { inSentence, say } from './say.ts'

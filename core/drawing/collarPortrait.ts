@@ -1,4 +1,4 @@
-import type { Plant, Stage } from '../naming/flora.ts'
+import type { Plant, Stage } from '../flora/flora.ts'
 import { along, brush, closed, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
 import type { Traits } from './portrait/portrait.ts'
 import { usualTraits } from './portrait/traits.ts'

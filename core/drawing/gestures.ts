@@ -1,6 +1,6 @@
 import { leaf, oval } from './leafShape.ts'
 import { brush, circle, closed, merged, smooth, smoothClosed, straight, type Drawing, type Point } from './mark.ts'
-import type { Character } from '../naming/flora.ts'
+import type { Character } from '../flora/flora.ts'
 
 /** A fingertip from the right, its end at a point. */
 const finger = ([x, y]: Point, wide = 12): Drawing => [

@@ -1,10 +1,10 @@
 import { create } from 'xmlbuilder2'
-import type { Plant } from '../naming/flora.ts'
+import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { namedLetters } from '../survey/figures.ts'
 import { methodInfo } from '../survey/methods.ts'
 import { amountsAt } from '../survey/tally.ts'
-import { latinOf } from '../survey/taxon.ts'
+import { latinOf } from '../records/taxon.ts'
 
 const DWC = 'http://rs.tdwg.org/dwc/terms/'
 

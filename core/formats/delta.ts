@@ -1,4 +1,4 @@
-import { frequencyWords, type Cell, type Flora, type FrequencyWord, type Stage } from '../naming/flora.ts'
+import { frequencyWords, type Cell, type Flora, type FrequencyWord, type Stage } from '../flora/flora.ts'
 
 /**
  * The character table as DELTA text (Dallwitz 1980; TDWG standard): characters, then one item per plant, and one more per

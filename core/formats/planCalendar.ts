@@ -1,5 +1,5 @@
 import { createEvents, type DateArray, type EventAttributes } from 'ics'
-import { daysAfter } from '../harm/actions.ts'
+import { daysAfter } from '../records/days.ts'
 import { planDates, type PlanLine } from '../records/planItem.ts'
 
 const parts = (day: string): DateArray => day.split('-').map(Number) as [number, number, number]

@@ -1,7 +1,7 @@
 import type { Feature, FeatureCollection } from 'geojson'
 import type { Round } from '../records/round.ts'
 import { amountsAt } from '../survey/tally.ts'
-import type { Taxon } from '../survey/taxon.ts'
+import type { Taxon } from '../records/taxon.ts'
 import { namedLetters } from '../survey/figures.ts'
 
 /** A round as GeoJSON (RFC 7946): the boundary, the route, and each stop with its counts by name. */

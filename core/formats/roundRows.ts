@@ -1,8 +1,8 @@
-import type { Plant } from '../naming/flora.ts'
+import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import type { Composition } from '../survey/composition.ts'
 import { resolved } from '../survey/tally.ts'
-import type { Group, Taxon } from '../survey/taxon.ts'
+import type { Group, Taxon } from '../records/taxon.ts'
 import { namedLetters } from '../survey/figures.ts'
 
 /** How a file names taxa and groups. */

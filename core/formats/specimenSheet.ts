@@ -1,6 +1,6 @@
 import { coded } from '../coded.ts'
 import type { FileRefusal } from './fileProblem.ts'
-import type { Context, Observation } from '../naming/observation.ts'
+import type { Context, Observation } from '../records/observation.ts'
 import type { Opinion } from '../records/specimen.ts'
 
 /** A described plant on its way to a colleague and back. */

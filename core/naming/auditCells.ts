@@ -1,8 +1,8 @@
 import { randomLcg } from 'd3-random'
 import { compileFlora, type CompiledFlora } from './compileFlora.ts'
-import type { Cell, Flora, Plant, Stage } from './flora.ts'
+import type { Cell, Flora, Plant, Stage } from '../flora/flora.ts'
 import { identify } from './identify.ts'
-import { isEvidence, type Observation } from './observation.ts'
+import { isEvidence, type Observation } from '../records/observation.ts'
 import { simulateSpecimen } from './simulateSpecimen.ts'
 
 /** A cell whose loss alone would let a poison be struck off while all that is said of the plant is true. */

@@ -1,6 +1,6 @@
 import { auditPerturbed, type AuditedSpecimen } from './auditNaming.ts'
 import { compileFlora, type CompiledFlora } from './compileFlora.ts'
-import type { Flora, Plant } from './flora.ts'
+import type { Flora, Plant } from '../flora/flora.ts'
 
 const genusOf = (p: Plant): string => p.scientificName.split(' ')[0]!
 

@@ -1,6 +1,6 @@
 import { closingChecks } from './closingChecks.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Plant, Stage } from './flora.ts'
+import type { Plant, Stage } from '../flora/flora.ts'
 import { unmetChecks } from './lookalikes.ts'
 import type { NextCheck } from './nextChecks.ts'
 

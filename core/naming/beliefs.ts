@@ -1,8 +1,8 @@
 import { lacksBy } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Stage } from './flora.ts'
+import type { Stage } from '../flora/flora.ts'
 import { likelihoods } from './likelihoods.ts'
-import { isEvidence, type Context, type Observation } from './observation.ts'
+import { isEvidence, type Context, type Observation } from '../records/observation.ts'
 import type { Observer } from './observerError.ts'
 import { cousinPrior, prior } from './prior.ts'
 

@@ -1,5 +1,6 @@
-import type { Character, LifeForm, Stage } from './flora.ts'
-import { confusionMatrix, type Observer, type Sureness } from './observerError.ts'
+import type { Sureness } from '../records/observation.ts'
+import type { Character, LifeForm, Stage } from '../flora/flora.ts'
+import { confusionMatrix, type Observer } from './observerError.ts'
 import type { SizeKnots } from './sizeDistribution.ts'
 
 /** One character at one stage, ready for arithmetic. Rows are the plants, then the strangers. */

@@ -1,7 +1,7 @@
 import { answerChance, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import { canBeAsked } from './decides.ts'
-import type { Plant, Stage } from './flora.ts'
+import type { Plant, Stage } from '../flora/flora.ts'
 import type { NextCheck } from './nextChecks.ts'
 import { costOf } from './lookCost.ts'
 

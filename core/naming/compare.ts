@@ -1,6 +1,6 @@
 import { answerChance, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Effort, Stage } from './flora.ts'
+import type { Effort, Stage } from '../flora/flora.ts'
 import { expectedBits } from './expectedBits.ts'
 
 /** How much a look tells several plants apart, in bits: 0 where all answer alike, log2 of their number where none do. */

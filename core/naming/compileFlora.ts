@@ -8,8 +8,8 @@ import {
   type Plant,
   type PlantGroup,
   type Stage,
-} from './flora.ts'
-import { stateShares } from './frequency.ts'
+} from '../flora/flora.ts'
+import { stateShares } from '../flora/frequency.ts'
 import { expectedBits } from './expectedBits.ts'
 import {
   answerChance,

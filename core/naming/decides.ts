@@ -1,6 +1,6 @@
 import { answerChance, lacks } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Stage } from './flora.ts'
+import type { Stage } from '../flora/flora.ts'
 
 /** How plainly a check speaks for each of two plants where it is that plant: ratios of likelihoods, geometric means. */
 export interface Decides {

@@ -1,4 +1,4 @@
-import type { Character, Stage } from './flora.ts'
+import type { Character, Stage } from '../flora/flora.ts'
 import { nearShare } from './observerError.ts'
 
 /** Below this share of looks, taking one state for another is not worth a word. */

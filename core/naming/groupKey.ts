@@ -1,5 +1,5 @@
-import { wilson } from '../survey/proportionIntervals.ts'
-import type { Interval } from '../survey/clusterRatio.ts'
+import { wilson } from '../stats/proportionIntervals.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
 
 /**
  * Group key for subterranean clover: one runner, pulled out whole, in early spring and full sun. Null where a part could

@@ -4,7 +4,7 @@ import { beforeTheName } from './beforeTheName.ts'
 import { explain, type Explanation } from './explain.ts'
 import { decidingChecks, unmetChecks } from './lookalikes.ts'
 import { nextChecks, type NextCheck } from './nextChecks.ts'
-import type { Context, Observation } from './observation.ts'
+import type { Context, Observation } from '../records/observation.ts'
 import { openHarm, type WhyOpen } from './openHarm.ts'
 import { standing, verdictOf, type Verdict } from './verdict.ts'
 

@@ -1,8 +1,9 @@
+import type { Sureness } from '../records/observation.ts'
 import { confusionOf, isCoded, lacks, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import { lifeForms, type Character, type Stage } from './flora.ts'
-import type { Observation } from './observation.ts'
-import { measuringError, type Observer, type Sureness } from './observerError.ts'
+import { lifeForms, type Character, type Stage } from '../flora/flora.ts'
+import type { Observation } from '../records/observation.ts'
+import { measuringError, type Observer } from './observerError.ts'
 import { sizeAtScore, sizeDensity } from './sizeDistribution.ts'
 
 /**

@@ -1,4 +1,4 @@
-import type { Character, Effort } from './flora.ts'
+import type { Character, Effort } from '../flora/flora.ts'
 
 /** What a look costs against a glance, and how much dearer one that is often misread is: colour comes last. Conventions of this project. */
 const COST: Record<Effort, number> = { glance: 1, hand: 1.1, lens: 1.25, dig: 1.6 }

@@ -1,4 +1,4 @@
-import type { Lookalike, Plant, Stage } from './flora.ts'
+import type { Lookalike, Plant, Stage } from '../flora/flora.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import { canBeAsked, decides, DECIDES_FROM } from './decides.ts'
 

@@ -2,7 +2,7 @@ import type { Beliefs } from './beliefs.ts'
 import { answerChance, lacks, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import { added, answered, doubtBits, expectedBits, gain, gather, type Gathered } from './expectedBits.ts'
-import type { Effort, Stage } from './flora.ts'
+import type { Effort, Stage } from '../flora/flora.ts'
 import { costOf } from './lookCost.ts'
 
 export interface NextCheck {

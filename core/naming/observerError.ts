@@ -1,7 +1,5 @@
-import type { Character, Stage } from './flora.ts'
-
-export const surenesses = ['sure', 'likely', 'guess'] as const
-export type Sureness = (typeof surenesses)[number]
+import type { Sureness } from '../records/observation.ts'
+import type { Character, Stage } from '../flora/flora.ts'
 
 /**
  * Two ideas of how an eye errs. `near`: a state is taken for one that is like it, and now and then anything slips.

@@ -1,7 +1,7 @@
 import type { Beliefs, Reading } from './beliefs.ts'
 import { isCoded } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Plant } from './flora.ts'
+import type { Plant } from '../flora/flora.ts'
 
 /** A harmful plant stays open until it is this unlikely. */
 export const HARM_OPEN_FROM = 0.001

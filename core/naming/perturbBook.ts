@@ -6,7 +6,7 @@ import {
   type FrequencyWord,
   type RangeCell,
   type StateCell,
-} from './flora.ts'
+} from '../flora/flora.ts'
 import { nearShare } from './observerError.ts'
 
 /** One cell in so many is dropped or widened. Convention of the audit. */

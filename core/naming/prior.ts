@@ -1,6 +1,6 @@
 import type { CompiledFlora } from './compileFlora.ts'
-import type { AbundanceWord, LifeForm, Plant } from './flora.ts'
-import type { Context } from './observation.ts'
+import type { AbundanceWord, LifeForm, Plant } from '../flora/flora.ts'
+import type { Context } from '../records/observation.ts'
 
 /**
  * Weights of the prior. Conventions of this project, kept flat on purpose: region, month and the sown list narrow

@@ -1,5 +1,5 @@
 import cdf from '@stdlib/stats-base-dists-normal-cdf'
-import type { RangeCell } from './flora.ts'
+import type { RangeCell } from '../flora/flora.ts'
 
 /** Standard normal quantiles of the ends of the extreme (99 %) and typical (80 %) ranges. */
 const Z_KNOTS = [-2.5758293, -1.2815516, 1.2815516, 2.5758293] as const

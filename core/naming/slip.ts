@@ -1,6 +1,6 @@
 import type { CharacterTable } from './characterTable.ts'
-import type { Stage } from './flora.ts'
-import type { Observation } from './observation.ts'
+import type { Stage } from '../flora/flora.ts'
+import type { Observation } from '../records/observation.ts'
 import { nearShare } from './observerError.ts'
 
 /** A size read off the wrong leaf, or at the wrong place. */

@@ -1,5 +1,5 @@
 import type { CompiledFlora } from './compileFlora.ts'
-import type { Plant, PlantGroup, Stage } from './flora.ts'
+import type { Plant, PlantGroup, Stage } from '../flora/flora.ts'
 
 /** A name that can be given: a plant, or plants that no vegetative eye can split and their group. */
 export interface GivenName {

@@ -1,4 +1,12 @@
-import { cellAt, type Cell, type Character, type Plant, type RangeCell, type Stage, type StateCell } from './flora.ts'
+import {
+  cellAt,
+  type Cell,
+  type Character,
+  type Plant,
+  type RangeCell,
+  type Stage,
+  type StateCell,
+} from '../flora/flora.ts'
 
 type Described = Pick<Plant, 'form' | 'characters' | 'stages'>
 

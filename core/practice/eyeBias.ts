@@ -1,5 +1,5 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { Interval } from '../survey/clusterRatio.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
 
 /** A frame judged by eye: what was there and what was said, shares of the frame. */
 export interface Judgement {

@@ -1,6 +1,6 @@
 import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { identify } from '../naming/identify.ts'
-import type { Observation } from '../naming/observation.ts'
+import type { Observation } from '../records/observation.ts'
 import type { PractiseSpecimen } from './specimen.ts'
 
 export interface KeyStep {

@@ -1,7 +1,7 @@
 import { splitPair } from '../naming/nextChecks.ts'
 import { lookalikeOf } from '../naming/lookalikes.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
-import { cellAt, type Character, type HarmNote, type Plant, type Stage } from '../naming/flora.ts'
+import { cellAt, type Character, type HarmNote, type Plant, type Stage } from '../flora/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
 import { practiseSpecimen, type Condition, type PractiseSpecimen } from './specimen.ts'
 

@@ -1,5 +1,5 @@
-import type { Interval } from '../survey/clusterRatio.ts'
-import { wilson } from '../survey/proportionIntervals.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
+import { wilson } from '../stats/proportionIntervals.ts'
 
 /** An answer with how sure the person said they were, 0 to 1 of being right. */
 export interface Judged {

@@ -1,4 +1,4 @@
-import type { Plant, Region } from '../naming/flora.ts'
+import type { Plant, Region } from '../flora/flora.ts'
 import type { PracticeAnswer, PracticeKind } from './answer.ts'
 import { confusions } from './confusions.ts'
 import { dueNow, learnedFrom } from './schedule.ts'

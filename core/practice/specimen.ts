@@ -1,9 +1,9 @@
 import { answeredTraits } from '../drawing/portrait/traits.ts'
 import type { Traits } from '../drawing/portrait/portrait.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
-import type { Plant, Stage } from '../naming/flora.ts'
-import type { Observation } from '../naming/observation.ts'
-import { CANT_TELL } from '../naming/observation.ts'
+import type { Plant, Stage } from '../flora/flora.ts'
+import type { Observation } from '../records/observation.ts'
+import { CANT_TELL } from '../records/observation.ts'
 import { simulateSpecimen } from '../naming/simulateSpecimen.ts'
 
 /** How a plant comes to hand. */

@@ -1,6 +1,6 @@
 import { coded } from '../coded.ts'
 import type { FileRefusal } from '../formats/fileProblem.ts'
-import { cohenKappa } from '../survey/agreement.ts'
+import { cohenKappa } from '../stats/agreement.ts'
 import { practiceKinds, type PracticeAnswer, type PracticeKind } from './answer.ts'
 
 export const SET_FILE = 'fold-sprig-practice-set'

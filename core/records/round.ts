@@ -1,10 +1,10 @@
+import type { Hit } from './hit.ts'
+import type { Method } from './method.ts'
 import type { Polygon } from 'geojson'
-import type { Region } from '../naming/flora.ts'
-import type { Observation, Context } from '../naming/observation.ts'
-import type { Method } from '../survey/methods.ts'
-import type { Hit } from '../survey/tally.ts'
-import type { Taxon } from '../survey/taxon.ts'
-import type { Position } from '../survey/route.ts'
+import type { Region } from '../flora/flora.ts'
+import type { Observation, Context } from './observation.ts'
+import type { Taxon } from './taxon.ts'
+import type { Position } from '../geo/route.ts'
 import type { Measures, RoundSettings } from './measures.ts'
 
 export const outlooks = ['grazing', 'hay', 'turf', 'native'] as const

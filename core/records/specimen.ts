@@ -1,4 +1,4 @@
-import type { Context, Observation } from '../naming/observation.ts'
+import type { Context, Observation } from './observation.ts'
 
 /** What a colleague says of a sheet that was sent to them. */
 export interface Opinion {

@@ -1,9 +1,9 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { Interval } from './clusterRatio.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
 import type { Composition } from './composition.ts'
-import { goodman } from './proportionIntervals.ts'
-import type { Taxon } from './taxon.ts'
+import { goodman } from '../stats/proportionIntervals.ts'
+import type { Taxon } from '../records/taxon.ts'
 
 /**
  * Intervals of all shares of a round at once: whoever reads several of them, or compares two plants, needs limits that hold

@@ -1,4 +1,4 @@
-import type { Plant } from '../naming/flora.ts'
+import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from './composition.ts'
 import { countedStops } from './counted.ts'

@@ -1,12 +1,12 @@
-import type { Plant } from '../naming/flora.ts'
-import { clusterRatioOf, kornGraubard, type Interval, type StopCount } from './clusterRatio.ts'
+import type { Plant } from '../flora/flora.ts'
+import { clusterRatioOf, kornGraubard, type Interval, type StopCount } from '../stats/clusterRatio.ts'
 import { effectiveSpecies, evenness, richness, shannon, simpson } from './diversity.ts'
-import { likelihoodInterval, unseenFrames, type FrameValues } from './likelihoodInterval.ts'
-import { clopperPearson } from './proportionIntervals.ts'
+import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/likelihoodInterval.ts'
+import { clopperPearson } from '../stats/proportionIntervals.ts'
 import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from './tally.ts'
-import { groupOf, groups, type Group, type Taxon } from './taxon.ts'
+import { groupOf, groups, type Group, type Taxon } from '../records/taxon.ts'
 
 export interface Share {
   /** 0 to 1 of all that was counted, bare ground and litter included. */

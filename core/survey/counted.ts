@@ -1,11 +1,12 @@
+import type { Hit } from '../records/hit.ts'
 import type { Round, Stop } from '../records/round.ts'
 import { braunBlanquet, sixClasses } from './coverClasses.ts'
 import { DRY_WEIGHT_MULTIPLIERS, sharesOfFrame } from './dryWeightRank.ts'
 import { isComposition } from './methods.ts'
-import { areaHa } from './route.ts'
+import { areaHa } from '../geo/route.ts'
 import type { Design } from './composition.ts'
-import type { FrameValues } from './likelihoodInterval.ts'
-import type { Hit, StopTally } from './tally.ts'
+import type { FrameValues } from '../stats/likelihoodInterval.ts'
+import type { StopTally } from './tally.ts'
 
 /** What was recorded, as amounts that add up: ranks become shares of weight, a plant twice on one pin counts once. */
 function additive(round: Round, stop: Stop, weighed: boolean): Hit[] {

@@ -1,5 +1,5 @@
 import type { Composition } from './composition.ts'
-import { moreStops } from './stopsNeeded.ts'
+import { moreStops } from '../stats/stopsNeeded.ts'
 
 /** Species with less than this share are not waited for. */
 const MAIN_FROM = 0.1

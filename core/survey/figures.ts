@@ -1,7 +1,7 @@
-import type { Plant } from '../naming/flora.ts'
+import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
-import type { Interval, StopCount } from './clusterRatio.ts'
-import { clusterRatio, kornGraubard } from './clusterRatio.ts'
+import type { Interval, StopCount } from '../stats/clusterRatio.ts'
+import { clusterRatio, kornGraubard } from '../stats/clusterRatio.ts'
 import { compositionOf, type Composition } from './composition.ts'
 import { countedStops, designOf } from './counted.ts'
 import { gridFrequency, nestedFrequency, type Frequency } from './frequency.ts'
@@ -10,7 +10,7 @@ import { READING } from './methods.ts'
 import { metresToExclude, plantsPerHectare } from './searchWalk.ts'
 import { disagreement, type Disagreement } from './stratified.ts'
 import { resolved, tallied, type NamedLetters, type Tallied } from './tally.ts'
-import type { Taxon } from './taxon.ts'
+import type { Taxon } from '../records/taxon.ts'
 
 export const DEFAULT_NESTS_M = [0.1, 0.25, 0.5, 1]
 /** Species with less than this share are not looked at for differences between parts. */

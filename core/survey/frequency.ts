@@ -1,8 +1,8 @@
 import type { Round } from '../records/round.ts'
-import { clusterRatio, kornGraubard, type Interval } from './clusterRatio.ts'
-import { clopperPearson, wilson } from './proportionIntervals.ts'
+import { clusterRatio, kornGraubard, type Interval } from '../stats/clusterRatio.ts'
+import { clopperPearson, wilson } from '../stats/proportionIntervals.ts'
 import { resolved, type NamedLetters } from './tally.ts'
-import type { Taxon } from './taxon.ts'
+import type { Taxon } from '../records/taxon.ts'
 
 export const GRID_CELLS = 25
 /** Plants a square metre for each percent of cells of 15 by 15 cm that hold one (Vogel & Masters 2001, from memory). */

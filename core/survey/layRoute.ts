@@ -2,8 +2,8 @@ import { bbox } from '@turf/bbox'
 import type { Polygon } from 'geojson'
 import type { RouteKind } from '../records/measures.ts'
 import type { PaddockPart } from '../records/round.ts'
-import { isInside, localPlane, type LocalPlane, type Metres } from './localPlane.ts'
-import { areaHa, wRoute, type Position } from './route.ts'
+import { isInside, localPlane, type LocalPlane, type Metres } from '../geo/localPlane.ts'
+import { areaHa, wRoute, type Position } from '../geo/route.ts'
 
 export interface LaidRoute {
   stops: { position: Position; stratum: string }[]

@@ -1,11 +1,11 @@
-import type { Plant } from '../naming/flora.ts'
+import type { Method } from '../records/method.ts'
+import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Share } from './composition.ts'
 import { countedStops, designOf } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import type { Method } from './methods.ts'
 import { tallied } from './tally.ts'
-import type { Taxon } from './taxon.ts'
+import type { Taxon } from '../records/taxon.ts'
 import { linearTrend, pairedChange, type PairedChange, type Trend } from './trend.ts'
 
 /** One counted round of a paddock, in short. */

@@ -1,9 +1,10 @@
+import type { Method } from '../records/method.ts'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { Plant, Region } from '../naming/flora.ts'
+import type { Plant, Region } from '../flora/flora.ts'
 import type { Figures } from './figures.ts'
-import { methodInfo, READING, type KitItem, type Method } from './methods.ts'
+import { methodInfo, READING, type KitItem } from './methods.ts'
 import { metresToExclude } from './searchWalk.ts'
-import { stopsNeeded } from './stopsNeeded.ts'
+import { stopsNeeded } from '../stats/stopsNeeded.ts'
 
 /** What the number of stops is worked out from. */
 export interface Pilot {

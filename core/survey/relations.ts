@@ -1,4 +1,5 @@
-import { isComposition, READING, type Method } from './methods.ts'
+import type { Method } from '../records/method.ts'
+import { isComposition, READING } from './methods.ts'
 
 /** How the figures of two methods stand to each other. */
 export type Relation =

@@ -1,5 +1,5 @@
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile'
-import type { Interval } from './clusterRatio.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
 
 /**
  * Exact limits of the mean of a Poisson count (Garwood 1936).

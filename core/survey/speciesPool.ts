@@ -1,4 +1,4 @@
-import type { Interval } from './clusterRatio.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
 
 export interface SpeciesPool {
   /** Plants that the whole paddock is estimated to hold, those met included: a lower bound. */

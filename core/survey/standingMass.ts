@@ -1,7 +1,7 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Round, Stop } from '../records/round.ts'
-import type { Interval } from './clusterRatio.ts'
-import { doubleSampling, linearCalibration, type Calibration } from './linearCalibration.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
+import { doubleSampling, linearCalibration, type Calibration } from '../stats/linearCalibration.ts'
 
 /** Grams a square metre to kilograms a hectare. */
 const KG_PER_HA = 10

@@ -1,5 +1,5 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import { clusterRatio, type ClusterRatio, type StopCount } from './clusterRatio.ts'
+import { clusterRatio, type ClusterRatio, type StopCount } from '../stats/clusterRatio.ts'
 
 /** The stops of one part of the paddock. */
 export interface Stratum {

@@ -1,12 +1,5 @@
-import { letterOf, type Taxon } from './taxon.ts'
-
-/** One thing recorded at a stop: a point hit (amount 1), or a species with its cover class value. */
-export interface Hit {
-  taxon: Taxon
-  amount: number
-  /** Pin of a layered point, or cell of a grid, from 1. */
-  part?: number
-}
+import type { Hit } from '../records/hit.ts'
+import { letterOf, type Taxon } from '../records/taxon.ts'
 
 export interface StopTally {
   seq: number

@@ -1,6 +1,6 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { Interval } from './clusterRatio.ts'
-import { linearCalibration } from './linearCalibration.ts'
+import type { Interval } from '../stats/clusterRatio.ts'
+import { linearCalibration } from '../stats/linearCalibration.ts'
 
 export interface Trend {
   /** Change a year, in the unit of the values. */

@@ -1,11 +1,11 @@
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Round } from '../records/round.ts'
-import { cohenKappa, intraclassCorrelation, type Intraclass, type Kappa } from './agreement.ts'
-import { clusterRatio, type Interval } from './clusterRatio.ts'
+import { cohenKappa, intraclassCorrelation, type Intraclass, type Kappa } from '../stats/agreement.ts'
+import { clusterRatio, type Interval } from '../stats/clusterRatio.ts'
 import { countedStops } from './counted.ts'
 import { namedLetters } from './figures.ts'
 import { amountsAt } from './tally.ts'
-import type { Taxon } from './taxon.ts'
+import type { Taxon } from '../records/taxon.ts'
 
 const MAIN = 6
 const FEWEST = 3

@@ -12,10 +12,10 @@ import {
 } from '@/core/naming/auditNaming.ts'
 import { auditStranger } from '@/core/naming/auditStrangers.ts'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
-import type { Plant, Stage } from '@/core/naming/flora.ts'
+import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
 import { perturbBook } from '@/core/naming/perturbBook.ts'
-import { clopperPearson, wilson } from '@/core/survey/proportionIntervals.ts'
+import { clopperPearson, wilson } from '@/core/stats/proportionIntervals.ts'
 import { loadFlora } from '../flora/loadFlora.ts'
 import { projectRoot } from '../projectRoot.ts'
 

@@ -1,5 +1,5 @@
+import type { Hit } from '@/core/records/hit.ts'
 import type { Round, RoundSummary, Stop } from '@/core/records/round.ts'
-import type { Hit } from '@/core/survey/tally.ts'
 import { LRUCache } from 'lru-cache'
 import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'

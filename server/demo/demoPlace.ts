@@ -1,7 +1,7 @@
 import type { Polygon } from 'geojson'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
-import type { Taxon } from '@/core/survey/taxon.ts'
+import type { Taxon } from '@/core/records/taxon.ts'
 import { fixedId } from './fixedId.ts'
 
 /**

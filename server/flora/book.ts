@@ -1,5 +1,5 @@
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
-import type { Flora, Plant } from '@/core/naming/flora.ts'
+import type { Flora, Plant } from '@/core/flora/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { nearest } from './problem.ts'
 import { readPlant } from './readPlant.ts'

@@ -46,7 +46,7 @@ import {
   type School,
   type SowingTime,
   type Stage,
-} from '@/core/naming/flora.ts'
+} from '@/core/flora/flora.ts'
 
 const ID = /^[a-z][a-z0-9-]*$/
 

@@ -1,4 +1,4 @@
-import { frequencyWords, type Cell, type Character, type FrequencyWord } from '@/core/naming/flora.ts'
+import { frequencyWords, type Cell, type Character, type FrequencyWord } from '@/core/flora/flora.ts'
 import { nearest } from './problem.ts'
 
 type Say = (path: string[], message: string) => void

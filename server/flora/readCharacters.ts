@@ -24,7 +24,7 @@ import {
   type LifeForm,
   type Stage,
   type TakenFor,
-} from '@/core/naming/flora.ts'
+} from '@/core/flora/flora.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 
 class TakenForEntry {

@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsOptional, IsString } from 'class-validator'
-import { stages, type Plant, type PlantGroup, type Stage } from '@/core/naming/flora.ts'
+import { stages, type Plant, type PlantGroup, type Stage } from '@/core/flora/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { readEntries } from './readEntries.ts'
 

@@ -1,6 +1,6 @@
 import 'reflect-metadata'
 import { ArrayMinSize, IsArray, IsNotEmpty, IsString } from 'class-validator'
-import type { Hazard, Plant } from '@/core/naming/flora.ts'
+import type { Hazard, Plant } from '@/core/flora/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { readEntries } from './readEntries.ts'
 

@@ -10,7 +10,7 @@ import {
   type LifeForm,
   type Neighbour,
   type Stage,
-} from '@/core/naming/flora.ts'
+} from '@/core/flora/flora.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 import { readCells } from './readCells.ts'
 

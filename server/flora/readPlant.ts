@@ -10,7 +10,7 @@ import {
   type Plant,
   type Sowing,
   type Stage,
-} from '@/core/naming/flora.ts'
+} from '@/core/flora/flora.ts'
 import { asWrittenNow } from './earlierPlant.ts'
 import { PlantFile } from './plantFile.ts'
 import { lineOf, type FloraProblem } from './problem.ts'

@@ -1,5 +1,5 @@
-import type { Flora } from '@/core/naming/flora.ts'
-import { BARE, LITTER, type Taxon } from '@/core/survey/taxon.ts'
+import type { Flora } from '@/core/flora/flora.ts'
+import { BARE, LITTER, type Taxon } from '@/core/records/taxon.ts'
 import { nearest } from '../flora/problem.ts'
 import { badRequest } from './httpError.ts'
 

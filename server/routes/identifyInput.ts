@@ -1,3 +1,4 @@
+import { surenesses, type Sureness } from '@/core/records/observation.ts'
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
@@ -16,10 +17,9 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import { regions, stages, type Character, type Flora, type Region, type Stage } from '@/core/naming/flora.ts'
+import { regions, stages, type Character, type Flora, type Region, type Stage } from '@/core/flora/flora.ts'
 import { isAnswer } from '@/core/naming/likelihoods.ts'
-import { CANT_TELL, type Context, type Observation } from '@/core/naming/observation.ts'
-import { surenesses, type Sureness } from '@/core/naming/observerError.ts'
+import { CANT_TELL, type Context, type Observation } from '@/core/records/observation.ts'
 import { nearest } from '../flora/problem.ts'
 import { badRequest } from '../http/httpError.ts'
 

@@ -17,8 +17,8 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import type { LabResult } from '@/core/feed/labResult.ts'
-import { animalClasses } from '@/core/feed/needs.ts'
+import type { LabResult } from '@/core/assess/feed/labResult.ts'
+import { animalClasses } from '@/core/assess/feed/needs.ts'
 import { runnerGroups, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
 import { sowingFlags, type SeedlingFrame, type SowingCheck, type SowingFlag } from '@/core/records/sowingCheck.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'

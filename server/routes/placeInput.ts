@@ -19,7 +19,7 @@ import {
   ValidateIf,
   ValidateNested,
 } from 'class-validator'
-import { regions, type Region } from '@/core/naming/flora.ts'
+import { regions, type Region } from '@/core/flora/flora.ts'
 import { eventKinds, type EventKind } from '@/core/records/paddockEvent.ts'
 import { outlooks, partKinds, type Outlook, type PartKind } from '@/core/records/round.ts'
 

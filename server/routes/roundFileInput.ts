@@ -1,3 +1,4 @@
+import { methods, type Method } from '@/core/records/method.ts'
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
@@ -20,7 +21,6 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { ROUND_FILE, ROUND_FILE_VERSION } from '@/core/formats/roundFile.ts'
-import { methods, type Method } from '@/core/survey/methods.ts'
 import { PaddockInput } from './placeInput.ts'
 import { HoldingInput, RouteInput, SettingsInput, StopInput } from './roundInput.ts'
 

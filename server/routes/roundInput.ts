@@ -1,3 +1,4 @@
+import { methods, type Method } from '@/core/records/method.ts'
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
@@ -31,7 +32,6 @@ import {
   type SwardStage,
 } from '@/core/records/measures.ts'
 import { fewSpeciesConventions, type FewSpecies } from '@/core/survey/dryWeightRank.ts'
-import { methods, type Method } from '@/core/survey/methods.ts'
 import { SeenInput } from './identifyInput.ts'
 
 export class HoldingInput {

@@ -1,4 +1,4 @@
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 import type { Look } from '../support/book.ts'
 
 /** A true description of a harmful plant at a stage; none may strike it off or call it by a harmless name. */

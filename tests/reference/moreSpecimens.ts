@@ -1,4 +1,4 @@
-import type { Specimen } from './specimens.ts'
+import type { Specimen } from './specimen.ts'
 
 const H = 'Hitchcock & Chase 1951, from memory'
 const HB = 'Hubbard, Grasses, from memory'

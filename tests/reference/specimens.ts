@@ -1,19 +1,6 @@
-import type { Context } from '@/core/naming/observation.ts'
-import type { Look } from '../support/book.ts'
+import type { Specimen } from './specimen.ts'
 import { fieldSpecimens } from './fieldSpecimens.ts'
 import { moreSpecimens } from './moreSpecimens.ts'
-
-export interface Specimen {
-  what: string
-  /** Where the description comes from; "from memory" where the book was not at hand. */
-  source: string
-  context?: Context
-  looks: Look[]
-  /** The plant it is, or 'not-in-book'. */
-  is: string
-  /** first: the likeliest. named: also at 19 in 20 with no harm open. three: among the first three. */
-  by: 'first' | 'named' | 'three'
-}
 
 const hitchcock = 'Hitchcock & Chase 1951, from memory'
 const hubbard = 'Hubbard, Grasses, from memory'

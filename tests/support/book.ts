@@ -1,8 +1,8 @@
 import type { CharacterTable } from '@/core/naming/characterTable.ts'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
-import type { Cell, Character, FrequencyWord, Plant } from '@/core/naming/flora.ts'
+import type { Cell, Character, FrequencyWord, Plant } from '@/core/flora/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
-import type { Context, Observation } from '@/core/naming/observation.ts'
+import type { Context, Observation } from '@/core/records/observation.ts'
 import { loadFlora } from '@/server/flora/loadFlora.ts'
 
 /** The shipped book, compiled once per test file. */

@@ -1,5 +1,5 @@
+import type { Method } from '@/core/records/method.ts'
 import { openStop, type Paddock, type Round, type Stop } from '@/core/records/round.ts'
-import type { Method } from '@/core/survey/methods.ts'
 
 export const emptyPaddock: Paddock = {
   id: 'p',

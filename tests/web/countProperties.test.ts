@@ -1,7 +1,8 @@
+import { methods, type Method } from '@/core/records/method.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
-import { methodInfo, methods, type Method } from '@/core/survey/methods.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
 import {
   countReducer,
   pointsAt,

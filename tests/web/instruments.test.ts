@@ -1,6 +1,6 @@
 import { randomLcg } from 'd3-random'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { metresBetween, type Position } from '@/core/survey/route.ts'
+import { metresBetween, type Position } from '@/core/geo/route.ts'
 import { browserPosition, simulatedPosition, type Fix } from '@/web/instruments/position.ts'
 import { simulatedPlate, simulatedScale } from '@/web/instruments/weighing.ts'
 

@@ -1,5 +1,6 @@
+import { methods } from '@/core/records/method.ts'
 import { describe, expect, it } from 'vitest'
-import { methodInfo, methods, READING } from '@/core/survey/methods.ts'
+import { methodInfo, READING } from '@/core/survey/methods.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { SettingsInput } from '@/server/routes/roundInput.ts'

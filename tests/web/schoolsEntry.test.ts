@@ -1,7 +1,7 @@
+import type { Method } from '@/core/records/method.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
-import type { Method } from '@/core/survey/methods.ts'
 import { braunBlanquet, sixClasses } from '@/core/survey/coverClasses.ts'
 import {
   countReducer,

@@ -1,6 +1,6 @@
 import type { Command } from '@/contract/commands.ts'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { emptySheet, useBench, withAnswer } from '@/web/bench/benchStore.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 

@@ -1,4 +1,4 @@
-import type { Flora } from '@/core/naming/flora.ts'
+import type { Flora } from '@/core/flora/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'

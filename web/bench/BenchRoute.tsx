@@ -1,5 +1,5 @@
 import { useLoaderData, useParams, type LoaderFunctionArgs } from 'react-router'
-import type { Context } from '@/core/naming/observation.ts'
+import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { useKeysKept } from '../parts/useKeysKept.ts'

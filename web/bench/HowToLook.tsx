@@ -1,5 +1,5 @@
 import { lookSteps } from '@/core/drawing/gestures.ts'
-import type { Character } from '@/core/naming/flora.ts'
+import type { Character } from '@/core/flora/flora.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { effortWords } from '../parts/words.ts'
 import { say } from '../language/say.ts'

@@ -1,6 +1,6 @@
 import { useWords } from '../language/useWords.ts'
 import { memo } from 'react'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { answerWords, characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'

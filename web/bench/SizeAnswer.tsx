@@ -1,8 +1,8 @@
+import type { Sureness } from '@/core/records/observation.ts'
 import { useId, useState, type FormEvent } from 'react'
 import { partToScale, QUICK_MM, STRIP_MM } from '@/core/drawing/sizeDrawing.ts'
-import type { Character } from '@/core/naming/flora.ts'
-import type { Observation } from '@/core/naming/observation.ts'
-import type { Sureness } from '@/core/naming/observerError.ts'
+import type { Character } from '@/core/flora/flora.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { say } from '../language/say.ts'
 

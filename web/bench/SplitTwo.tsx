@@ -1,5 +1,5 @@
 import { inSentence } from '@/text/say.ts'
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 import { OneLook } from '../plant-book/Lookalikes.tsx'
 import { characterTitle } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'

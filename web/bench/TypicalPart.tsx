@@ -1,6 +1,6 @@
 import { collarPortrait } from '@/core/drawing/collarPortrait.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { usualState } from './usualState.ts'
 

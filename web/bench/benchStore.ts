@@ -1,8 +1,8 @@
+import type { Sureness } from '@/core/records/observation.ts'
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { SpecimenSheet } from '@/core/formats/specimenSheet.ts'
-import type { Context, Observation } from '@/core/naming/observation.ts'
-import type { Sureness } from '@/core/naming/observerError.ts'
+import type { Context, Observation } from '@/core/records/observation.ts'
 import { browserStore } from '../stores/browserStore.ts'
 
 /** One plant being named: what was seen of it, and every earlier state for undo. */

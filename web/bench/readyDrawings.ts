@@ -2,9 +2,9 @@ import { randomLcg } from 'd3-random'
 import type { Portrait, Traits } from '@/core/drawing/portrait/portrait.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import { answeredTraits, usualTraits } from '@/core/drawing/portrait/traits.ts'
-import type { LifeForm, Plant, Stage } from '@/core/naming/flora.ts'
+import type { LifeForm, Plant, Stage } from '@/core/flora/flora.ts'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { seedOf } from '../parts/PlantDrawing.tsx'
 
 interface Drawn {

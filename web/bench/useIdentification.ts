@@ -1,8 +1,8 @@
 import { useEffect, useState } from 'react'
 import type { Identification } from '@/core/naming/identify.ts'
-import type { Context, Observation } from '@/core/naming/observation.ts'
+import type { Context, Observation } from '@/core/records/observation.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 import { bookEdition, namingWorker } from '../workers/namingWorker.ts'
 import type { Sheet } from './benchStore.ts'
 

@@ -1,5 +1,5 @@
-import { cellAt, type Plant, type Stage } from '@/core/naming/flora.ts'
-import { shareOfWord } from '@/core/naming/frequency.ts'
+import { cellAt, type Plant, type Stage } from '@/core/flora/flora.ts'
+import { shareOfWord } from '@/core/flora/frequency.ts'
 import { say, word } from '../language/say.ts'
 
 /** The state a plant shows most often, or its typical size in words. */

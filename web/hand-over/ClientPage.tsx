@@ -1,11 +1,12 @@
+import { harmKindWords } from '@/text/harmWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
-import { labFigures } from '@/core/feed/labResult.ts'
-import type { Plant } from '@/core/naming/flora.ts'
+import { labFigures } from '@/core/assess/feed/labResult.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import type { Share } from '@/core/survey/composition.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { TypicalPart } from '../bench/TypicalPart.tsx'
 import { ShareChart } from '../parts/ShareChart.tsx'
 import { percent, percentRange, countedWords } from '../parts/words.ts'
@@ -126,7 +127,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
                     withInterval: withInterval(f.share),
                     stopsWith: f.stopsWith,
                     stops: made.stops,
-                    notes: f.notes.map((n) => `${sentence(n.kind)}: ${n.note}`).join(' '),
+                    notes: f.notes.map((n) => `${sentence(harmKindWords(n))}: ${n.note}`).join(' '),
                     what: plant.exposure
                       ? say(' Signs: {{inSentence}}. First: {{first}}', {
                           inSentence: inSentence(plant.exposure.signs),

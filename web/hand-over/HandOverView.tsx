@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { getNamings } from '../api/client.ts'
 import { download, fileSlug } from '../parts/download.ts'
 import { Leaf } from '../parts/Leaf.tsx'

@@ -1,6 +1,6 @@
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'

@@ -1,5 +1,5 @@
-import { simulatedLab, type LabResult } from '@/core/feed/labResult.ts'
-import type { MixtureFeed } from '@/core/feed/mixtureFeed.ts'
+import { simulatedLab, type LabResult } from '@/core/assess/feed/labResult.ts'
+import type { MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { say } from '../language/say.ts'
 
 /** Something that a sample is sent to and a result comes back from. */

@@ -1,5 +1,5 @@
-import { localPlane } from '@/core/survey/localPlane.ts'
-import type { Position } from '@/core/survey/route.ts'
+import { localPlane } from '@/core/geo/localPlane.ts'
+import type { Position } from '@/core/geo/route.ts'
 import { say } from '../language/say.ts'
 
 export interface Fix {

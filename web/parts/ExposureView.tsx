@@ -1,6 +1,6 @@
 import { doseOfWords } from '@/text/harmWords.ts'
-import type { DoseHere } from '@/core/harm/exposures.ts'
-import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/naming/flora.ts'
+import type { DoseHere } from '@/core/assess/harm/exposures.ts'
+import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/flora/flora.ts'
 import { areaWords, inUnits, weightWords } from './units.ts'
 import { say, listed } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'

@@ -1,4 +1,4 @@
-import type { Group } from '@/core/survey/taxon.ts'
+import type { Group } from '@/core/records/taxon.ts'
 import { groupColour, groupHatch } from './groupMarks.ts'
 
 const dotted = new Set<string>(['legume', 'ground'])

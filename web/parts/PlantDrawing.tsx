@@ -1,7 +1,7 @@
 import { randomLcg } from 'd3-random'
 import { useMemo } from 'react'
 import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
-import type { Plant, Stage } from '@/core/naming/flora.ts'
+import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { PortraitView } from './PortraitView.tsx'
 import { useSeen } from './useSeen.ts'
 

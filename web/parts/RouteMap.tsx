@@ -1,7 +1,7 @@
 import type { Polygon } from 'geojson'
 import type { MouseEvent } from 'react'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
-import type { Position } from '@/core/survey/route.ts'
+import type { Position } from '@/core/geo/route.ts'
 import { roundMetres } from './roundMetres.ts'
 import { inUnits, typedIn, unitOf } from './units.ts'
 import { say } from '../language/say.ts'

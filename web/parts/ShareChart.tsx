@@ -1,7 +1,7 @@
 import { max } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import type { Share } from '@/core/survey/composition.ts'
-import type { Group } from '@/core/survey/taxon.ts'
+import type { Group } from '@/core/records/taxon.ts'
 import { groupColour } from './groupMarks.ts'
 import { useWidth } from './useWidth.ts'
 import { percent, percentRange } from './words.ts'

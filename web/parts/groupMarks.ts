@@ -1,4 +1,4 @@
-import type { Group } from '@/core/survey/taxon.ts'
+import type { Group } from '@/core/records/taxon.ts'
 
 /** Each group has a colour and a hatch of its own; told apart in grey and by colour-blind eyes by the hatch. */
 export const groupColour = (group: Group | 'harm'): string => `var(--group-${group})`

@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
-import type { Estimate } from '@/core/feed/mixtureFeed.ts'
+import type { Estimate } from '@/core/assess/feed/mixtureFeed.ts'
 import { keptFrom, shownIn, unitName, type Quantity, type UnitSystem } from '@/core/records/units.ts'
 import { atMost, fixed } from '../language/numbers.ts'
 import { browserStore } from '../stores/browserStore.ts'

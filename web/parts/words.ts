@@ -1,7 +1,8 @@
+import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { methodInfo, type Method } from '@/core/survey/methods.ts'
-import type { Character, Effort } from '@/core/naming/flora.ts'
-import { CANT_TELL, type Observation } from '@/core/naming/observation.ts'
+import { methodInfo } from '@/core/survey/methods.ts'
+import type { Character, Effort } from '@/core/flora/flora.ts'
+import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
 import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 

@@ -1,8 +1,8 @@
 import type { Polygon } from 'geojson'
 import { useMemo, type MouseEvent } from 'react'
 import type { PaddockPart } from '@/core/records/round.ts'
-import { localPlane, type Metres } from '@/core/survey/localPlane.ts'
-import type { Position } from '@/core/survey/route.ts'
+import { localPlane, type Metres } from '@/core/geo/localPlane.ts'
+import type { Position } from '@/core/geo/route.ts'
 import { roundMetres } from '../parts/roundMetres.ts'
 import { say } from '../language/say.ts'
 

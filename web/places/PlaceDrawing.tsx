@@ -1,5 +1,5 @@
 import { partKinds, type PartKind } from '@/core/records/round.ts'
-import { areaHa } from '@/core/survey/route.ts'
+import { areaHa } from '@/core/geo/route.ts'
 import { FileButton } from '../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { DrawGrid } from './DrawGrid.tsx'

@@ -1,4 +1,4 @@
-import { regions, type Region } from '@/core/naming/flora.ts'
+import { regions, type Region } from '@/core/flora/flora.ts'
 import { outlooks, type Outlook } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { RenameHolding } from './RenameHolding.tsx'

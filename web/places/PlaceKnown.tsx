@@ -1,6 +1,6 @@
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PaddockPart } from '@/core/records/round.ts'
-import { areaHa } from '@/core/survey/route.ts'
+import { areaHa } from '@/core/geo/route.ts'
 import { Photos } from '../bench/Photos.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { useFlora } from '../stores/floraStore.ts'

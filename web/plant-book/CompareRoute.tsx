@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { cellAt } from '@/core/naming/flora.ts'
+import { cellAt } from '@/core/flora/flora.ts'
 import type { ComparedLook } from '@/core/naming/compare.ts'
 import { usualState } from '../bench/usualState.ts'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'

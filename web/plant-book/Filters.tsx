@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react'
-import type { Role } from '@/core/naming/flora.ts'
+import type { Role } from '@/core/flora/flora.ts'
 import type { RoundSummary } from '@/core/records/round.ts'
 import { getRound, getRounds } from '../api/client.ts'
 import { stateWords } from '../parts/words.ts'

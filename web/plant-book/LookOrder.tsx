@@ -1,5 +1,5 @@
 import { drawState } from '@/core/drawing/drawState.ts'
-import { cellAt, type Character, type Plant } from '@/core/naming/flora.ts'
+import { cellAt, type Character, type Plant } from '@/core/flora/flora.ts'
 import { usualState, usualWords } from '../bench/usualState.ts'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { useFlora } from '../stores/floraStore.ts'

@@ -1,5 +1,5 @@
 import { useId, useState, type FormEvent } from 'react'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { send } from '../api/client.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { reopenBook } from '../workers/namingWorker.ts'

@@ -1,7 +1,7 @@
 import { groupName } from '@/text/taxonNames.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
-import { groupOf, groups } from '@/core/survey/taxon.ts'
+import { groupOf, groups } from '@/core/records/taxon.ts'
 import { PlantDrawingLater } from '../parts/PlantDrawing.tsx'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { filtered, noFilter } from './filters.ts'

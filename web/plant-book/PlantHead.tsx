@@ -1,4 +1,4 @@
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { stateWords } from '../parts/words.ts'
 import { listed, say, word } from '../language/say.ts'
 

@@ -1,5 +1,5 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { send } from '../api/client.ts'
 import { Front, inTwo, WholeOf } from '../parts/inTwo.tsx'
 import { spokenPlant, useFlora } from '../stores/floraStore.ts'

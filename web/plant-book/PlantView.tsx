@@ -1,7 +1,7 @@
 import { wearWords } from '@/text/actWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { Leaf } from '../parts/Leaf.tsx'
 import { ExposureView } from '../parts/ExposureView.tsx'
 import { PlantDrawing } from '../parts/PlantDrawing.tsx'

@@ -1,5 +1,5 @@
 import { inSentence } from '@/text/say.ts'
-import { stages, type Plant } from '@/core/naming/flora.ts'
+import { stages, type Plant } from '@/core/flora/flora.ts'
 import { usualWords } from '../bench/usualState.ts'
 import { characterTitle, monthNames } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'

@@ -1,5 +1,5 @@
-import { cellAt, type Plant, type Role } from '@/core/naming/flora.ts'
-import { shareOfWord } from '@/core/naming/frequency.ts'
+import { cellAt, type Plant, type Role } from '@/core/flora/flora.ts'
+import { shareOfWord } from '@/core/flora/frequency.ts'
 
 export interface BookFilter {
   text: string

@@ -3,7 +3,7 @@ import { ownMistake, ownReadings, type Readings } from '@/core/practice/ownError
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { Naming } from '@/core/records/round.ts'
-import { wilson } from '@/core/survey/proportionIntervals.ts'
+import { wilson } from '@/core/stats/proportionIntervals.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { characterOf, flora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'

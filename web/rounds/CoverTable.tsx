@@ -1,6 +1,6 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import type { Round } from '@/core/records/round.ts'
-import { groupOf } from '@/core/survey/taxon.ts'
+import { groupOf } from '@/core/records/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { say } from '../language/say.ts'

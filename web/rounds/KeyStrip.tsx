@@ -1,5 +1,5 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import { groupOf, type Taxon } from '@/core/survey/taxon.ts'
+import { groupOf, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import type { CountKey } from './countKeys.ts'

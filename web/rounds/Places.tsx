@@ -1,6 +1,6 @@
 import { Link } from 'react-router'
 import type { Holding, Paddock } from '@/core/records/round.ts'
-import { areaHa } from '@/core/survey/route.ts'
+import { areaHa } from '@/core/geo/route.ts'
 import { areaWords } from '../parts/units.ts'
 import { say } from '../language/say.ts'
 

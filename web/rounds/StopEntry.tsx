@@ -1,4 +1,4 @@
-import { metresBetween } from '@/core/survey/route.ts'
+import { metresBetween } from '@/core/geo/route.ts'
 import { methodInfo } from '@/core/survey/methods.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import { simulatedScale } from '../instruments/weighing.ts'

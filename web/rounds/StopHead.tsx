@@ -1,6 +1,6 @@
 import { methodWords } from '@/text/methodWords.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
-import { groupOf } from '@/core/survey/taxon.ts'
+import { groupOf } from '@/core/records/taxon.ts'
 import { GroupMark } from '../parts/HatchDefs.tsx'
 import { useFlora } from '../stores/floraStore.ts'
 import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'

@@ -1,7 +1,7 @@
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
-import { BARE, LITTER, letterOf, unknownTaxon, type Taxon } from '@/core/survey/taxon.ts'
+import { BARE, LITTER, letterOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
 
 export interface CountKey {
   taxon: Taxon

@@ -1,10 +1,11 @@
+import type { Hit } from '@/core/records/hit.ts'
+import type { Method } from '@/core/records/method.ts'
 import { patched, type MeasuresPatch } from '@/core/records/measures.ts'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { GRID_CELLS } from '@/core/survey/frequency.ts'
-import { methodInfo, type Entry, type Method } from '@/core/survey/methods.ts'
-import type { Position } from '@/core/survey/route.ts'
-import type { Hit } from '@/core/survey/tally.ts'
-import type { Taxon } from '@/core/survey/taxon.ts'
+import { methodInfo, type Entry } from '@/core/survey/methods.ts'
+import type { Position } from '@/core/geo/route.ts'
+import type { Taxon } from '@/core/records/taxon.ts'
 import { say } from '../language/say.ts'
 
 export interface CountState {

@@ -1,4 +1,4 @@
-import type { Taxon } from '@/core/survey/taxon.ts'
+import type { Taxon } from '@/core/records/taxon.ts'
 import { isTyping, useWindowKeys } from '../ui/windowKeys.ts'
 import type { CountKey } from './countKeys.ts'
 import { entryOf, type CountAction, type CountState } from './countReducer.ts'

@@ -1,6 +1,6 @@
 import { create } from 'zustand'
-import { shortNames } from '@/core/naming/shortName.ts'
-import type { Character, Flora, Hazard, Neighbour, Plant, PlantGroup } from '@/core/naming/flora.ts'
+import { shortNames } from '@/core/flora/shortName.ts'
+import type { Character, Flora, Hazard, Neighbour, Plant, PlantGroup } from '@/core/flora/flora.ts'
 import { onLanguage } from '../language/languageStore.ts'
 import { word } from '../language/say.ts'
 import { getBook } from '../api/client.ts'

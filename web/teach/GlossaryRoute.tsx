@@ -1,7 +1,7 @@
 import { useEffect, useState } from 'react'
 import { useLocation } from 'react-router'
 import { drawState } from '@/core/drawing/drawState.ts'
-import type { Character } from '@/core/naming/flora.ts'
+import type { Character } from '@/core/flora/flora.ts'
 import { HowToLook } from '../bench/HowToLook.tsx'
 import { DrawingView } from '../parts/DrawingView.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'

@@ -1,5 +1,5 @@
-import { harmMatrix, type MatrixWord } from '@/core/harm/exposures.ts'
-import { feedForms, type Plant } from '@/core/naming/flora.ts'
+import { harmMatrix, type MatrixWord } from '@/core/assess/harm/exposures.ts'
+import { feedForms, type Plant } from '@/core/flora/flora.ts'
 import { say, word } from '../language/say.ts'
 
 const signs: Record<MatrixWord, { mark: string; says: string }> = {

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { hazardsHere } from '@/core/harm/hazardsHere.ts'
+import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
 import { inSentence } from '@/text/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../parts/words.ts'

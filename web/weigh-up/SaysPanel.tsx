@@ -1,7 +1,7 @@
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import type { Round } from '@/core/records/round.ts'
-import { swardSays } from '@/core/survey/swardSays.ts'
+import { swardSays } from '@/core/assess/indicators/swardSays.ts'
 import { percent, percentRange } from '../parts/words.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { say, word } from '../language/say.ts'

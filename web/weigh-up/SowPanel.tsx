@@ -2,14 +2,20 @@ import { harmKindWords } from '@/text/harmWords.ts'
 import { sowingFitWords } from '@/text/sowingFitWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useMemo, useState } from 'react'
-import { bulkKgPerHa, drillCheckGrams, drilledKgPerHa, liveSeedsPerM2, pureLiveSeed } from '@/core/feed/seeding.ts'
-import { sowingAdvice, type SowingFit } from '@/core/feed/sowingAdvice.ts'
-import type { Plant } from '@/core/naming/flora.ts'
+import {
+  bulkKgPerHa,
+  drillCheckGrams,
+  drilledKgPerHa,
+  liveSeedsPerM2,
+  pureLiveSeed,
+} from '@/core/assess/sowing/seeding.ts'
+import { sowingAdvice, type SowingFit } from '@/core/assess/sowing/sowingAdvice.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
-import { seasonCurve } from '@/core/season/growth.ts'
-import { madeNormals } from '@/core/season/madeNormals.ts'
+import { seasonCurve } from '@/core/assess/season/growth.ts'
+import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import type { Composition } from '@/core/survey/composition.ts'
-import { areaHa } from '@/core/survey/route.ts'
+import { areaHa } from '@/core/geo/route.ts'
 import { Word } from '../parts/Word.tsx'
 import { inputClass, Labelled } from '../parts/Labelled.tsx'
 import { usePlanLines } from '../plan/usePlanLines.ts'

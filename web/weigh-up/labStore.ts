@@ -1,6 +1,6 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
-import type { LabResult } from '@/core/feed/labResult.ts'
+import type { LabResult } from '@/core/assess/feed/labResult.ts'
 import { keep } from '../stores/keptApart.ts'
 import { browserStore } from '../stores/browserStore.ts'
 

@@ -1,5 +1,5 @@
 import { saysApart } from '@/contract/applied.ts'
-import type { LabResult } from '@/core/feed/labResult.ts'
+import type { LabResult } from '@/core/assess/feed/labResult.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { getKept, type Kept } from '../api/client.ts'
 import { pendingCommands } from '../stores/outboxStore.ts'

@@ -1,5 +1,5 @@
 import type { Round } from '@/core/records/round.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { useFlora } from '../stores/floraStore.ts'
 import { startWeighing, weigh, weigher } from '../workers/weighingWorker.ts'
 import { readKept } from './readKept.ts'

@@ -7,11 +7,11 @@ import {
   type Neighbour,
 } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
-import type { Flora, Stage } from '@/core/naming/flora.ts'
+import type { Flora, Stage } from '@/core/flora/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { splitPair, type NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Verdict } from '@/core/naming/verdict.ts'
-import type { Context, Observation } from '@/core/naming/observation.ts'
+import type { Context, Observation } from '@/core/records/observation.ts'
 
 export interface HistoryStep {
   first: string

@@ -7,7 +7,7 @@ import * as questions from '@/core/practice/question.ts'
 import { practiseSpecimen, type PractiseSpecimen } from '@/core/practice/specimen.ts'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
-import type { Flora, Stage } from '@/core/naming/flora.ts'
+import type { Flora, Stage } from '@/core/flora/flora.ts'
 
 let compiled: CompiledFlora | undefined
 let nearest: Map<string, string[]> | undefined

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import { randomLcg } from 'd3-random'
-import { bootstrapRatio, type Bootstrapped } from '@/core/survey/bootstrap.ts'
+import { bootstrapRatio, type Bootstrapped } from '@/core/stats/bootstrap.ts'
 
 /** Resampling by stop, off the page's thread; the page ends the worker to stop it. */
 const api = {

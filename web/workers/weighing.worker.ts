@@ -1,8 +1,8 @@
 import * as Comlink from 'comlink'
 import { randomLcg } from 'd3-random'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
-import { weighUp, type WeighUp } from '@/core/survey/weighUp.ts'
+import { weighUp, type WeighUp } from '@/core/assess/weighUp.ts'
 
 let plants = new Map<string, Plant>()
 

@@ -1,6 +1,6 @@
 import * as Comlink from 'comlink'
 import type { Round } from '@/core/records/round.ts'
-import type { WeighUp } from '@/core/survey/weighUp.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { flora } from '../stores/floraStore.ts'
 import { bookEdition } from './namingWorker.ts'
 import type { WeighingApi } from './weighing.worker.ts'

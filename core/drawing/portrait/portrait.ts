@@ -1,4 +1,4 @@
-import type { LifeForm } from '../../naming/flora.ts'
+import type { LifeForm } from '../../flora/flora.ts'
 import type { Drawing, Mark } from '../mark.ts'
 
 /** States and sizes that a drawing is made from; what is not known is left out. */

@@ -1,4 +1,4 @@
-import type { LifeForm, Plant, Stage } from '../../naming/flora.ts'
+import type { LifeForm, Plant, Stage } from '../../flora/flora.ts'
 import { cloverPortrait } from './clover.ts'
 import { grassPortrait, rushPortrait, sedgePortrait } from './grass.ts'
 import { herbPortrait, shrubPortrait } from './herb.ts'

@@ -1,6 +1,6 @@
-import { cellAt, type Plant, type Stage } from '../../naming/flora.ts'
-import { shareOfWord } from '../../naming/frequency.ts'
-import { CANT_TELL, type Observation } from '../../naming/observation.ts'
+import { cellAt, type Plant, type Stage } from '../../flora/flora.ts'
+import { shareOfWord } from '../../flora/frequency.ts'
+import { CANT_TELL, type Observation } from '../../records/observation.ts'
 import type { Traits } from './portrait.ts'
 
 const lookAt = (stage: Stage | undefined): Pick<Traits, 'young' | 'mown'> =>

@@ -1,6 +1,6 @@
 import { coded } from '../../coded.ts'
 import type { FilePlace, LeftOut } from '../fileProblem.ts'
-import type { Position } from '../../survey/route.ts'
+import type { Position } from '../../geo/route.ts'
 
 /** One plant that a file says was met at a stop, under the name it has there. */
 export interface ReadFind {

@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein'
-import type { Plant } from '../../naming/flora.ts'
-import { BARE, latinTaxon, LITTER, unknownTaxon, type Taxon } from '../../survey/taxon.ts'
+import type { Plant } from '../../flora/flora.ts'
+import { BARE, latinTaxon, LITTER, unknownTaxon, type Taxon } from '../../records/taxon.ts'
 
 const same = (name: string) => name.toLowerCase().replace(/[_\s]+/g, ' ').replace(/[^\p{L}\p{N} -]/gu, '').trim() // prettier-ignore
 

@@ -1,9 +1,10 @@
+import type { Hit } from '../../records/hit.ts'
+import { methods, type Method } from '../../records/method.ts'
 import { coded } from '../../coded.ts'
 import type { FilePlace, LeftOut } from '../fileProblem.ts'
-import type { Plant } from '../../naming/flora.ts'
+import type { Plant } from '../../flora/flora.ts'
 import { openStop, type Paddock, type Round, type Stop } from '../../records/round.ts'
-import { methodInfo, methods, type Method } from '../../survey/methods.ts'
-import type { Hit } from '../../survey/tally.ts'
+import { methodInfo } from '../../survey/methods.ts'
 import { noteLeftOut, type NotUnderstood, type ReadFinds, type ReadStop } from './finds.ts'
 import { nameFinder, type NameFound } from './nameFinder.ts'
 

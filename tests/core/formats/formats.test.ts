@@ -6,7 +6,7 @@ import { readBoundary } from '@/core/formats/readBoundary.ts'
 import { roundGeoJson } from '@/core/formats/roundGeoJson.ts'
 import { compositionRows, hitRows, stopRows } from '@/core/formats/roundRows.ts'
 import { openStop, type Round } from '@/core/records/round.ts'
-import { weighUp } from '@/core/survey/weighUp.ts'
+import { weighUp } from '@/core/assess/weighUp.ts'
 import { plantsById } from '@/tests/support/book.ts'
 
 const ring = [

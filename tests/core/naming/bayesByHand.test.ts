@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { believe } from '@/core/naming/beliefs.ts'
-import { stateShares } from '@/core/naming/frequency.ts'
+import { stateShares } from '@/core/flora/frequency.ts'
 import { identify } from '@/core/naming/identify.ts'
 import { expectedBits } from '@/core/naming/expectedBits.ts'
 import { confusionMatrix } from '@/core/naming/observerError.ts'

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { identify } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { always, madeBook, madeCharacter, madePlant, mostly, name, type Look } from '@/tests/support/book.ts'
 
 const book = madeBook(

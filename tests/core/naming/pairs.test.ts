@@ -1,10 +1,10 @@
 import { describe, expect, it } from 'vitest'
-import { cellAt, type Plant } from '@/core/naming/flora.ts'
-import { shareOfWord } from '@/core/naming/frequency.ts'
+import { cellAt, type Plant } from '@/core/flora/flora.ts'
+import { shareOfWord } from '@/core/flora/frequency.ts'
 import { canBeAsked, decides, DECIDES_FROM } from '@/core/naming/decides.ts'
 import { decidingChecks, lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { identify } from '@/core/naming/identify.ts'
 import { book, flora, plantsById, probabilityOf } from '@/tests/support/book.ts'
 

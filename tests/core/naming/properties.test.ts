@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { cellAt } from '@/core/naming/flora.ts'
+import { cellAt } from '@/core/flora/flora.ts'
 import { identify } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import { book, flora, name, probabilityOf } from '@/tests/support/book.ts'
 
 const anyObservation: fc.Arbitrary<Observation> = fc

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { cellAt, type Cell, type Character, type Plant } from '@/core/naming/flora.ts'
-import { stateShares } from '@/core/naming/frequency.ts'
+import { cellAt, type Cell, type Character, type Plant } from '@/core/flora/flora.ts'
+import { stateShares } from '@/core/flora/frequency.ts'
 import { loadFlora } from '@/server/flora/loadFlora.ts'
 import { keptDoubts, secondReading } from '../../reference/secondReading.ts'
 import { keptDoubtsOfThird, leftOut, thirdReading } from '../../reference/thirdReading.ts'

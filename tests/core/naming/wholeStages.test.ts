@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import type { Stage } from '@/core/naming/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 import { cellOfStage } from '@/core/naming/youngCell.ts'
 import { flora } from '@/tests/support/book.ts'
 

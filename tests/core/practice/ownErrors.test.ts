@@ -3,7 +3,7 @@ import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { floraAsRead, ownMistake, ownReadings, type Readings } from '@/core/practice/ownErrors.ts'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { identify } from '@/core/naming/identify.ts'
-import type { Observation } from '@/core/naming/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import type { Naming } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 

@@ -4,7 +4,7 @@ import { describe, expect, it } from 'vitest'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { splitPair } from '@/core/naming/nextChecks.ts'
-import { cellAt } from '@/core/naming/flora.ts'
+import { cellAt } from '@/core/flora/flora.ts'
 import { checkQuestion, nameQuestion, poisonPlants, poisonQuestion, readQuestion, seedPlants, seedQuestion, type Making } from '@/core/practice/question.ts' // prettier-ignore
 import { conditions, practiseSpecimen } from '@/core/practice/specimen.ts'
 import { book, flora, plantsById } from '@/tests/support/book.ts'

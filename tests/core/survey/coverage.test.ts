@@ -1,7 +1,7 @@
 import { randomGamma, randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { clusterRatio, kornGraubard } from '@/core/survey/clusterRatio.ts'
-import { wilson } from '@/core/survey/proportionIntervals.ts'
+import { clusterRatio, kornGraubard } from '@/core/stats/clusterRatio.ts'
+import { wilson } from '@/core/stats/proportionIntervals.ts'
 
 /** Made stops of a patchy sward: the share at each stop is drawn from a beta, then points from that share. */
 function madeRound(truth: number, evenness: number, stops: number, random: () => number) {

@@ -5,8 +5,8 @@ import { describe, expect, it } from 'vitest'
 import { routeKinds } from '@/core/records/measures.ts'
 import type { PaddockPart } from '@/core/records/round.ts'
 import { layRoute, roundMinutes } from '@/core/survey/layRoute.ts'
-import { isInside, localPlane, polygonOf } from '@/core/survey/localPlane.ts'
-import { areaHa, metresBetween } from '@/core/survey/route.ts'
+import { isInside, localPlane, polygonOf } from '@/core/geo/localPlane.ts'
+import { areaHa, metresBetween } from '@/core/geo/route.ts'
 import { demoWorld } from '@/server/demo/demoWorld.ts'
 
 const paddocks = demoWorld.map((d) => d.paddock)

@@ -1,6 +1,6 @@
+import { methods } from '@/core/records/method.ts'
 import { describe, expect, it } from 'vitest'
 import { figuresOf } from '@/core/survey/figures.ts'
-import { methods } from '@/core/survey/methods.ts'
 import { guessedPilot, kitFor, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'

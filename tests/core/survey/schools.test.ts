@@ -1,10 +1,10 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { cohenKappa, intraclassCorrelation, type KappaWeights } from '@/core/survey/agreement.ts'
-import { bootstrapRatio } from '@/core/survey/bootstrap.ts'
+import { cohenKappa, intraclassCorrelation, type KappaWeights } from '@/core/stats/agreement.ts'
+import { bootstrapRatio } from '@/core/stats/bootstrap.ts'
 import { braunBlanquet, classOf, meanCoverPercent, sixClasses } from '@/core/survey/coverClasses.ts'
 import { dryWeightRank, type FewSpecies, type RankedFrame } from '@/core/survey/dryWeightRank.ts'
-import { doubleSampling, linearCalibration } from '@/core/survey/linearCalibration.ts'
+import { doubleSampling, linearCalibration } from '@/core/stats/linearCalibration.ts'
 import { metresToExclude, plantsPerHectare, poissonLimits } from '@/core/survey/searchWalk.ts'
 import { cases as vectors } from '@/tests/support/vectors.ts'
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { clusterRatio } from '@/core/survey/clusterRatio.ts'
-import { goodman, wilson } from '@/core/survey/proportionIntervals.ts'
+import { clusterRatio } from '@/core/stats/clusterRatio.ts'
+import { goodman, wilson } from '@/core/stats/proportionIntervals.ts'
 import { disagreement, stratifiedRatio, type Stratum } from '@/core/survey/stratified.ts'
 import { cases, expectNear } from '@/tests/support/vectors.ts'
 

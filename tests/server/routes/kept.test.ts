@@ -1,5 +1,5 @@
 import { beforeAll, describe, expect, it } from 'vitest'
-import { animalClasses } from '@/core/feed/needs.ts'
+import { animalClasses } from '@/core/assess/feed/needs.ts'
 import { addHolding, addPaddock, putEvent } from '@/server/db/places.ts'
 import { addRound } from '@/server/db/rounds.ts'
 import { apiForFile } from '@/tests/support/api.ts'

@@ -1,7 +1,7 @@
+import type { Method } from '@/core/records/method.ts'
 import { fileWords } from '@/text/fileWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { useLoaderData, useNavigate } from 'react-router'
-import { type Method } from '@/core/survey/methods.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'

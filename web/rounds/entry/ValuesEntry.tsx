@@ -1,6 +1,6 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import { useEffect, useRef, useState } from 'react'
-import { type Taxon } from '@/core/survey/taxon.ts'
+import { type Taxon } from '@/core/records/taxon.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { ValueChoice } from './valueChoices.ts'
 import { say } from '../../language/say.ts'

@@ -1,7 +1,7 @@
+import type { Method } from '@/core/records/method.ts'
 import type { RoundSettings } from '@/core/records/measures.ts'
 import { braunBlanquet, sixClasses } from '@/core/survey/coverClasses.ts'
 import { DEFAULT_NESTS_M } from '@/core/survey/figures.ts'
-import type { Method } from '@/core/survey/methods.ts'
 import { say } from '../../language/say.ts'
 
 export interface ValueChoice {

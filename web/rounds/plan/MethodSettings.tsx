@@ -1,7 +1,8 @@
+import type { Method } from '@/core/records/method.ts'
 import type { RoundSettings } from '@/core/records/measures.ts'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { fewSpeciesConventions, type FewSpecies } from '@/core/survey/dryWeightRank.ts'
-import { methodInfo, READING, type Method } from '@/core/survey/methods.ts'
+import { methodInfo, READING } from '@/core/survey/methods.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { say } from '../../language/say.ts'
 

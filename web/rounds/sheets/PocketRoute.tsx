@@ -1,7 +1,7 @@
 import { kitWords, methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import type { Plant } from '@/core/naming/flora.ts'
+import type { Plant } from '@/core/flora/flora.ts'
 import { kitFor, lookFor } from '@/core/survey/planStops.ts'
 import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'

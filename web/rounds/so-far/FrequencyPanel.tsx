@@ -1,6 +1,6 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import type { Frequency } from '@/core/survey/frequency.ts'
-import { groupOf } from '@/core/survey/taxon.ts'
+import { groupOf } from '@/core/records/taxon.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'

@@ -1,0 +1,69 @@
+import type { HarmNote, Plant, Region } from '../../flora/flora.ts'
+import type { Composition, Share } from '../../survey/composition.ts'
+import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
+import { letterOf } from '../../records/taxon.ts'
+
+/** A harmful plant that was met. */
+export interface HarmFound {
+  plant: string
+  share: Share
+  stopsWith: number
+  notes: HarmNote[]
+}
+
+/** What may still be there although nothing was met. */
+export interface NoneFound {
+  /** Highest share of points (0 to 1) if the plant does not grow in clumps. */
+  ofPoints: number | undefined
+  /** Highest share of places like a stop (0 to 1) that could hold it. */
+  ofStops: number
+}
+
+export interface HarmFindings {
+  found: HarmFound[]
+  /** Harmful plants at home in this region that were not met: nothing found is never "none there". */
+  notFound: string[]
+  /** The other harmful plants of the book, rarer here; not met either. */
+  rarerHere: string[]
+  bound: NoneFound
+  /** Forage or turf plants that were met and carry a caution of their own. */
+  cautions: { plant: string; notes: HarmNote[] }[]
+  /** Letters still without a name: any of them could be harmful. */
+  unnamed: string[]
+}
+
+/**
+ * What of a round could harm stock or people.
+ *
+ * @param counted whether amounts are points (they bound the share) or cover values (they do not)
+ */
+export function harmFindings(
+  round: Composition,
+  plants: Map<string, Plant>,
+  counted: 'points' | 'cover',
+  region: Region,
+): HarmFindings {
+  const met = new Map(round.taxa.map((t) => [t.taxon, t]))
+  const toxic = [...plants.values()].filter((p) => p.role === 'toxic')
+  const notMet = toxic.filter((p) => !met.has(p.id))
+  const atHome = (p: Plant) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
+  return {
+    found: toxic
+      .filter((p) => met.has(p.id))
+      .map((p) => {
+        const { taxon, stopsWith, ...share } = met.get(p.id)!
+        return { plant: taxon, share, stopsWith, notes: p.harm }
+      }),
+    notFound: notMet.filter(atHome).map((p) => p.id),
+    rarerHere: notMet.filter((p) => !atHome(p)).map((p) => p.id),
+    bound: {
+      ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
+      ofStops: noneFoundUpperBound(round.stops),
+    },
+    cautions: round.taxa
+      .map((t) => plants.get(t.taxon))
+      .filter((p): p is Plant => p !== undefined && p.role !== 'toxic' && p.harm.length > 0)
+      .map((p) => ({ plant: p.id, notes: p.harm })),
+    unnamed: round.taxa.map((t) => letterOf(t.taxon)).filter((l): l is string => l !== undefined),
+  }
+}

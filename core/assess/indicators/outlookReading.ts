@@ -1,0 +1,130 @@
+import { cellAt, type Plant } from '../../flora/flora.ts'
+import type { Outlook, Round } from '../../records/round.ts'
+import { shareOf, type Share } from '../../survey/composition.ts'
+import { countedStops, designOf } from '../../survey/counted.ts'
+import { namedLetters } from '../../survey/figures.ts'
+import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
+import { tallied } from '../../survey/tally.ts'
+import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
+
+/** What a line of an outlook counts. */
+export type OutlookLineId =
+  | 'sown'
+  | 'came-by-itself'
+  | 'bare'
+  | 'mostly-eaten'
+  | 'mostly-refused'
+  | 'harms-in-hay'
+  | 'harms-standing'
+  | 'creeps'
+  | 'neither-sown-nor-turf'
+  | 'native'
+  | 'not-native'
+
+/** A figure of the composition as one outlook reads it. */
+export interface OutlookLine {
+  id: OutlookLineId
+  share: Share
+  /** Plants it is made of. */
+  of: Taxon[]
+}
+
+/** A sown plant, as it was found again. */
+export interface SownFound {
+  plant: string
+  /** Undefined where it was not met. */
+  share: Share | undefined
+  /** Not met: the highest share of stops, 0 to 1, that could still hold it. */
+  couldBe: number | undefined
+}
+
+export interface OutlookReading {
+  lines: OutlookLine[]
+  /** Sown list against what was found; empty where nothing is known to be sown. */
+  sown: SownFound[]
+  /** Turf only: heights in mm that suit every grass with a tenth of the sward or more. */
+  mowMm: { range: [number, number]; of: string[] } | { clash: string[] } | undefined
+}
+
+const creeps = (p: Plant) => {
+  const cell = cellAt(p, 'habit', 'vegetative')
+  return (
+    cell?.kind === 'states' &&
+    ['rhizome', 'stolon', 'rhizome-and-stolon'].some((s) =>
+      ['always', 'usually', 'often'].includes(cell.words[s] ?? ''),
+    )
+  )
+}
+
+function mowing(list: { plant: Plant; share: number }[]): OutlookReading['mowMm'] {
+  const kept = list.flatMap(({ plant, share }) =>
+    share >= 0.1 && plant.mowMm ? [{ id: plant.id, mm: plant.mowMm }] : [],
+  )
+  const ids = kept.map((k) => k.id)
+  if (kept.length === 0) return undefined
+  const low = Math.max(...kept.map((k) => k.mm[0]))
+  const high = Math.min(...kept.map((k) => k.mm[1]))
+  return low <= high ? { range: [low, high], of: ids } : { clash: ids }
+}
+
+/**
+ * The composition as an outlook reads it: the same counts, other questions.
+ *
+ * Grazing: eaten against refused. Hay: what harms in it. Turf: sown, bare, what
+ * repairs wear and creeps. Native: native plants against others. Sown against unsown in all of them. Which plants are
+ * refused and which heights suit are common practice without a source.
+ *
+ * @returns undefined while nothing is counted
+ */
+export function outlookReading(round: Round, plants: Map<string, Plant>, outlook: Outlook): OutlookReading | undefined {
+  const all = tallied(countedStops(round), namedLetters(round))
+  if (all.taxa.length === 0) return undefined
+  const design = designOf(round)
+  const met = all.taxa.flatMap((t) => plants.get(t) ?? [])
+  const { sown } = round.paddock
+  const line = (id: OutlookLineId, test: (p: Plant) => boolean): OutlookLine[] => {
+    const of = met.filter(test).map((p) => p.id)
+    return of.length > 0 ? [{ id, of, share: shareOf(all, of, design) }] : []
+  }
+  const notLiving = [BARE, LITTER].filter((t) => all.taxa.includes(t))
+  const bare: OutlookLine[] =
+    notLiving.length > 0 ? [{ id: 'bare', of: notLiving, share: shareOf(all, notLiving, design) }] : []
+  const refused = (p: Plant) => p.role === 'weed' || p.role === 'toxic' || p.traits?.includes('refused') === true
+  const harmsAsHay = (p: Plant) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful'
+  const ofSown =
+    sown.length > 0
+      ? [...line('sown', (p) => sown.includes(p.id)), ...line('came-by-itself', (p) => !sown.includes(p.id))]
+      : []
+  const own: Record<Outlook, () => OutlookLine[]> = {
+    grazing: () => [...line('mostly-eaten', (p) => !refused(p)), ...line('mostly-refused', refused)],
+    hay: () => [
+      ...line('harms-in-hay', harmsAsHay),
+      ...line('harms-standing', (p) => p.role === 'toxic' && !harmsAsHay(p)),
+    ],
+    turf: () => [
+      ...line('creeps', creeps),
+      ...line('neither-sown-nor-turf', (p) => !sown.includes(p.id) && p.role !== 'turf' && !p.mowMm),
+      ...bare,
+    ],
+    native: () => [
+      ...line('native', (p) => p.role === 'native'),
+      ...line('not-native', (p) => p.role !== 'native'),
+      ...bare,
+    ],
+  }
+  return {
+    lines: [...ofSown, ...own[outlook]()],
+    sown: sown.map((plant) => {
+      const there = all.taxa.includes(plant)
+      return {
+        plant,
+        share: there ? shareOf(all, [plant], design) : undefined,
+        couldBe: there ? undefined : noneFoundUpperBound(all.totals.length),
+      }
+    }),
+    mowMm:
+      outlook === 'turf'
+        ? mowing(met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate })))
+        : undefined,
+  }
+}

@@ -1,0 +1,118 @@
+import { mean } from 'd3-array'
+import type { Indication } from '../../flora/codes.ts'
+import type { Plant } from '../../flora/flora.ts'
+import type { Round } from '../../records/round.ts'
+import { shareOf, type Share } from '../../survey/composition.ts'
+import { countedStops, designOf } from '../../survey/counted.ts'
+import { namedLetters } from '../../survey/figures.ts'
+import { tallied, type Tallied } from '../../survey/tally.ts'
+import { BARE, type Taxon } from '../../records/taxon.ts'
+
+export type SaidId = Indication | 'sown-going'
+
+/** How firmly the figures stand behind it: the whole interval, or only the estimate, lies beyond the mark. */
+export type Strength = 'clear' | 'likely'
+
+export interface Said {
+  id: SaidId
+  strength: Strength
+  /** Plants it stands on that were met. */
+  of: Taxon[]
+  share: Share
+  /** The mark that the share passed, 0 to 1. */
+  mark: number
+  /** True where it is said because the share is low. */
+  below: boolean
+  /** Further figures of the round that bear on it. */
+  also: SaidBeside[]
+}
+
+/** A figure beside what the sward says: mean height, or how many stops were grazed hard. */
+export type SaidBeside =
+  { code: 'mean-height'; cm: number; stops: number } | { code: 'grazed-hard'; hard: number; stops: number }
+
+interface Rule {
+  id: SaidId
+  plants: (plants: Plant[]) => Taxon[]
+  mark: number
+  below?: true
+  also?: (round: Round) => SaidBeside[]
+}
+
+/** Mean sward height where it was noted. */
+function heights(round: Round): SaidBeside[] {
+  const noted = round.stops.flatMap((s) => s.measures.heightCm ?? [])
+  return noted.length < 3 ? [] : [{ code: 'mean-height', cm: mean(noted)!, stops: noted.length }]
+}
+
+function grazed(round: Round): SaidBeside[] {
+  const noted = round.stops.flatMap((s) => s.measures.grazed ?? [])
+  const hard = noted.filter((g) => g === 'hard').length
+  return noted.length > 0 ? [{ code: 'grazed-hard', hard, stops: noted.length }] : []
+}
+
+const indicating = (what: Indication) => (plants: Plant[]) =>
+  plants.filter((p) => p.indicates?.includes(what)).map((p) => p.id)
+const isWet = (p: Plant) => p.form === 'sedge' || p.form === 'rush' || p.indicates?.includes('wet')
+
+/** Marks are common practice, no source. */
+const rules: Rule[] = [
+  { id: 'nitrogen-short', plants: indicating('nitrogen-short'), mark: 0.3 },
+  {
+    id: 'grazed-hard',
+    plants: indicating('grazed-hard'),
+    mark: 0.6,
+    also: (round) => [...heights(round), ...grazed(round)],
+  },
+  { id: 'compacted', plants: indicating('compacted'), mark: 0.05 },
+  { id: 'wet', plants: (plants) => plants.filter(isWet).map((p) => p.id), mark: 0.08 },
+  { id: 'shaded', plants: indicating('shaded'), mark: 0.05 },
+  { id: 'disturbed', plants: indicating('disturbed'), mark: 0.05 },
+  { id: 'thin', plants: (plants) => [...indicating('thin')(plants), BARE], mark: 0.15 },
+]
+
+function judged(rule: Rule, share: Share): Strength | undefined {
+  const beyond = (x: number) => (rule.below ? x < rule.mark : x > rule.mark)
+  if (!beyond(share.estimate)) return undefined
+  const near = share.interval?.[rule.below ? 1 : 0]
+  return near !== undefined && beyond(near) ? 'clear' : 'likely'
+}
+
+function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
+  const wanted = rule.plants(plants)
+  const of = wanted.filter((t) => all.taxa.includes(t))
+  if (of.length === 0 && !rule.below) return []
+  const share = shareOf(all, of, designOf(round))
+  const strength = judged(rule, share)
+  if (!strength) return []
+  const { id, mark } = rule
+  return [
+    {
+      id,
+      strength,
+      of,
+      share,
+      mark,
+      below: rule.below ?? false,
+      also: rule.also?.(round) ?? [],
+    },
+  ]
+}
+
+/** Sown plants against the rest: less than a third left is going. */
+function sownRule(round: Round): Rule[] {
+  const { sown } = round.paddock
+  if (sown.length === 0) return []
+  return [{ id: 'sown-going', plants: () => sown, mark: 0.33, below: true }]
+}
+
+/**
+ * What a composition says of the ground and of past management, each with the figure it stands on, how firmly, and what
+ * would contradict it. Nothing is said from fewer than three stops.
+ */
+export function swardSays(round: Round, plants: Plant[]): Said[] {
+  const all = tallied(countedStops(round), namedLetters(round))
+  if (all.totals.length < 3) return []
+  const found = [...rules, ...sownRule(round)].flatMap((rule) => judge(rule, round, all, plants))
+  return found.sort((a, b) => Number(a.strength === 'likely') - Number(b.strength === 'likely'))
+}

@@ -1,0 +1,36 @@
+import { mixtureFeedOf, type Growth, type MixtureFeed } from './feed/mixtureFeed.ts'
+import { harmFindings, type HarmFindings } from './harm/harmFindings.ts'
+import type { Plant } from '../flora/flora.ts'
+import type { Round } from '../records/round.ts'
+import { compositionOf, type Composition } from '../survey/composition.ts'
+import { countedStops, designOf } from '../survey/counted.ts'
+import { namedLetters } from '../survey/figures.ts'
+import { tallied } from '../survey/tally.ts'
+
+/** Methods in which each amount is an independent look at a point. */
+const POINTS = new Set(['step-points', 'turf-grid'])
+
+export interface WeighUp {
+  composition: Composition
+  harm: HarmFindings
+  feed: { leafy: MixtureFeed | undefined; stemmy: MixtureFeed | undefined }
+}
+
+/**
+ * Everything a round says, from its stops.
+ *
+ * @param random makes a fresh seeded source per use, so that each figure is the same each time it is shown
+ * @returns undefined while nothing is counted
+ */
+export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
+  const named = namedLetters(round)
+  const together = tallied(countedStops(round), named)
+  const made = compositionOf(together, plants, designOf(round))
+  if (!made) return undefined
+  const feed = (growth: Growth) => mixtureFeedOf(together, plants, growth, random())
+  return {
+    composition: made,
+    harm: harmFindings(made, plants, POINTS.has(round.method) ? 'points' : 'cover', round.paddock.region),
+    feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
+  }
+}

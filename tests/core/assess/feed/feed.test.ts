@@ -1,0 +1,143 @@
+import { randomLcg } from 'd3-random'
+import { describe, expect, it } from 'vitest'
+import { drawStops, drawSums, mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import { hayGrade, relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
+import type { StopTally } from '@/core/survey/tally.ts'
+import { flora, plantsById } from '@/tests/support/book.ts'
+
+describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 47:747)', () => {
+  it('full-bloom alfalfa, ADF 41 and NDF 53, is about 100: the anchor of the scale', () => {
+    expect(relativeFeedValue({ adfPct: 41, ndfPct: 53 })).toBeCloseTo(100, 0)
+  })
+
+  it('by hand: ADF 30, NDF 40 gives (88.9 - 23.37) x 3 / 1.29 = 152.4', () => {
+    expect(relativeFeedValue({ adfPct: 30, ndfPct: 40 })).toBeCloseTo(152.395, 2)
+  })
+
+  it('falls as fibre rises', () => {
+    expect(relativeFeedValue({ adfPct: 35, ndfPct: 45 })).toBeLessThan(relativeFeedValue({ adfPct: 30, ndfPct: 40 }))
+  })
+
+  it.each([
+    { adfPct: 41, ndfPct: 0 },
+    { adfPct: 60, ndfPct: 50 },
+    { adfPct: -1, ndfPct: 50 },
+    { adfPct: Number.NaN, ndfPct: 50 },
+    { adfPct: 30, ndfPct: 101 },
+  ])('refuses %o: ADF is a part of NDF, and both are percentages', (fibre) => {
+    expect(() => relativeFeedValue(fibre)).toThrow(RangeError)
+  })
+})
+
+// Hay marketing task force grades as given with the work above (from memory).
+describe('hay grades', () => {
+  it.each([
+    [160, 'prime'],
+    [151, 'grade-1'],
+    [125, 'grade-1'],
+    [124, 'grade-2'],
+    [103, 'grade-2'],
+    [100, 'grade-3'],
+    [80, 'grade-4'],
+    [60, 'grade-5'],
+  ])('%i is %s', (rfv, grade) => expect(hayGrade(rfv)).toBe(grade))
+})
+
+describe('feed of a mixture', () => {
+  const stop = (seq: number, counts: Record<string, number>): StopTally => ({
+    seq,
+    hits: Object.entries(counts).flatMap(([taxon, n]) => Array.from({ length: n }, () => ({ taxon, amount: 1 }))),
+  })
+  const feed = (stops: StopTally[], growth: 'leafy' | 'stemmy' = 'leafy') =>
+    mixtureFeed(stops, {}, plantsById, growth, randomLcg(0.5))
+
+  it('of one plant alone spans that plant’s own range', () => {
+    const made = feed([stop(1, { timothy: 10 }), stop(2, { timothy: 10 })])!
+    const { leafy } = plantsById.get('timothy')!.feed!
+    expect(made.cpPct.low).toBeGreaterThanOrEqual(leafy.cp[0])
+    expect(made.cpPct.high).toBeLessThanOrEqual(leafy.cp[1])
+    // 95 % of an even range of 7 points is 6.65.
+    expect(made.cpPct.high - made.cpPct.low).toBeCloseTo((leafy.cp[1] - leafy.cp[0]) * 0.95, 0)
+    expect(made.known).toBe(1)
+  })
+
+  it('rises in protein with the share of clover (legumes lift protein: common practice, no source)', () => {
+    const grass = feed([stop(1, { timothy: 18, 'white-clover': 2 }), stop(2, { timothy: 17, 'white-clover': 3 })])!
+    const clover = feed([stop(1, { timothy: 10, 'white-clover': 10 }), stop(2, { timothy: 9, 'white-clover': 11 })])!
+    expect(clover.cpPct.middle).toBeGreaterThan(grass.cpPct.middle + 2)
+  })
+
+  it('falls when the sward goes to stem', () => {
+    const stops = [stop(1, { timothy: 10, 'red-clover': 5 }), stop(2, { timothy: 12, 'red-clover': 3 })]
+    expect(feed(stops, 'stemmy')!.rfv.middle).toBeLessThan(feed(stops)!.rfv.middle - 20)
+  })
+
+  it('leaves out what has no value on file and says so', () => {
+    const made = feed([
+      stop(1, { timothy: 10, 'tansy-ragwort': 5, 'unknown:A': 5, bare: 20 }),
+      stop(2, { timothy: 20 }),
+    ])!
+    expect(made.leftOut.sort()).toEqual(['tansy-ragwort', 'unknown:A'])
+    expect(made.known).toBeCloseTo(30 / 40, 9)
+  })
+
+  it('says nothing where no plant has a value', () => {
+    expect(feed([stop(1, { bare: 10, 'unknown:A': 3 })])).toBeUndefined()
+    expect(feed([])).toBeUndefined()
+  })
+
+  it('is the same each time for the same seed, and wider for unlike stops', () => {
+    const stops = [stop(1, { timothy: 20 }), stop(2, { 'white-clover': 20 }), stop(3, { timothy: 20 })]
+    expect(feed(stops)).toEqual(feed(stops))
+    const even = feed([1, 2, 3].map((i) => stop(i, { timothy: 13, 'white-clover': 7 })))!
+    const unlike = feed(stops)!
+    expect(unlike.ndfPct.high - unlike.ndfPct.low).toBeGreaterThan(even.ndfPct.high - even.ndfPct.low)
+  })
+})
+
+describe('feed values on file', () => {
+  it.each(flora.plants.filter((p) => p.feed).map((p) => [p.id, p.feed!] as const))(
+    '%s: in order, and stemmy growth is worth less',
+    (_id, f) => {
+      for (const g of [f.leafy, f.stemmy]) {
+        for (const [low, high] of [g.cp, g.adf, g.ndf]) expect(low).toBeLessThan(high)
+        expect(g.adf[1]).toBeLessThan(g.ndf[1])
+        expect(g.adf[0]).toBeLessThan(g.ndf[0])
+      }
+      expect(f.stemmy.cp[1]).toBeLessThan(f.leafy.cp[1])
+      expect(f.stemmy.ndf[0]).toBeGreaterThan(f.leafy.ndf[0])
+    },
+  )
+})
+
+describe('many stops', () => {
+  // Central limit theorem: sums of stops drawn again have mean m x mu and covariance m x Sigma.
+  const random = randomLcg(0.21)
+  const rows = Array.from({ length: 400 }, () => {
+    const wet = random() ** 2
+    return [Math.round(20 * wet), Math.round(12 * wet * random()), Math.round(8 * (1 - wet))]
+  })
+  const moments = (draw: () => number[]) => {
+    const all = Array.from({ length: 4000 }, draw)
+    const mean = [0, 1, 2].map((j) => all.reduce((s, r) => s + r[j]!, 0) / all.length)
+    const cov = (i: number, j: number) =>
+      all.reduce((s, r) => s + (r[i]! - mean[i]!) * (r[j]! - mean[j]!), 0) / all.length
+    return { mean, sd: [0, 1, 2].map((j) => Math.sqrt(cov(j, j))), together: cov(0, 1), apart: cov(0, 2) }
+  }
+  const columns = [0, 1, 2].map((j) => rows.map((r) => r[j]!))
+  const [again, normal] = [moments(drawStops(columns, randomLcg(0.3))), moments(drawSums(columns, randomLcg(0.6)))]
+
+  it('drawn by their sums have the mean and the spread of stops drawn again', () => {
+    for (const j of [0, 1, 2]) {
+      expect(normal.mean[j]! / again.mean[j]!).toBeCloseTo(1, 2)
+      expect(Math.abs(normal.sd[j]! / again.sd[j]! - 1)).toBeLessThan(0.06)
+    }
+  })
+
+  it('and plants that grow together move together, those that keep apart move apart', () => {
+    expect(again.together).toBeGreaterThan(0)
+    expect(again.apart).toBeLessThan(0)
+    expect(Math.abs(normal.together / again.together - 1)).toBeLessThan(0.15)
+    expect(Math.abs(normal.apart / again.apart - 1)).toBeLessThan(0.15)
+  })
+})

@@ -1,0 +1,109 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { dosesHere, harmMatrix } from '@/core/assess/harm/exposures.ts'
+import { feedForms } from '@/core/flora/flora.ts'
+import { flora, plantsById } from '@/tests/support/book.ts'
+
+const plant = (id: string) => plantsById.get(id)!
+
+describe('what the book says of harm', () => {
+  const toxic = flora.plants.filter((p) => p.role === 'toxic')
+
+  it('each harmful plant says what of it harms, what shows, what is done first, and from where it is known', () => {
+    for (const p of toxic) {
+      expect(p.exposure, p.id).toBeDefined()
+      expect(p.exposure!.sources.length, p.id).toBeGreaterThan(0)
+      expect(p.exposure!.first, p.id).toMatch(/veterinarian|doctor|wash/i)
+    }
+  })
+
+  it('no word of it says that anything is safe', () => {
+    for (const p of flora.plants)
+      expect(JSON.stringify([p.harm, p.exposure, p.control, p.worth]), p.id).not.toMatch(/\bsafe(ly)?\b|harmless to/i)
+  })
+
+  it('a reported dose is of an animal that the plant is said to harm, and names who reported it', () => {
+    for (const p of flora.plants)
+      for (const d of p.exposure?.doses ?? []) {
+        expect(
+          p.harm.some((h) => h.who.includes(d.animal)),
+          `${p.id} ${d.animal}`,
+        ).toBe(true)
+        expect(d.source, p.id).toMatch(/\d{4}|&|memory/)
+        expect(d.percent[0], p.id).toBeLessThanOrEqual(d.percent[1])
+      }
+  })
+
+  // Common practice, no source, but for what is named.
+  it.each([
+    ['poison-hemlock', 'hay', 'harmful'],
+    ['hemp-dogbane', 'hay', 'harmful'],
+    ['tansy-ragwort', 'silage', 'harmful'],
+    ['dallisgrass', 'hay', 'harmful'],
+    ['white-sweetclover', 'hay', 'harmful'],
+    // Buttercups lose their harm when dried (Kingsbury 1964, from memory).
+    ['tall-buttercup', 'hay', 'lessened'],
+  ] as const)('%s as %s: %s', (id, form, word) => {
+    expect(plant(id).exposure!.forms[form]).toBe(word)
+  })
+
+  it('hemp dogbane: under about 15 g may kill (common practice, no source)', () => {
+    const [dose] = dosesHere(plant('hemp-dogbane'), 'horses', 500)
+    expect(dose!.kg[0] * 1000).toBeCloseTo(15, 0)
+  })
+})
+
+describe('plant by animal by form', () => {
+  it('forms belong to the harm they were told of: alsike hay and horses, not alsike hay and bloat', () => {
+    const [row] = harmMatrix([plant('alsike-clover')], ['horses', 'cattle', 'goats'])
+    const [horses, cattle, goats] = row!.cells
+    expect(horses!.forms.hay).toBe('harmful')
+    expect(cattle!.forms).toMatchObject({ standing: 'harmful', hay: 'unknown' })
+    expect(goats!.forms.standing).toBe('not-reported')
+  })
+
+  it('has every form for every animal asked about, and only plants with a note', () => {
+    const rows = harmMatrix(flora.plants, ['cattle', 'horses'])
+    expect(rows.length).toBe(flora.plants.filter((p) => p.harm.length > 0).length)
+    for (const r of rows) for (const c of r.cells) expect(Object.keys(c.forms).sort()).toEqual([...feedForms].sort())
+  })
+})
+
+describe('doses beside what stands', () => {
+  it('5 to 25 % of a 600 kg cow is 30 to 150 kg of ragwort, worked by hand', () => {
+    const [d] = dosesHere(plant('tansy-ragwort'), 'cattle', 600, [0.02, 0.04], [2000, 3000])
+    expect(d!.kg).toEqual([30, 150])
+    // Densest: 0.04 of 3000 kg on 10,000 m2 is 12 g dry a m2; 30 kg fresh at 15 % dry is 4.5 kg: 375 m2.
+    expect(d!.squareMetres![0]).toBeCloseTo(375, 6)
+    // Thinnest: 0.02 of 2000 kg is 4 g a m2; 150 kg fresh at 30 % dry is 45 kg: 11,250 m2.
+    expect(d!.squareMetres![1]).toBeCloseTo(11_250, 6)
+  })
+
+  it('a root is not what a share of the sward measures, and a lower bound of none has no upper area', () => {
+    const [root] = dosesHere(plant('water-hemlock'), 'cattle', 600, [0.01, 0.02], [2000, 3000])
+    expect(root!.squareMetres).toBeUndefined()
+    const [thin] = dosesHere(plant('tansy-ragwort'), 'cattle', 600, [0, 0.02], [2000, 3000])
+    expect(thin!.squareMetres![1]).toBe(Infinity)
+  })
+
+  it('a heavier animal needs more of it, more of it stands on less ground', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 30, max: 900, noNaN: true }),
+        fc.double({ min: 0.001, max: 0.4, noNaN: true }),
+        (bodyKg, share) => {
+          const at = (kg: number, s: number) =>
+            dosesHere(plant('tansy-ragwort'), 'horses', kg, [s, s * 1.5], [1500, 3000])[0]!
+          expect(at(bodyKg * 1.1, share).kg[0]).toBeGreaterThan(at(bodyKg, share).kg[0])
+          expect(at(bodyKg, share * 1.2).squareMetres![0]).toBeLessThan(at(bodyKg, share).squareMetres![0])
+          const [low, high] = at(bodyKg, share).squareMetres!
+          expect(low).toBeLessThanOrEqual(high)
+        },
+      ),
+    )
+  })
+
+  it('refuses a body weight of nothing', () => {
+    expect(() => dosesHere(plant('tansy-ragwort'), 'cattle', 0)).toThrow(RangeError)
+  })
+})

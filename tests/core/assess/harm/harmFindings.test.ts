@@ -1,0 +1,106 @@
+import { harmKindWords } from '@/text/harmWords.ts'
+import { describe, expect, it } from 'vitest'
+import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
+import { composition } from '@/core/survey/composition.ts'
+import type { StopTally } from '@/core/survey/tally.ts'
+import { flora, plantsById } from '@/tests/support/book.ts'
+
+const stops = (list: string[][]): StopTally[] =>
+  list.map((taxa, i) => ({ seq: i + 1, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) }))
+const findings = (list: string[][], counted: 'points' | 'cover' = 'points') =>
+  harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted, 'cool-humid')
+
+const clean = Array.from({ length: 30 }, () => Array.from({ length: 20 }, () => 'timothy'))
+
+describe('harm of a round', () => {
+  it('none in 600 points leaves up to 0.5 % of the sward, and none at 30 stops up to 9.5 % of places', () => {
+    // 1 - 0.05^(1/600) = 0.00498; 1 - 0.05^(1/30) = 0.0950 (Hanley & Lippman-Hand 1983).
+    const { bound, found } = findings(clean)
+    expect(found).toEqual([])
+    expect(bound.ofPoints).toBeCloseTo(0.00498, 5)
+    expect(bound.ofStops).toBeCloseTo(0.095, 3)
+  })
+
+  it('cover values bound places only, not the share of points', () => {
+    expect(findings(clean, 'cover').bound.ofPoints).toBeUndefined()
+  })
+
+  it('every harmful plant of the book is either found or named as not found', () => {
+    const { found, notFound, rarerHere } = findings([...clean, ['tansy-ragwort', 'timothy']])
+    const toxic = flora.plants.filter((p) => p.role === 'toxic').map((p) => p.id)
+    expect([...found.map((f) => f.plant), ...notFound, ...rarerHere].sort()).toEqual(toxic.sort())
+    expect(found[0]).toMatchObject({ plant: 'tansy-ragwort', stopsWith: 1 })
+    expect(found[0]!.notes.length).toBeGreaterThan(0)
+    expect(found[0]!.share.interval).toBeDefined()
+  })
+
+  it('those at home in the region are named, the rarer ones counted apart', () => {
+    const { notFound, rarerHere } = findings(clean)
+    expect(notFound).toContain('poison-hemlock')
+    expect(rarerHere).toContain('palmer-amaranth')
+    expect(notFound.length).toBeLessThan(25)
+  })
+
+  it('an unknown without a name is not passed over', () => {
+    expect(
+      findings([
+        ['timothy', 'unknown:A'],
+        ['unknown:B', 'timothy'],
+      ]).unnamed,
+    ).toEqual(['A', 'B'])
+  })
+
+  it('feed plants with a caution of their own are listed (alsike and horses: Burrows & Tyrl, from memory)', () => {
+    const { cautions } = findings([
+      ['alsike-clover', 'timothy'],
+      ['timothy', 'timothy'],
+    ])
+    expect(cautions.map((c) => c.plant)).toEqual(['alsike-clover'])
+    expect(cautions[0]!.notes.some((n) => n.who.includes('horses'))).toBe(true)
+  })
+})
+
+// Trade facts on harm: common practice, no source, except where a plant's file names one.
+describe('harm on file', () => {
+  const note = (id: string) =>
+    plantsById
+      .get(id)!
+      .harm.map((h) => `${h.who.join(' ')} ${harmKindWords(h)} ${h.note}`)
+      .join(' ')
+
+  it('every plant called toxic says whom it harms and how, and names a source', () => {
+    for (const p of flora.plants.filter((x) => x.role === 'toxic')) {
+      expect(p.harm.length, p.id).toBeGreaterThan(0)
+      expect(p.sources.length, p.id).toBeGreaterThan(0)
+    }
+  })
+
+  it('poison hemlock harms people too, stays in hay, and asks for gloves', () => {
+    expect(note('poison-hemlock')).toMatch(/people/)
+    expect(note('poison-hemlock')).toMatch(/hay/)
+    expect(note('poison-hemlock')).toMatch(/gloves/)
+  })
+
+  it('ragwort stays poisonous in hay', () => expect(note('tansy-ragwort')).toMatch(/hay/))
+  it('hemp dogbane is a heart poison, green or dry', () => expect(note('hemp-dogbane')).toMatch(/heart.*dry/is))
+  it('dallisgrass itself is not the trouble, its seed heads are', () =>
+    expect(note('dallisgrass')).toMatch(/seed heads/))
+  it('sweetclover harms as mouldy hay', () => expect(note('yellow-sweetclover')).toMatch(/mouldy/i))
+  it('birdsfoot trefoil has no bloat against it (Majak et al. 2003)', () =>
+    expect(note('birdsfoot-trefoil')).not.toMatch(/bloat/))
+  it('white clover and alfalfa can bloat', () => {
+    expect(note('white-clover')).toMatch(/bloat/)
+    expect(note('alfalfa')).toMatch(/bloat/)
+  })
+  it('tall fescue: the endophyte cannot be seen, only tested', () => expect(note('tall-fescue')).toMatch(/test/))
+  it('johnsongrass: prussic acid and nitrate', () => expect(note('johnsongrass')).toMatch(/prussic acid and nitrate/))
+
+  it('the standing cautions send to a veterinarian, the label and the law, and never say safe', () => {
+    const all = standingCautions().join(' ')
+    expect(all).toMatch(/veterinarian/)
+    expect(all).toMatch(/label and local law/)
+    expect(all).toMatch(/keep a sample/)
+    expect(all).not.toMatch(/\bsafe\b/i)
+  })
+})

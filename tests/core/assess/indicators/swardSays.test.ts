@@ -1,0 +1,72 @@
+import { besideWords, saidWords } from '@/text/swardWords.ts'
+import { describe, expect, it } from 'vitest'
+import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { flora } from '@/tests/support/book.ts'
+import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
+
+const counted = (counts: Record<string, number>[], sown: string[] = []) =>
+  roundOf(
+    'step-points',
+    counts.map((c, i) => countedStop(i + 1, { hits: hitsOf(c) })),
+    { paddock: { ...emptyPaddock, sown } },
+  )
+/** The same at every stop but for a point or two. */
+const even = (counts: Record<string, number>, stops = 8) =>
+  Array.from({ length: stops }, (_, i) => ({ ...counts, dandelion: 1 + (i % 2) }))
+const said = (counts: Record<string, number>[], sown?: string[]) => swardSays(counted(counts, sown), flora.plants)
+const idsOf = (list: ReturnType<typeof said>) => list.map((s) => s.id)
+
+// What the trade reads from a sward: common practice, no source.
+describe('what a sward says', () => {
+  it.each([
+    ['much white clover', { 'white-clover': 12, 'perennial-ryegrass': 8 }, 'nitrogen-short'],
+    ['nearly all Kentucky bluegrass', { 'kentucky-bluegrass': 18, timothy: 2 }, 'grazed-hard'],
+    ['broadleaf plantain', { 'broadleaf-plantain': 4, 'perennial-ryegrass': 16 }, 'compacted'],
+    [
+      'reed canarygrass, rushes and sedges',
+      { 'reed-canarygrass': 2, 'soft-rush': 2, 'caric-sedges': 2, timothy: 14 },
+      'wet',
+    ],
+    ['stiltgrass', { 'japanese-stiltgrass': 4, timothy: 16 }, 'shaded'],
+    [
+      'thistles, ground cherry and ragweed',
+      { 'bull-thistle': 2, 'ground-cherry': 1, 'common-ragweed': 2, timothy: 15 },
+      'disturbed',
+    ],
+    ['crabgrass and bare ground', { 'large-crabgrass': 4, bare: 4, 'perennial-ryegrass': 12 }, 'thin'],
+  ])('%s', (_, counts, id) => {
+    const list = said(even(counts))
+    expect(idsOf(list)).toContain(id)
+    const found = list.find((s) => s.id === id)!
+    expect(found.strength).toBe('clear')
+    expect(found.share.interval![0]).toBeGreaterThan(found.mark)
+    expect(saidWords(found.id).against.length).toBeGreaterThan(10)
+  })
+
+  it('a mixed sward of sown plants says nothing', () => {
+    expect(
+      said(even({ 'perennial-ryegrass': 9, timothy: 6, 'white-clover': 4 }), ['perennial-ryegrass', 'timothy']),
+    ).toEqual([])
+  })
+
+  it('sown plants that are hardly left are going', () => {
+    const [going] = said(even({ velvetgrass: 15, timothy: 3 }), ['timothy', 'red-clover'])
+    expect(going).toMatchObject({ id: 'sown-going', strength: 'clear', below: true, of: ['timothy'] })
+    expect(idsOf(said(even({ velvetgrass: 18 }), ['timothy']))).toContain('sown-going')
+  })
+
+  it('is only likely where the interval reaches over the mark', () => {
+    const patchy = [2, 18, 1, 17, 2, 16].map((n) => ({ 'white-clover': n, 'perennial-ryegrass': 20 - n }))
+    const [clover] = said(patchy)
+    expect(clover).toMatchObject({ id: 'nitrogen-short', strength: 'likely' })
+    expect(clover!.share.interval![0]).toBeLessThan(clover!.mark)
+  })
+
+  it('says nothing from two stops, and brings heights and grazing that were noted', () => {
+    expect(said(even({ 'kentucky-bluegrass': 18 }, 2))).toEqual([])
+    const round = counted(even({ 'kentucky-bluegrass': 18 }))
+    const stops = round.stops.map((s) => ({ ...s, measures: { heightCm: 3, grazed: 'hard' as const } }))
+    const [hard] = swardSays({ ...round, stops }, flora.plants)
+    expect(hard!.also.map(besideWords)).toEqual(['mean height 3 cm at 8 stops', 'grazed hard at 8 of 8 stops'])
+  })
+})

@@ -1,0 +1,83 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { regions } from '@/core/flora/flora.ts'
+import { cardinals, growthAt, seasonCurve } from '@/core/assess/season/growth.ts'
+import { madeNormals, midsummerGap } from '@/core/assess/season/madeNormals.ts'
+
+describe('growth against temperature (beta function of Yan & Hunt 1999)', () => {
+  const c = { least: 0, best: 20, most: 30 }
+
+  it('by hand: 1 at the best, 0 at the ends, (30-10)/10 x (10/20)^2 = 0.5 half way up', () => {
+    expect(growthAt(20, c)).toBeCloseTo(1, 12)
+    expect(growthAt(0, c)).toBe(0)
+    expect(growthAt(30, c)).toBe(0)
+    expect(growthAt(10, c)).toBeCloseTo(0.5, 12)
+    expect(growthAt(-5, c)).toBe(0)
+  })
+
+  it('rises to the best and falls from it, never leaving 0 to 1', () => {
+    fc.assert(
+      fc.property(fc.double({ min: -10, max: 50, noNaN: true }), (t) => {
+        for (const kind of ['cool', 'warm'] as const) {
+          const { best } = cardinals[kind]
+          const here = growthAt(t, cardinals[kind])
+          expect(here).toBeGreaterThanOrEqual(0)
+          expect(here).toBeLessThanOrEqual(1 + 1e-12)
+          const nearer = t + (best - t) / 2
+          expect(growthAt(nearer, cardinals[kind])).toBeGreaterThanOrEqual(here - 1e-12)
+        }
+      }),
+    )
+  })
+
+  it('cool season grass is best at 18-24 and warm at 27-35 degrees (common practice, no source)', () => {
+    for (const t of [18, 21, 24]) expect(growthAt(t, cardinals.cool)).toBeGreaterThan(0.85)
+    for (const t of [27, 31, 35]) expect(growthAt(t, cardinals.warm)).toBeGreaterThan(0.85)
+    expect(growthAt(12, cardinals.cool)).toBeGreaterThan(growthAt(12, cardinals.warm))
+    expect(growthAt(31, cardinals.warm)).toBeGreaterThan(2 * growthAt(31, cardinals.cool))
+  })
+})
+
+describe('the season of a mixture', () => {
+  // A made continental year.
+  const normals = [-2, 0, 6, 12, 18, 24, 29, 28, 21, 13, 6, 0]
+
+  it('cool season plants slump at midsummer, and warm season ones fill the gap (common practice, no source)', () => {
+    const cool = seasonCurve(normals, { cool: 1, warm: 0 }).mixture
+    expect(cool[6]!).toBeLessThan(cool[4]!)
+    expect(cool[6]!).toBeLessThan(cool[8]!)
+    const mixed = seasonCurve(normals, { cool: 0.5, warm: 0.5 }).mixture
+    expect(mixed[6]!).toBeGreaterThan(cool[6]! * 1.3)
+    expect(Math.max(...mixed)).toBeCloseTo(1, 12)
+  })
+
+  it('parts add up to the mixture', () => {
+    const { mixture, cool, warm } = seasonCurve(normals, { cool: 0.7, warm: 0.3 })
+    mixture.forEach((m, i) => expect(cool[i]! + warm[i]!).toBeCloseTo(m, 12))
+    expect(() => seasonCurve([1, 2], { cool: 1, warm: 0 })).toThrow(RangeError)
+  })
+})
+
+describe('made years', () => {
+  it('one for each region, warmest in July or August and coldest in the winter months', () => {
+    for (const r of regions) {
+      const year = madeNormals[r]
+      expect(year).toHaveLength(12)
+      expect([6, 7]).toContain(year.indexOf(Math.max(...year)))
+      expect([11, 0, 1]).toContain(year.indexOf(Math.min(...year)))
+    }
+  })
+
+  it('a gap lies between two better times: winter is none', () => {
+    expect(midsummerGap([0, 0.2, 0.9, 1, 0.8, 0.5, 0.3, 0.5, 0.9, 0.7, 0.1, 0])).toEqual([5, 6, 7])
+    expect(midsummerGap([0, 0, 0.3, 0.6, 0.9, 1, 1, 0.9, 0.7, 0.3, 0, 0])).toEqual([])
+  })
+
+  it('cool season swards gap in the warm regions and not in the cool one; a warm half closes it (common practice, no source)', () => {
+    const gap = (r: (typeof regions)[number], warm: number) =>
+      midsummerGap(seasonCurve(madeNormals[r], { cool: 1 - warm, warm }).mixture)
+    expect(gap('cool-humid', 0)).toEqual([])
+    expect(gap('warm-humid', 0)).toContain(6)
+    expect(gap('warm-humid', 0.6)).toEqual([])
+  })
+})

@@ -37,6 +37,25 @@ module.exports = {
     only('contract-uses-core', 'contract', ['contract', 'core']),
     only('server-uses-core', 'server', ['server', 'core', 'text', 'contract', 'flora']),
     only('web-uses-core', 'web', ['web', 'core', 'text', 'contract']),
+    {
+      name: 'features-stand-apart',
+      severity: 'error',
+      comment: 'a feature takes what several share from entities, ui or data, never from another feature',
+      from: { path: '^web/features/([^/]+)/' },
+      to: { path: '^web/features/', pathNot: '^web/features/$1/' },
+    },
+    {
+      name: 'entities-below-features',
+      severity: 'error',
+      from: { path: '^web/(entities|data|parts|ui|stores|language|api|workers|instruments)/' },
+      to: { path: '^web/features/' },
+    },
+    {
+      name: 'parts-below-entities',
+      severity: 'error',
+      from: { path: '^web/(parts|ui|stores|language|api|workers|instruments)/' },
+      to: { path: '^web/entities/' },
+    },
     only('e2e-drives-the-page', 'e2e', ['e2e']),
     { name: 'nothing-imports-tests', severity: 'error', from: { pathNot: '^tests/' }, to: { path: '^tests/' } },
     {

@@ -34,24 +34,24 @@ export default defineConfig({
             // On its own: texts that are made when their module is read must not be read before the language is.
             {
               name: 'language',
-              test: /web\/language\/(say|languages)\.ts|web\/askedFor|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
+              test: /web\/language\/(say|languages)\.ts|web\/api\/askedFor|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
             // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {
               name: 'page',
-              test: /web\/parts\/(Leaf|Midrib|inTwo|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/rounds\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
+              test: /web\/parts\/(Leaf|Midrib|inTwo|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
               priority: 8,
             },
             // Small things that several places need, none of which should wait for the large ones of another place.
             { name: 'exposure', test: /web\/parts\/ExposureView/, priority: 8 },
-            { name: 'own-eye', test: /core\/practice\/eyeBias|web\/practice\/practiceStore/, priority: 8 },
+            { name: 'own-eye', test: /core\/practice\/eyeBias|web\/entities\/practice\/practiceStore/, priority: 8 },
             { name: 'plane', test: /core\/geo\/localPlane/, priority: 8 },
             { name: 'tables', test: /node_modules\/papaparse/, priority: 8 },
             { name: 'marked-texts', test: /react-i18next|html-parse-stringify|language\/Say\.tsx/, priority: 9 },
             // The first place and all it needs.
-            { name: 'rounds', test: /web\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
+            { name: 'rounds', test: /web\/features\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
             {
               name: 'ground',
               test: /@turf|core\/(records|flora|geo\/route|survey\/methods)|contract\/|text\/(standingCautions|taxonNames)/,
@@ -72,10 +72,20 @@ export default defineConfig({
               minShareCount: 2,
               priority: 4,
             },
-            { name: 'bench', test: /web\/bench\/|plant-book\/Lookalikes/, minShareCount: 2, priority: 4 },
-            { name: 'counting', test: /web\/rounds\//, minShareCount: 2, priority: 4 },
-            { name: 'weighing', test: /web\/(weigh-up|hand-over)\//, minShareCount: 2, priority: 2 },
-            { name: 'practice', test: /web\/practice\/|core\/practice\/|ts-fsrs/, minShareCount: 2, priority: 2 },
+            { name: 'bench', test: /web\/features\/bench\/|entities\/plant\//, minShareCount: 2, priority: 4 },
+            { name: 'counting', test: /web\/features\/rounds\//, minShareCount: 2, priority: 4 },
+            {
+              name: 'weighing',
+              test: /web\/(features\/(weigh-up|hand-over)|entities\/round)\//,
+              minShareCount: 2,
+              priority: 2,
+            },
+            {
+              name: 'practice',
+              test: /web\/features\/practice\/|core\/practice\/|ts-fsrs/,
+              minShareCount: 2,
+              priority: 2,
+            },
             { name: 'shared', minShareCount: 4, priority: 3 },
             { name: 'shared-by-few', minShareCount: 2, maxModuleSize: 12_000 },
           ],

@@ -70,7 +70,7 @@ export function preloadStart(): Plugin {
       }
       const places = placesOf(readFileSync('web/router.tsx', 'utf8'))
       const source = JSON.stringify({
-        '/': own('web/rounds/RoundsRoute.tsx'),
+        '/': own('web/features/rounds/RoundsRoute.tsx'),
         ...Object.fromEntries(places.map(([path, file]) => [path, own(file)])),
       })
       this.emitFile({ type: 'asset', fileName: 'scripts-by-place.json', source })

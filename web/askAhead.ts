@@ -1,4 +1,4 @@
-import { askedFor } from './askedFor.ts'
+import { askedFor } from './api/askedFor.ts'
 
 /** Words of a meta element that the server put into the page. */
 const named = (name: string): string[] =>

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { askAhead } from '@/web/askAhead.ts'
-import { askedFor } from '@/web/askedFor.ts'
+import { askedFor } from '@/web/api/askedFor.ts'
 
 class Link extends EventTarget {
   rel = ''

@@ -10,7 +10,7 @@ import {
   stopAt,
   type CountAction,
   type CountState,
-} from '@/web/rounds/countReducer.ts'
+} from '@/web/features/rounds/countReducer.ts'
 
 const POINTS = 5
 const STOPS = 3

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { filtered, noFilter } from '@/web/plant-book/filters.ts'
+import { filtered, noFilter } from '@/web/features/plant-book/filters.ts'
 import { monthNames } from '@/web/parts/words.ts'
 import { flora } from '@/tests/support/book.ts'
 

@@ -5,7 +5,7 @@ import { flora } from '@/tests/support/book.ts'
 import { readLanguage, together, word } from '@/web/language/say.ts'
 import { spokenPlant, useFlora } from '@/web/stores/floraStore.ts'
 import { stateWords } from '@/web/parts/words.ts'
-import { usualState, usualWords } from '@/web/bench/usualState.ts'
+import { usualState, usualWords } from '@/web/entities/plant/usualState.ts'
 
 const hemlock = flora.plants.find((p) => p.id === 'poison-hemlock')!
 

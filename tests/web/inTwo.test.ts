@@ -1,5 +1,5 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { noWish } from '@/web/practice/wish.ts'
+import { noWish } from '@/web/features/practice/wish.ts'
 
 /** A visit of its own: what counts is whether a place is the first one of it. */
 const freshVisit = async () => {

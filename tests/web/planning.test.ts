@@ -5,8 +5,8 @@ import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { SettingsInput } from '@/server/routes/roundInput.ts'
 import { parseBody } from '@/server/http/parseBody.ts'
-import { assignKeys, keyedPlants } from '@/web/rounds/countKeys.ts'
-import { firstForm, settingsFor } from '@/web/rounds/plan/usePlan.ts'
+import { assignKeys, keyedPlants } from '@/web/features/rounds/countKeys.ts'
+import { firstForm, settingsFor } from '@/web/features/rounds/plan/usePlan.ts'
 import { countedWords } from '@/web/parts/words.ts'
 
 describe('settings of a planned round', () => {

@@ -10,8 +10,8 @@ import {
   stopAt,
   type CountAction,
   type CountState,
-} from '@/web/rounds/countReducer.ts'
-import { valueChoices, valueLabel } from '@/web/rounds/entry/valueChoices.ts'
+} from '@/web/features/rounds/countReducer.ts'
+import { valueChoices, valueLabel } from '@/web/features/rounds/entry/valueChoices.ts'
 
 const at = '2027-04-02T09:00:00.000Z'
 const next: CountAction = { kind: 'next', at }

@@ -1,9 +1,9 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { openStop, type Paddock, type Round, type RoundSummary } from '@/core/records/round.ts'
 import { emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
-import { readPlaces } from '@/web/places/readPlaces.ts'
+import { readPlaces } from '@/web/data/readPlaces.ts'
 import { keyOf, type Command, type PlannedRound, type SentStop } from '@/contract/commands.ts'
-import { readRound, readRounds } from '@/web/rounds/readRound.ts'
+import { readRound, readRounds } from '@/web/data/readRound.ts'
 import { applyToCache } from '@/web/stores/fieldCache.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 

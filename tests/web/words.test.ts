@@ -1,7 +1,7 @@
 import { inSentence } from '@/text/say.ts'
 import { describe, expect, it } from 'vitest'
 import { flora, plantsById } from '@/tests/support/book.ts'
-import { usualState, usualWords } from '@/web/bench/usualState.ts'
+import { usualState, usualWords } from '@/web/entities/plant/usualState.ts'
 import { answerWords, percent, percentRange, stateWords } from '@/web/parts/words.ts'
 
 const plain = (text: string) => text.replaceAll('\u00a0', ' ')

@@ -7,7 +7,7 @@ import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { askedFor } from '../askedFor.ts'
+import { askedFor } from './askedFor.ts'
 import { say, word } from '../language/say.ts'
 
 /** What became of a round that was opened from a file. */

@@ -1,5 +1,5 @@
 import { Fragment } from 'react'
-import { terms } from '../teach/terms.ts'
+import { terms } from './terms.ts'
 import { Word } from './Word.tsx'
 
 const written = terms.flatMap((t) => (t.written ?? [t.term]).map((w) => ({ id: t.id, words: w.toLowerCase() })))

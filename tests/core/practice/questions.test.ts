@@ -1,4 +1,4 @@
-import { choiceWords, whyWords } from '@/web/practice/questionWords.ts'
+import { choiceWords, whyWords } from '@/web/features/practice/questionWords.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'

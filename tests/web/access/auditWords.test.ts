@@ -4,7 +4,7 @@ import type { Db } from '@/server/db/db.ts'
 import { Book } from '@/server/flora/book.ts'
 import { flora } from '@/tests/support/book.ts'
 import { everyRoute } from '@/tests/support/everyRoute.ts'
-import { auditWords } from '@/web/access/auditWords.ts'
+import { auditWords } from '@/web/features/access/auditWords.ts'
 
 /** Routes only: nothing is asked of the database. */
 const noDb = {} as Db

@@ -1,0 +1,37 @@
+import { plannedRound, roundAfter, roundsAfter } from '@/contract/applied.ts'
+import type { Round, RoundSummary } from '@/core/records/round.ts'
+import { ApiError, getRound, getRounds } from '../api/client.ts'
+import { readPlaces } from './readPlaces.ts'
+import { pendingCommands } from '../stores/outboxStore.ts'
+import { say } from '../language/say.ts'
+
+/** A round that the server does not have yet, from what waits to be sent. */
+async function waitingRound(id: string): Promise<Round | undefined> {
+  const planned = pendingCommands().find((c) => c.do === 'plan-round' && c.round.id === id)
+  return planned?.do === 'plan-round' ? plannedRound(planned.round, await readPlaces()) : undefined
+}
+
+/** What still waits to be sent is newer than what the server has. */
+const withWaiting = (round: Round): Round => pendingCommands().reduce((r, c) => roundAfter(r, c), round)
+
+/** A round as this device knows it: the server's, with all that waits here; or one that was planned without a signal. */
+export async function readRound(id: string): Promise<Round> {
+  const planned = await waitingRound(id)
+  if (planned) return withWaiting(planned)
+  try {
+    return withWaiting(await getRound(id))
+  } catch (error) {
+    if (error instanceof ApiError && error.status === 0)
+      throw new ApiError(0, say('The server does not answer, and this round was not opened on this device before.'))
+    throw error
+  }
+}
+
+/** All rounds, with those that were planned here and are still to be sent. */
+export async function readRounds(): Promise<RoundSummary[]> {
+  const known = await getRounds()
+  const waiting = pendingCommands().filter((c) => c.do === 'plan-round')
+  if (waiting.length === 0) return known
+  const places = await readPlaces()
+  return waiting.reduceRight((rounds, c) => roundsAfter(rounds, c, places), known)
+}

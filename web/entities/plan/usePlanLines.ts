@@ -1,0 +1,47 @@
+import { useEffect } from 'react'
+import { create } from 'zustand'
+import { planAfter } from '@/contract/applied.ts'
+import type { Command } from '@/contract/commands.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import { getPlanLines } from '../../api/client.ts'
+import { readPlaces } from '../../data/readPlaces.ts'
+import { pendingCommands, useOutbox } from '../../stores/outboxStore.ts'
+
+/** What the server has, with what waits to be sent. */
+export async function readPlan(): Promise<PlanLine[]> {
+  const kept = await getPlanLines()
+  const waiting = pendingCommands().filter((c) => c.do === 'save-plan-item' || c.do === 'delete-plan-item')
+  if (waiting.length === 0) return kept
+  const places = await readPlaces()
+  return waiting.reduce((lines, c) => planAfter(lines, c, places), kept)
+}
+
+/** The plan as every panel of this page sees it: a line put into it in one is there in the others. */
+const usePlan = create<{ lines: PlanLine[] }>(() => ({ lines: [] }))
+
+/** Names of places are known from the line itself. */
+const change = (command: Command, line: PlanLine) => {
+  const place = { id: line.paddockId, name: line.paddock, holdingId: line.holding }
+  const places = { holdings: [{ id: line.holding, name: line.holding, client: '' }], paddocks: [place] }
+  usePlan.setState(({ lines }) => ({ lines: planAfter(lines, command, places as never) }))
+  useOutbox.getState().post(command)
+}
+
+const put = (line: PlanLine) => {
+  const { paddock: _paddock, holding: _holding, ...item } = line
+  change({ do: 'save-plan-item', item }, line)
+}
+const drop = (line: PlanLine) => change({ do: 'delete-plan-item', id: line.id }, line)
+
+/** The plan of a paddock, or of all, to read and to write; what is written goes through the outbox. */
+export function usePlanLines(paddockId?: string, first: PlanLine[] = []) {
+  const known = usePlan((s) => s.lines)
+  useEffect(() => {
+    readPlan().then(
+      (lines) => usePlan.setState({ lines }),
+      () => undefined,
+    )
+  }, [])
+  const lines = known.length > 0 ? known : first
+  return { lines: paddockId === undefined ? lines : lines.filter((l) => l.paddockId === paddockId), put, drop }
+}

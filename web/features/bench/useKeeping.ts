@@ -1,0 +1,95 @@
+import { useEffect, useState } from 'react'
+import { useNavigate } from 'react-router'
+import type { Candidate } from '@/core/naming/identify.ts'
+import type { Round } from '@/core/records/round.ts'
+import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
+import { getUnknowns } from '../../api/client.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { useOutbox } from '../../stores/outboxStore.ts'
+import type { Sheet } from './benchStore.ts'
+import { say } from '../../language/say.ts'
+
+interface Keeping {
+  sheet: Sheet
+  round: Round | null
+  letter: string | null
+  /** Told what was done, in the reader's words. */
+  onSaid: (text: string) => void
+}
+
+/** What becomes of a sheet: a name written down, or a description kept under a letter. Both wait where the server is away. */
+export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
+  const byId = useFlora((s) => s.byId)
+  const [waiting, setWaiting] = useState<UnknownPlant[]>([])
+  useEffect(() => {
+    void getUnknowns().then(setWaiting, () => undefined)
+  }, [])
+  const navigate = useNavigate()
+  const post = useOutbox((s) => s.post)
+
+  /** Keep the description under its letter; the server gives a new one the next that is free. */
+  const keep = (namedAs: string | null) => {
+    const before = waiting.find((u) => u.id === sheet.id)
+    post({
+      do: 'keep-unknown',
+      unknown: {
+        id: sheet.id,
+        place: sheet.place,
+        note: sheet.note,
+        context: sheet.context,
+        observations: sheet.answers,
+        madeAt: before?.madeAt ?? new Date().toISOString(),
+        opinion: sheet.sent?.opinion ?? before?.opinion ?? null,
+        namedAs,
+      },
+    })
+    return useOutbox
+      .getState()
+      .drain()
+      .then(getUnknowns)
+      .then(
+        (list) => {
+          setWaiting(list)
+          return list.find((u) => u.id === sheet.id)?.letter
+        },
+        () => undefined,
+      )
+  }
+  const keepUnknown = async () => {
+    const letter = await keep(null)
+    onSaid(
+      letter
+        ? say('Kept as unknown {{letter}}.', { letter })
+        : say('Kept here; it gets its letter when the server is back.'),
+    )
+  }
+
+  const write = (candidate: Candidate) => {
+    post({
+      do: 'write-naming',
+      naming: {
+        id: crypto.randomUUID(),
+        roundId: round?.id ?? null,
+        letter,
+        plant: candidate.plant,
+        probability: candidate.probability,
+        context: sheet.context,
+        observations: sheet.answers,
+        namedAt: new Date().toISOString(),
+        place: round ? `${round.paddock.name}, ${round.holding}` : sheet.place,
+        specimens: specimensIn(sheet.answers),
+        evidence: candidate.evidence,
+      },
+    })
+    const unknown = waiting.find((u) => u.id === sheet.id)
+    if (unknown) keep(candidate.plant)
+    if (round)
+      void useOutbox
+        .getState()
+        .drain()
+        .then(() => navigate(`/rounds/${round.id}`))
+    else onSaid(say('{{commonName}} was written down.', { commonName: byId.get(candidate.plant)?.commonName }))
+  }
+
+  return { waiting, keepUnknown, write }
+}

@@ -1,0 +1,33 @@
+import { useLoaderData } from 'react-router'
+import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { say } from '../../language/say.ts'
+
+export const loader = () =>
+  inTwo(
+    import('./DaybookView.tsx').then(async ({ DaybookView, readDaybook }) => ({
+      View: DaybookView,
+      props: { read: await readDaybook() },
+    })),
+  )
+
+export function Component() {
+  const place = useLoaderData() as Awaited<ReturnType<typeof loader>>
+  const waits = <p className="mt-2 text-ink-soft">{say('Reading what is written …')}</p>
+  return (
+    <WholeOf
+      place={place}
+      front={
+        <Front
+          names={{ left: say('Daybook'), right: say('Year on year') }}
+          left={
+            <>
+              <h1 className="text-[1.65rem]">{say('Daybook')}</h1>
+              {waits}
+            </>
+          }
+          right={waits}
+        />
+      }
+    />
+  )
+}

@@ -1,0 +1,155 @@
+import type { Method } from '@/core/records/method.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { useEffect, useMemo, useState } from 'react'
+import type { Paddock } from '@/core/records/round.ts'
+import { courses, type PlantCourse, type YearCount } from '@/core/survey/paddockHistory.ts'
+import { getCounts } from '../../api/client.ts'
+import { percent } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { TrendChart } from './TrendChart.tsx'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
+
+const DRAWN = 6
+
+/** A change in points of share, with its sign. */
+const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${fixed(Math.abs(100 * x), 1)}`
+
+function changeWords({ trend, lately }: PlantCourse): string {
+  if (trend)
+    return say('{{points}} points a year ({{points2}} to {{points3}}) over {{years}} counts', {
+      points: points(trend.perYear),
+      points2: points(trend.interval[0]),
+      points3: points(trend.interval[1]),
+      years: trend.years,
+    })
+  if (lately)
+    return say('{{points}} points since the last count ({{points2}} to {{points3}}), the same {{stops}} stops', {
+      points: points(lately.change),
+      points2: points(lately.interval[0]),
+      points3: points(lately.interval[1]),
+      stops: lately.stops,
+    })
+  return say('no change can be worked out from one count')
+}
+
+const courseWords: Record<PlantCourse['course'], string> = {
+  get arriving() {
+    return say('new here')
+  },
+  get rising() {
+    return say('rising')
+  },
+  get steady() {
+    return say('no change beyond chance')
+  },
+  get falling() {
+    return say('falling')
+  },
+  get gone() {
+    return say('not met any more')
+  },
+  get 'too few'() {
+    return say('too few counts to tell')
+  },
+}
+
+function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none: string }) {
+  const byId = useFlora((s) => s.byId)
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{title}</h3>
+      {list.length === 0 ? <p className="text-ink-soft">{none}</p> : null}
+      <ul>
+        {list.map((c) => (
+          <li key={c.taxon} className="border-b border-rule/60 py-1">
+            <Say
+              text="<b/>: {{courseWords}}; {{at}} now. {{changeWords}}."
+              values={{
+                courseWords: courseWords[c.course],
+                at: percent(c.shares.at(-1)!),
+                changeWords: changeWords(c),
+              }}
+              components={{ b: <b>{taxonName(c.taxon, byId).replace(/ \(.*\)/, '')}</b> }}
+            />
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}
+
+function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock }) {
+  const byId = useFlora((s) => s.byId)
+  const all = useMemo(() => courses(counts), [counts])
+  const inOrder = useMemo(() => [...counts].sort((a, b) => (a.on < b.on ? -1 : 1)), [counts])
+  const harmful = all.filter((c) => byId.get(c.taxon)?.role === 'toxic')
+  const sown = all.filter((c) => paddock.sown.includes(c.taxon))
+  const shown = [...harmful.slice(0, 2), ...all.filter((c) => !harmful.includes(c))].slice(0, DRAWN)
+  const missing = paddock.sown.filter((id) => !all.some((c) => c.taxon === id))
+  const last = inOrder.at(-1)!
+  return (
+    <>
+      <p className="mt-1 text-ink-soft">
+        {say('{{n}} counts by "{{name}}". Only counts of one method are held against each other.', {
+          n: counts.length,
+          name: methodWords(last.method).name,
+        })}
+      </p>
+      {counts.length > 1 ? (
+        <TrendChart counts={inOrder} plants={shown} />
+      ) : (
+        <p>{say('One count so far: a line needs another.')}</p>
+      )}
+      <Lines
+        title={say('Harmful')}
+        list={harmful}
+        none={say('No harmful plant was met in any count, which does not exclude one.')}
+      />
+      {paddock.sown.length > 0 ? (
+        <Lines title={say('Sown')} list={sown} none={say('None of the sown plants was met.')} />
+      ) : null}
+      {missing.length > 0 && paddock.sown.length > 0 ? (
+        <p className="text-ink-soft">
+          {say('Sown and never met: {{missing}}.', { missing: missing.map((id) => taxonName(id, byId)).join(', ') })}
+        </p>
+      ) : null}
+      <Lines
+        title={say('Plainly rising or falling')}
+        list={all.filter((c) => (c.course === 'rising' || c.course === 'falling' || c.course === 'arriving') && !harmful.includes(c)).slice(0, 8)} // prettier-ignore
+        none={say("No other plant's change is beyond what chance would make of so many stops.")}
+      />
+    </>
+  )
+}
+
+/** One paddock year on year: shares with intervals, what was sown, what harms, what came of it. */
+export function YearOnYear({ paddock, known }: { paddock: Paddock; known: YearCount[] | undefined }) {
+  const [counts, setCounts] = useState(known)
+  const [problem, setProblem] = useState('')
+  useEffect(() => {
+    if (known) return
+    let current = true
+    getCounts(paddock.id).then(
+      (c) => current && setCounts(c),
+      (e: unknown) => current && setProblem((e as Error).message),
+    )
+    return () => void (current = false)
+  }, [paddock.id, known])
+  if (problem) return <p className="font-semibold text-harm">{problem}</p>
+  if (!counts) return <p className="text-ink-soft">{say('Reading the counts …')}</p>
+  const methods = [...new Set(counts.map((c) => c.method))] as Method[]
+  return (
+    <section aria-labelledby="year-on-year">
+      <h2 id="year-on-year" className="text-[1.65rem]">
+        {say('{{name}}, year on year', { name: paddock.name })}
+      </h2>
+      {counts.length === 0 ? <p className="mt-1">{say('Nothing was counted here yet.')}</p> : null}
+      {methods.map((m) => (
+        <OneMethod key={m} counts={counts.filter((c) => c.method === m)} paddock={paddock} />
+      ))}
+    </section>
+  )
+}

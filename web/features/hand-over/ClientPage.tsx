@@ -1,0 +1,213 @@
+import { harmKindWords } from '@/text/harmWords.ts'
+import { groupName, taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
+import { labFigures } from '@/core/assess/feed/labResult.ts'
+import type { Plant } from '@/core/flora/flora.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import type { Naming, Round } from '@/core/records/round.ts'
+import type { Share } from '@/core/survey/composition.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
+import { ShareChart } from '../../parts/ShareChart.tsx'
+import { percent, percentRange, countedWords } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { useLabs } from '../../entities/round/labStore.ts'
+import { Appendix } from './Appendix.tsx'
+import { drawnOnFirst, Matters } from './Matters.tsx'
+import { PageTwo } from './PageTwo.tsx'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { dayWords } from '../../language/dates.ts'
+import { fixed } from '../../language/numbers.ts'
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+
+const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
+
+/** From here on bare ground is told in the first sentence. */
+const MUCH_BARE = 0.1
+
+/** The first things said: what the sward mostly is, what in it harms, and what is done next. */
+function opening({ composition: made, harm }: WeighUp, plan: PlanLine[], byId: Map<string, Plant>): string {
+  const plants = made.taxa.filter((t) => t.group !== 'ground').slice(0, 3)
+  const said = plants.map((t) => `${inSentence(taxonName(t.taxon, byId).replace(/ \(.*\)/, ''))} ${withInterval(t)}`)
+  const ground = made.byGroup.find((g) => g.group === 'ground')
+  const bare =
+    ground && ground.estimate >= MUCH_BARE
+      ? say('; bare ground and litter {{withInterval}}', { withInterval: withInterval(ground) })
+      : ''
+  const found = harm.found.map((f) => inSentence(byId.get(f.plant)!.commonName))
+  const harmful =
+    found.length > 0
+      ? say('Harmful, and found: {{found}}.', { found: found.join(', ') })
+      : say('No harmful plant was met at {{stops}} stops, which does not mean that there is none.', {
+          stops: made.stops,
+        })
+  const [next] = plan.filter((p) => p.doneOn === null).sort((a, b) => (a.dueOn < b.dueOn ? -1 : 1))
+  const then = next
+    ? say(' Next: {{inSentence}}, by {{dayWords}}.', {
+        inSentence: inSentence(next.text).replace(/\.$/, ''),
+        dayWords: dayWords(next.dueOn),
+      })
+    : ''
+  return say('Mostly {{said}}{{bare}}. {{harmful}}{{then}}', { said: said.join(', '), bare, harmful, then })
+}
+
+interface Props {
+  round: Round
+  weighed: WeighUp
+  plan: PlanLine[]
+  /** Names written down in this round: given where the appendix is wanted. */
+  namings: Naming[] | undefined
+}
+
+/** Two pages a client keeps: plain sentences first, each figure with its interval; the appendix behind them when wanted. */
+export function ClientPage({ round, weighed, plan, namings }: Props) {
+  const byId = useFlora((s) => s.byId)
+  const { composition: made, harm, feed } = weighed
+  const leafy = feed.leafy
+  const { outlook } = round.paddock
+  const lab = useLabs((s) => s.results[round.id])
+  const measured = lab && labFigures(lab)
+  const rows = made.taxa.slice(0, 10).map((t) => ({
+    id: t.taxon,
+    name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
+    group: t.group,
+    harmful: byId.get(t.taxon)?.role === 'toxic',
+    share: t,
+  }))
+  return (
+    <article
+      className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
+      aria-label={say('Page for the client')}
+    >
+      <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-3">
+        <div>
+          <h2 className="text-2xl">
+            {round.paddock.name}: {round.title}
+          </h2>
+          <p>
+            {round.holding}
+            {round.client ? say(', for {{client}}', { client: round.client }) : ''}.{' '}
+            {round.source ? say('Open data.') : say('Walked {{dayWords}}.', { dayWords: dayWords(round.plannedOn) })}
+          </p>
+        </div>
+        <p className="font-plant whitespace-nowrap">{say('Fold Sprig')}</p>
+      </header>
+      <p className="mt-3 text-lg leading-snug" data-testid="opening">
+        {opening(weighed, plan, byId)}
+      </p>
+      <p className="mt-1">
+        {say(
+          'Counted at {{countedWords}}. A figure in brackets is the range that holds the true value 95 times in 100.',
+          { countedWords: countedWords(round.method, made) },
+        )}
+      </p>
+      <div className="mt-3 break-inside-avoid">
+        <div className="print:hidden">
+          <ShareChart rows={rows} label={say('Shares of the main plants with their intervals')} />
+        </div>
+        <div className="hidden print:block">
+          <ShareChart rows={rows} fixedWidth={820} label={say('Shares of the main plants with their intervals')} />
+        </div>
+      </div>
+      <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
+      <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
+        <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
+        {harm.found.map((f) => {
+          const plant = byId.get(f.plant)!
+          return (
+            <div key={f.plant} className="mt-1 flex gap-3">
+              <TypicalPart plant={plant} className="size-14 shrink-0" />
+              <p>
+                <Say
+                  text="<b>Found: {{inSentence}}</b> (<i/>), {{withInterval}}, at {{stopsWith}} of {{stops}} stops. {{notes}}{{what}}"
+                  values={{
+                    inSentence: inSentence(plant.commonName),
+                    withInterval: withInterval(f.share),
+                    stopsWith: f.stopsWith,
+                    stops: made.stops,
+                    notes: f.notes.map((n) => `${sentence(harmKindWords(n))}: ${n.note}`).join(' '),
+                    what: plant.exposure
+                      ? say(' Signs: {{inSentence}}. First: {{first}}', {
+                          inSentence: inSentence(plant.exposure.signs),
+                          first: plant.exposure.first,
+                        })
+                      : '',
+                  }}
+                  components={{ b: <b />, i: <i className="font-plant">{plant.scientificName}</i> }}
+                />
+              </p>
+            </div>
+          )
+        })}
+        <p className="mt-1 text-sm leading-snug">
+          <Say
+            text="<b>Looked for and not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Each could still be there: up to {{what}}{{ofStops}} of places like a stop."
+            values={{
+              notFound: harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', '),
+              n: harm.rarerHere.length,
+              what:
+                harm.bound.ofPoints === undefined
+                  ? ''
+                  : say('{{ofPoints}} of the sward, or at up to ', { ofPoints: percent(harm.bound.ofPoints) }),
+              ofStops: percent(harm.bound.ofStops),
+            }}
+            components={{ b: <b /> }}
+          />
+        </p>
+        {harm.unnamed.length > 0 ? (
+          <p className="mt-1">{say('Not named yet: unknown {{unnamed}}.', { unnamed: harm.unnamed.join(', ') })}</p>
+        ) : null}
+      </section>
+      {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
+      {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
+        <section className="mt-4 break-inside-avoid">
+          <h3 className="text-lg">{say('Worth as feed while leafy')}</h3>
+          <p>
+            {say(
+              'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
+              {
+                low: fixed(leafy.cpPct.low, 0),
+                high: fixed(leafy.cpPct.high, 0),
+                low2: fixed(leafy.adfPct.low, 0),
+                high2: fixed(leafy.adfPct.high, 0),
+                low3: fixed(leafy.ndfPct.low, 0),
+                high3: fixed(leafy.ndfPct.high, 0),
+                low4: fixed(leafy.rfv.low, 0),
+                high4: fixed(leafy.rfv.high, 0),
+              },
+            )}
+          </p>
+          {lab && measured ? (
+            <p>
+              <Say
+                text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
+                values={{
+                  cpPct: fixed(lab.cpPct, 1),
+                  low: fixed(measured.cpPct.low, 1),
+                  high: fixed(measured.cpPct.high, 1),
+                  middle: fixed(measured.rfv.middle, 0),
+                  low2: fixed(measured.rfv.low, 0),
+                  high2: fixed(measured.rfv.high, 0),
+                }}
+                components={{
+                  b: (
+                    <b>
+                      {lab.simulated
+                        ? say('Laboratory, simulated')
+                        : say('Laboratory, sample {{sample}}', { sample: lab.sample })}
+                      :
+                    </b>
+                  ),
+                }}
+              />
+            </p>
+          ) : null}
+        </section>
+      ) : null}
+      <PageTwo round={round} weighed={weighed} plan={plan} />
+      {namings ? <Appendix round={round} weighed={weighed} namings={namings} /> : null}
+    </article>
+  )
+}

@@ -1,0 +1,221 @@
+import { animalUnitWords } from '@/text/animalUnitWords.ts'
+import { animalClassName } from '@/text/animalWords.ts'
+import { saidWords } from '@/text/swardWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { meetsNeeds } from '@/core/assess/feed/meetsNeeds.ts'
+import { standingCautions } from '@/text/standingCautions.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import type { Plant } from '@/core/flora/flora.ts'
+import type { Outlook, Round, Stop } from '@/core/records/round.ts'
+import { namedLetters } from '@/core/survey/figures.ts'
+import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
+import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { resolved } from '@/core/survey/tally.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { drawnOnFirst, Matters } from './Matters.tsx'
+import { RouteMap } from '../../parts/RouteMap.tsx'
+import { percent, percentRange } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
+import { aumWords } from '../../entities/round/aumWords.ts'
+import { useGrazing } from '../../entities/round/useGrazing.ts'
+import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
+import { say, word } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { dayWords } from '../../language/dates.ts'
+import { fixed } from '../../language/numbers.ts'
+
+const days = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
+
+function Says({ round }: { round: Round }) {
+  const { plants, byId } = useFlora()
+  const list = swardSays(round, plants)
+  return (
+    <section className="mt-3 break-inside-avoid">
+      <h3 className="text-lg">{say('What the sward says')}</h3>
+      {list.length === 0 ? (
+        <p>{say('No plant or group passes the marks at which the ground or its use is suspected.')}</p>
+      ) : (
+        <ul className="list-disc pl-5">
+          {list.map((s) => (
+            <li key={s.id}>
+              <Say
+                text="<b/> ({{strength}}): {{it}} {{estimate}}{{what}}. Against it would speak: {{against}}"
+                values={{
+                  strength: word(s.strength),
+                  it: s.of.map((t) => taxonName(t, byId)).join(', ') || say('none of the sown plants'),
+                  estimate: percent(s.share.estimate),
+                  what: s.share.interval ? ` (${percentRange(s.share.interval)})` : '',
+                  against: saidWords(s.id).against,
+                }}
+                components={{ b: <b>{saidWords(s.id).title}</b> }}
+              />
+            </li>
+          ))}
+        </ul>
+      )}
+    </section>
+  )
+}
+
+const outlookTitle: Record<Outlook, string> = {
+  get grazing() {
+    return say('Read for grazing')
+  },
+  get hay() {
+    return say('Read for hay')
+  },
+  get turf() {
+    return say('Read for turf')
+  },
+  get native() {
+    return say('Read as a native planting')
+  },
+}
+
+function Read({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const reading = outlookReading(round, byId, round.paddock.outlook)
+  if (!reading) return null
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
+      <OutlookLines reading={reading} />
+      {round.paddock.outlook === 'hay' &&
+      !reading.lines.some((l) => l.of.some((t) => byId.get(t)?.role === 'toxic')) ? (
+        <p>{say('No plant that harms in hay was counted; what could still be there stands on the first page.')}</p>
+      ) : null}
+      {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
+    </section>
+  )
+}
+
+/** How long the feed lasts: only where somebody said what is kept, or measured what stands. */
+function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
+  const { plan, said, animal, measured, hectares, grazing } = useGrazing(round, weighed.composition)
+  if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
+  if (!grazing || (!said && !measured))
+    return (
+      <section className="mt-3 break-inside-avoid">
+        <h3 className="text-lg">{say('How long, for how many')}</h3>
+        <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
+      </section>
+    )
+  const needs = weighed.feed.leafy ? meetsNeeds(weighed.feed.leafy, animal) : []
+  return (
+    <section className="mt-3 break-inside-avoid">
+      <h3 className="text-lg">{say('How long, for how many')}</h3>
+      <p>
+        {say(
+          '{{n}} of "{{name}}" on {{areaWords}}: about {{days}} days ({{days2}} to {{days3}}), leaving {{rateWords}}. Standing: {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), {{what}}. {{aumWords}} animal unit months at {{says}}.',
+          {
+            n: plan.count,
+            name: animalClassName(animal.id),
+            areaWords: areaWords(hectares!),
+            days: days(grazing.days.middle),
+            days2: days(grazing.days.low),
+            days3: days(grazing.days.high),
+            rateWords: rateWords(plan.residualKgPerHa),
+            massFigure: massFigure(grazing.mass.middle),
+            unitOf: unitOf('perArea'),
+            massFigure2: massFigure(grazing.mass.low),
+            massFigure3: massFigure(grazing.mass.high),
+            what: measured ? say('measured') : say('a guess'),
+            aumWords: aumWords(grazing.aum[0]!),
+            says: animalUnitWords('srm'),
+          },
+        )}
+      </p>
+      {needs.map((m) => (
+        <p key={m.what}>
+          {say('{{what}}: needs {{needPct}} %, leafy sward {{middle}} % ({{low}} to {{high}}){{what2}}.', {
+            what: m.what === 'energy' ? say('Energy') : say('Protein'),
+            needPct: m.needPct,
+            middle: fixed(m.hasPct.middle, 0),
+            low: fixed(m.hasPct.low, 0),
+            high: fixed(m.hasPct.high, 0),
+            what2: m.shortPct > 0 ? say(', short in the middle of the range') : '',
+          })}
+        </p>
+      ))}
+    </section>
+  )
+}
+
+function Plan({ plan }: { plan: PlanLine[] }) {
+  const open = plan.filter((p) => p.doneOn === null)
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{say('What to do')}</h3>
+      {open.length === 0 ? <p>{say('Nothing is planned yet.')}</p> : null}
+      <table className="w-full text-left">
+        {open.length > 0 ? (
+          <thead>
+            <tr className="border-b border-ink">
+              <th scope="col">{say('What')}</th>
+              <th scope="col">{say('Who')}</th>
+              <th scope="col">{say('By')}</th>
+              <th scope="col">{say('Look again')}</th>
+            </tr>
+          </thead>
+        ) : null}
+        <tbody>
+          {open.map((p) => (
+            <tr key={p.id} className="break-inside-avoid border-b border-rule align-top">
+              <td className="w-1/2 py-1 pr-3">{p.text}.</td>
+              <td className="py-1 pr-3">{p.owner || '…………'}</td>
+              <td className="py-1 pr-3 print:whitespace-nowrap">{dayWords(p.dueOn)}</td>
+              <td className="py-1 print:whitespace-nowrap">{p.backOn ? dayWords(p.backOn) : ''}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+/** Stops at which a harmful plant was counted, letters under their later name. */
+function harmfulStops(round: Round, byId: Map<string, Plant>): ReadonlySet<number> {
+  const named = namedLetters(round)
+  const harms = (s: Stop) => s.hits.some((h) => byId.get(resolved(h.taxon, named))?.role === 'toxic')
+  return new Set(round.stops.filter(harms).map((s) => s.seq))
+}
+
+/** The second page: what the ground says, how long the feed lasts, what to do and when, where it was counted. */
+export function PageTwo({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
+  const byId = useFlora((s) => s.byId)
+  const harmful = harmfulStops(round, byId)
+  return (
+    <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
+      {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
+      <Read round={round} />
+      <Says round={round} />
+      <Lasts round={round} weighed={weighed} />
+      <Plan plan={plan} />
+      <div className="mt-4 flex break-inside-avoid items-start gap-5">
+        {round.route ? (
+          <figure className="w-40 shrink-0 print:w-44">
+            <RouteMap
+              boundary={round.paddock.boundary}
+              line={round.route.line}
+              stops={round.stops}
+              label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
+              className="w-full"
+              harmfulAt={harmful}
+            />
+          </figure>
+        ) : null}
+        <ul className="list-disc pl-5 text-sm leading-snug">
+          {harmful.size > 0 ? (
+            <li>
+              {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: [...harmful].join(', ') })}
+            </li>
+          ) : null}
+          {standingCautions().map((c) => (
+            <li key={c}>{c}</li>
+          ))}
+        </ul>
+      </div>
+    </div>
+  )
+}

@@ -1,0 +1,51 @@
+import { useLoaderData } from 'react-router'
+import { ApiError, getShared, holdLink } from '../../api/client.ts'
+import { ClientPage } from './ClientPage.tsx'
+import { HatchDefs } from '../../parts/HatchDefs.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { takeKept } from '../../entities/round/readKept.ts'
+import { weigh } from '../../workers/weighingWorker.ts'
+import { say } from '../../language/say.ts'
+
+/** The token stands behind the #, which no browser sends to a server and no server writes into a log. */
+export async function loader() {
+  holdLink(location.hash.slice(1))
+  try {
+    const [{ round, plan, kept }] = await Promise.all([getShared(), useFlora.getState().load()])
+    takeKept(kept)
+    return { round, plan, weighed: await weigh(round) }
+  } catch (error) {
+    if (error instanceof ApiError && error.status === 401)
+      throw new Error(say('This link has expired or was taken back. Ask your advisor for a new one.'), { cause: error })
+    throw error
+  }
+}
+
+/** What a client reads with a link: the pages of one round, to look at and to print, and nothing else. */
+export function Component() {
+  const { round, plan, weighed } = useLoaderData<typeof loader>()
+  return (
+    <>
+      <HatchDefs />
+      <header className="no-print flex flex-wrap items-center gap-3 px-4 py-3">
+        <h1 className="grow text-xl">{say('For {{client}}', { client: round.client || round.holding })}</h1>
+        {weighed ? (
+          <button
+            type="button"
+            onClick={() => window.print()}
+            className="min-h-12 rounded-xl bg-culm px-5 font-semibold text-on-culm"
+          >
+            {say('Print the pages')}
+          </button>
+        ) : null}
+      </header>
+      <main className="mx-auto max-w-4xl px-2 pb-10">
+        {weighed ? (
+          <ClientPage round={round} weighed={weighed} plan={plan} namings={undefined} />
+        ) : (
+          <p className="p-6">{say('Nothing is counted in this round yet.')}</p>
+        )}
+      </main>
+    </>
+  )
+}

@@ -1,0 +1,278 @@
+import { Confirm } from '../../ui/Confirm.tsx'
+import { typedText } from '../../parts/typedText.ts'
+import { useState, type FormEvent } from 'react'
+import { Link } from 'react-router'
+import { eventKinds, type EventKind, type PaddockEvent, type SownPart } from '@/core/records/paddockEvent.ts'
+import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { forField, inUnits, rateWords, typedIn, unitOf } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { dayWords, today } from '../../language/dates.ts'
+import { fixed } from '../../language/numbers.ts'
+
+const kindWords: Record<EventKind, string> = {
+  get sown() {
+    return say('Sown')
+  },
+  get cut() {
+    return say('Cut')
+  },
+  get grazed() {
+    return say('Grazed')
+  },
+  get fertilised() {
+    return say('Fertilised')
+  },
+  get treated() {
+    return say('Treated')
+  },
+  get other() {
+    return say('Other')
+  },
+}
+const amountWords: Record<Exclude<EventKind, 'sown'>, string> = {
+  get cut() {
+    return say('Cutting height, what was taken')
+  },
+  get grazed() {
+    return say('Animals and days')
+  },
+  get fertilised() {
+    return say('What and how much')
+  },
+  get treated() {
+    return say('Product, dose, who applied it')
+  },
+  get other() {
+    return say('How much')
+  },
+}
+
+function SownLine({
+  part,
+  onChange,
+  onRemove,
+}: {
+  part: SownPart
+  onChange: (p: SownPart) => void
+  onRemove: () => void
+}) {
+  const name = useFlora((s) => s.byId.get(part.plant)?.commonName ?? part.plant)
+  const number = (label: string, value: number, set: (n: number) => void, max: number, unit: string) => (
+    <label className="flex items-center gap-1.5">
+      <input
+        type="number"
+        aria-label={`${name}: ${label}`}
+        value={value}
+        min={0}
+        max={max}
+        step="any"
+        onChange={(e) => set(Number(e.target.value))}
+        className="min-h-11 w-20 rounded-xl border border-rule bg-sheet px-2"
+      />
+      {unit}
+    </label>
+  )
+  return (
+    <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
+      <span className="grow">{name}</span>
+      {number(
+        unitOf('perArea') === 'kg/ha' ? say('kilograms a hectare') : say('pounds an acre'),
+        forField('perArea', part.kgPerHa),
+        (rate) => onChange({ ...part, kgPerHa: typedIn('perArea', rate) }),
+        1000,
+        unitOf('perArea'),
+      )}
+      {number(
+        say('pure live seed'),
+        Math.round(part.pls * 100),
+        (p) => onChange({ ...part, pls: p / 100 }),
+        100,
+        say('% PLS'),
+      )}
+      <b className="w-24 text-right">
+        {say('{{inUnits}} {{unitOf}} live', {
+          inUnits: fixed(inUnits('perArea', part.kgPerHa * part.pls), 1),
+          unitOf: unitOf('weight'),
+        })}
+      </b>
+      <button
+        type="button"
+        aria-label={say('Take out {{name}}', { name })}
+        className="min-h-11 min-w-11"
+        onClick={onRemove}
+      >
+        ×
+      </button>
+    </li>
+  )
+}
+
+interface Props {
+  events: PaddockEvent[]
+  paddockId: string
+  onAdd: (event: PaddockEvent) => void
+  onRemove: (id: string) => void
+}
+
+/** What was done here: sown lists with live seed, cuts, grazing, fertiliser, treatments. */
+export function History({ events, paddockId, onAdd, onRemove }: Props) {
+  const { plants, byId } = useFlora()
+  const [kind, setKind] = useState<EventKind>('grazed')
+  const [sown, setSown] = useState<SownPart[]>([])
+  const [problem, setProblem] = useState('')
+  const add = (e: FormEvent<HTMLFormElement>) => {
+    e.preventDefault()
+    const data = new FormData(e.currentTarget)
+    const field = (name: string) => typedText(data, name)
+    const amount = field('amount')
+    const note = field('note')
+    if (kind === 'sown' && (sown.length === 0 || sown.some((s) => !(s.kgPerHa > 0 && s.pls > 0))))
+      return setProblem(say('Choose the plants that were sown, each with kilograms and live seed above 0.'))
+    if (kind !== 'sown' && amount === '' && note === '') return setProblem(say('Say what was done.'))
+    setProblem('')
+    onAdd({
+      id: crypto.randomUUID(),
+      paddockId,
+      kind,
+      onDate: field('on'),
+      note,
+      detail: kind === 'sown' ? { sown } : amount ? { amount } : {},
+    })
+    setSown([])
+    e.currentTarget.reset()
+  }
+  return (
+    <section aria-labelledby="history">
+      <h2 id="history" className="text-lg">
+        {say('History')}
+      </h2>
+      <ul>
+        {events.map((e) => (
+          <li key={e.id} className="grid grid-cols-[1fr_auto] items-start gap-2 border-b border-rule/60 py-1.5">
+            <span>
+              <span className="text-ink-soft">{dayWords(e.onDate)}</span> <b>{kindWords[e.kind]}</b>
+              <span className="block">
+                {e.detail.sown
+                  ?.map((s) =>
+                    say('{{commonName}} {{rateWords}} at {{pls}} % live', {
+                      commonName: byId.get(s.plant)?.commonName ?? s.plant,
+                      rateWords: rateWords(s.kgPerHa),
+                      pls: Math.round(s.pls * 100),
+                    }),
+                  )
+                  .join(', ')}
+                {e.detail.amount}
+                {e.note ? `${e.detail.amount || e.detail.sown ? '. ' : ''}${e.note}` : ''}
+              </span>
+              {e.detail.sown ? (
+                <Link to={`/places/${paddockId}/sowing/${e.id}`} className="flex min-h-11 items-center underline">
+                  {say('Count what came up')}
+                </Link>
+              ) : null}
+            </span>
+            <Confirm
+              title={say('Take it out of the history?')}
+              detail={say('{{kindWords}} of {{dayWords}} is deleted for everybody; there is no way back.', {
+                kindWords: kindWords[e.kind],
+                dayWords: dayWords(e.onDate),
+              })}
+              act={say('Take it out')}
+              onConfirm={() => onRemove(e.id)}
+            >
+              <button
+                type="button"
+                aria-label={say('Take out {{kindWords}} of {{dayWords}}', {
+                  kindWords: kindWords[e.kind],
+                  dayWords: dayWords(e.onDate),
+                })}
+                className="min-h-11 min-w-11"
+              >
+                ×
+              </button>
+            </Confirm>
+          </li>
+        ))}
+        {events.length === 0 ? <li className="py-2 text-ink-soft">{say('Nothing written down yet.')}</li> : null}
+      </ul>
+      <details className="mt-2">
+        <summary className="min-h-11 content-center font-semibold">{say('Write something down')}</summary>
+        <form onSubmit={add} className="grid gap-3 sm:grid-cols-2">
+          <Labelled label={say('What')}>
+            {(id) => (
+              <select
+                id={id}
+                value={kind}
+                onChange={(e) => setKind(e.target.value as EventKind)}
+                className={inputClass}
+              >
+                {eventKinds.map((k) => (
+                  <option key={k} value={k}>
+                    {kindWords[k]}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Labelled>
+          <Labelled label={say('Day')}>
+            {(id) => <input id={id} name="on" type="date" required defaultValue={today()} className={inputClass} />}
+          </Labelled>
+          {kind === 'sown' ? (
+            <div className="sm:col-span-2">
+              <Labelled label={say('Plant that was sown')}>
+                {(id) => (
+                  <select
+                    id={id}
+                    value=""
+                    onChange={(e) =>
+                      e.target.value &&
+                      setSown((s) => [
+                        ...s.filter((x) => x.plant !== e.target.value),
+                        { plant: e.target.value, kgPerHa: 10, pls: 0.8 },
+                      ])
+                    }
+                    className={inputClass}
+                  >
+                    <option value="">{say('choose one after the other …')}</option>
+                    {plants
+                      .filter((p) => p.role !== 'toxic')
+                      .map((p) => (
+                        <option key={p.id} value={p.id}>
+                          {p.commonName}
+                        </option>
+                      ))}
+                  </select>
+                )}
+              </Labelled>
+              <ul>
+                {sown.map((s) => (
+                  <SownLine
+                    key={s.plant}
+                    part={s}
+                    onChange={(n) => setSown((l) => l.map((x) => (x.plant === s.plant ? n : x)))}
+                    onRemove={() => setSown((l) => l.filter((x) => x.plant !== s.plant))}
+                  />
+                ))}
+              </ul>
+            </div>
+          ) : (
+            <Labelled label={amountWords[kind]}>
+              {(id) => <input id={id} name="amount" maxLength={300} className={inputClass} />}
+            </Labelled>
+          )}
+          <Labelled label={say('Note')}>
+            {(id) => <input id={id} name="note" maxLength={2000} className={inputClass} />}
+          </Labelled>
+          <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
+            <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
+              {say('Write it down')}
+            </button>
+            <span role="alert" className="text-harm">
+              {problem}
+            </span>
+          </p>
+        </form>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,252 @@
+import { inSentence } from '@/text/say.ts'
+import { forceCollide, forceLink, forceSimulation, forceX, forceY, type SimulationNodeDatum } from 'd3-force'
+import { useEffect, useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import type { LifeForm, Plant } from '@/core/flora/flora.ts'
+import type { Neighbour } from '@/core/naming/compare.ts'
+import { groupOf } from '@/core/records/taxon.ts'
+import { groupColour } from '../../parts/groupMarks.ts'
+import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { characterTitle } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { namingWorker } from '../../workers/namingWorker.ts'
+import { say } from '../../language/say.ts'
+
+const [WIDE, HIGH] = [1100, 760]
+const NEAREST = 5
+
+interface Spot extends SimulationNodeDatum {
+  id: string
+  x: number
+  y: number
+}
+
+/** Places near one another for plants that are easily confused; the same book always gives the same map. */
+function lay(plants: Plant[], near: Map<string, Neighbour[]>): Map<string, Spot> {
+  const spots: Spot[] = plants.map((p, i) => ({
+    id: p.id,
+    x: WIDE / 2 + 260 * Math.cos(i * 2.4) * Math.sqrt(i / plants.length),
+    y: HIGH / 2 + 200 * Math.sin(i * 2.4) * Math.sqrt(i / plants.length),
+  }))
+  const here = new Set(plants.map((p) => p.id))
+  const links = plants.flatMap((p) =>
+    (near.get(p.id) ?? [])
+      .filter((n) => here.has(n.plant))
+      .slice(0, 3)
+      .map((n) => ({ source: p.id, target: n.plant, distance: n.distance })),
+  )
+  const room = Math.sqrt((WIDE * HIGH) / plants.length)
+  forceSimulation(spots)
+    .force(
+      'link',
+      forceLink<Spot, { source: string | Spot; target: string | Spot; distance: number }>(links)
+        .id((s) => s.id)
+        .distance((l) => room * (0.35 + 0.09 * l.distance))
+        .strength(0.7),
+    )
+    .force('apart', forceCollide<Spot>(room * 0.46))
+    .force('x', forceX<Spot>(WIDE / 2).strength(0.03))
+    .force('y', forceY<Spot>(HIGH / 2).strength(0.045))
+    .stop()
+    .tick(320)
+  const margin = 90
+  const [x0, x1] = [Math.min(...spots.map((s) => s.x)), Math.max(...spots.map((s) => s.x))]
+  const [y0, y1] = [Math.min(...spots.map((s) => s.y)), Math.max(...spots.map((s) => s.y))]
+  for (const s of spots) {
+    s.x = margin + ((s.x - x0) / (x1 - x0 || 1)) * (WIDE - 2 * margin)
+    s.y = 24 + ((s.y - y0) / (y1 - y0 || 1)) * (HIGH - 56)
+  }
+  return new Map(spots.map((s) => [s.id, s]))
+}
+
+/** Names that can stand without lying over one another, below or above their plant; those that must stand come first. */
+function labelled(spots: Spot[], first: Set<string>, names: Map<string, string>): Map<string, number> {
+  const taken: { x: number; y: number; w: number }[] = []
+  const out = new Map<string, number>()
+  for (const s of [...spots].sort((a, b) => Number(first.has(b.id)) - Number(first.has(a.id)))) {
+    const w = names.get(s.id)!.length * 7.6 + 6
+    const free = (y: number) => !taken.some((t) => Math.abs(t.y - y) < 17 && Math.abs(t.x - s.x) < (t.w + w) / 2)
+    const y = [s.y + 21, s.y - 12].find(free)
+    if (y === undefined) continue
+    taken.push({ x: s.x, y, w })
+    out.set(s.id, y)
+  }
+  return out
+}
+
+const kinds = (): [LifeForm | 'all', string][] => [
+  ['all', say('All plants')],
+  ['grass', say('Grasses')],
+  ['legume', say('Clovers and kin')],
+  ['forb', say('Broad leaves')],
+]
+
+/** Map of look-alikes: plants stand close where a vegetative eye confuses them. */
+export function Component() {
+  const { plants, byId, characters } = useFlora()
+  const [near, setNear] = useState<Map<string, Neighbour[]>>()
+  const [kind, setKind] = useState<LifeForm | 'all'>('grass')
+  const [picked, setPicked] = useState<string>()
+  useEffect(() => {
+    let current = true
+    void namingWorker()
+      .then((api) => api.nearest('vegetative', NEAREST))
+      .then((n) => current && setNear(n))
+    return () => void (current = false)
+  }, [])
+  const shown = useMemo(() => plants.filter((p) => kind === 'all' || p.form === kind), [plants, kind])
+  const spots = useMemo(() => (near ? lay(shown, near) : undefined), [shown, near])
+  const plant = picked ? byId.get(picked) : undefined
+  const kin = (picked && near?.get(picked)) || []
+  const lit = new Set([...(picked ? [picked] : []), ...kin.map((k) => k.plant)])
+  const names = useMemo(
+    () =>
+      new Map(
+        plants.map((p) => [
+          p.id,
+          p.commonName
+            .replace(' (forage type)', '')
+            .replace(' (turf type)', ', turf')
+            .replace('White clover (large Ladino type)', 'Ladino clover')
+            .replace(/ \(.*/, ''),
+        ]),
+      ),
+    [plants],
+  )
+  const named = spots ? labelled([...spots.values()], lit, names) : new Map<string, number>()
+  const check = (a: Plant, b: string) =>
+    a.lookalikes.find((l) => l.plant === b)?.check ?? byId.get(b)?.lookalikes.find((l) => l.plant === a.id)?.check
+  return (
+    <main className="mx-auto max-w-[90rem] px-4 pb-16 min-[901px]:px-8">
+      <h1 className="text-[1.65rem]">{say('Map of look-alikes')}</h1>
+      <p className="text-ink-soft">
+        {say(
+          'Close together: an eye without a flower confuses them, by the same arithmetic that names plants. Touch one to see what it is taken for.',
+        )}
+      </p>
+      <div className="mt-2 flex flex-wrap gap-2" role="group" aria-label={say('Which plants')}>
+        {kinds().map(([id, name]) => (
+          <button
+            key={id}
+            type="button"
+            aria-pressed={kind === id}
+            className="min-h-11 rounded-xl border border-rule px-3 aria-pressed:bg-culm aria-pressed:font-bold aria-pressed:text-on-culm"
+            onClick={() => {
+              setKind(id)
+              setPicked(undefined)
+            }}
+          >
+            {name}
+          </button>
+        ))}
+      </div>
+      <div className="mt-3 grid gap-5 min-[1101px]:grid-cols-[minmax(0,1fr)_21rem]">
+        {spots ? (
+          <div className="overflow-x-auto rounded-2xl border border-rule bg-sheet">
+            <svg
+              viewBox={`0 0 ${WIDE} ${HIGH}`}
+              className="block w-full min-w-[46rem]"
+              role="group"
+              aria-label={say('Plants by how easily they are confused')}
+            >
+              {shown.flatMap((p) =>
+                (near!.get(p.id) ?? []).slice(0, 2).map((n) => {
+                  const [a, b] = [spots.get(p.id)!, spots.get(n.plant)]
+                  const on = picked === p.id || picked === n.plant
+                  return b ? (
+                    <path
+                      key={`${p.id}${n.plant}`}
+                      d={`M${a.x} ${a.y}L${b.x} ${b.y}`}
+                      className={on ? 'stroke-ink' : 'stroke-rule'}
+                      strokeWidth={on ? 2.4 : Math.max(0.5, 3.4 - n.distance * 0.35)}
+                    />
+                  ) : null
+                }),
+              )}
+              {shown.map((p) => {
+                const s = spots.get(p.id)!
+                const toxic = p.role === 'toxic'
+                return (
+                  <g
+                    key={p.id}
+                    role="button"
+                    tabIndex={0}
+                    aria-label={`${p.commonName}${toxic ? say(', harmful') : ''}`}
+                    aria-pressed={picked === p.id}
+                    className="cursor-pointer"
+                    opacity={picked && !lit.has(p.id) ? 0.5 : 1}
+                    onClick={() => setPicked(p.id)}
+                    onKeyDown={(e) => e.key === 'Enter' && setPicked(p.id)}
+                  >
+                    <circle cx={s.x} cy={s.y} r="14" fill="transparent" />
+                    {toxic ? (
+                      <path d={`M${s.x} ${s.y - 8}l8 8l-8 8l-8 -8Z`} fill="var(--group-harm)" />
+                    ) : (
+                      <circle cx={s.x} cy={s.y} r={picked === p.id ? 8 : 6} fill={groupColour(groupOf(p.id, byId))} />
+                    )}
+                    {named.has(p.id) ? (
+                      <text
+                        x={s.x}
+                        y={named.get(p.id)}
+                        textAnchor="middle"
+                        className={`fill-ink text-[15px] ${lit.has(p.id) ? 'font-bold' : ''}`}
+                      >
+                        {names.get(p.id)}
+                      </text>
+                    ) : null}
+                  </g>
+                )
+              })}
+            </svg>
+          </div>
+        ) : (
+          <p>{say('Working out who is taken for whom …')}</p>
+        )}
+        <aside aria-live="polite">
+          {plant ? (
+            <>
+              <h2 className="text-xl">
+                <Link to={`/plants/${plant.id}`} className="hover:underline">
+                  {plant.commonName}
+                </Link>
+              </h2>
+              {plant.role === 'toxic' ? <b className="text-harm">{say('harmful')}</b> : null}
+              <PlantDrawing plant={plant} className="w-full max-w-72" />
+              <h3 className="mt-2 text-lg">{say('Most easily taken for')}</h3>
+              <ol>
+                {kin.map((k) => {
+                  const other = byId.get(k.plant)!
+                  const by = check(plant, k.plant)
+                  return (
+                    <li key={k.plant} className="border-b border-rule/60 py-1.5">
+                      <Link
+                        to={`/compare?plants=${plant.id},${k.plant}`}
+                        className="flex min-h-11 flex-wrap items-center gap-x-2 font-semibold underline"
+                      >
+                        {other.commonName}
+                        {other.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
+                      </Link>
+                      {by ? (
+                        <span className="text-ink-soft">
+                          {say('decide by {{characterTitle}}', {
+                            characterTitle: inSentence(characterTitle(characters, by)),
+                          })}
+                        </span>
+                      ) : null}
+                    </li>
+                  )
+                })}
+              </ol>
+            </>
+          ) : (
+            <p>
+              {say(
+                'A diamond is a harmful plant, a circle any other. The line is thicker the more alike two plants are. Nothing is chosen yet.',
+              )}
+            </p>
+          )}
+        </aside>
+      </div>
+    </main>
+  )
+}

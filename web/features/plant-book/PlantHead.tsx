@@ -1,0 +1,24 @@
+import type { Plant } from '@/core/flora/flora.ts'
+import { stateWords } from '../../parts/words.ts'
+import { listed, say, word } from '../../language/say.ts'
+
+/** What a plant is called, and what sort of plant it is. */
+export function PlantHead({ plant }: { plant: Plant }) {
+  return (
+    <>
+      <h1 className="text-[1.9rem]">{plant.commonName}</h1>
+      <p>
+        <i className="font-plant">{plant.scientificName}</i> {plant.author}, {plant.family}
+      </p>
+      <p className="text-ink-soft">
+        {word(plant.cycle)} {plant.form === 'grass' ? word(`${plant.season}-season grass`) : stateWords(plant.form)}
+        {plant.alsoCalled.length > 0 ? say('; also {{alsoCalled}}', { alsoCalled: plant.alsoCalled.join(', ') }) : ''}
+      </p>
+      {plant.role === 'toxic' ? (
+        <p className="font-bold text-harm">
+          {say('Harmful to {{who}}', { who: listed([...new Set(plant.harm.flatMap((h) => h.who))]) })}
+        </p>
+      ) : null}
+    </>
+  )
+}

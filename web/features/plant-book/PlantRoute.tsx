@@ -1,0 +1,37 @@
+import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import type { Plant } from '@/core/flora/flora.ts'
+import { send } from '../../api/client.ts'
+import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { spokenPlant, useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+import { PlantHead } from './PlantHead.tsx'
+
+export async function loader({ params }: LoaderFunctionArgs) {
+  const plant = await send<Plant>('GET', `/api/plants/${encodeURIComponent(params.id!)}`).then(spokenPlant)
+  const whole = Promise.all([import('./PlantView.tsx'), useFlora.getState().load()]).then(([{ PlantView }]) => ({
+    View: PlantView,
+    props: { plant },
+  }))
+  return { plant, ...(await inTwo(whole)) }
+}
+
+/** A plant by its names at once; drawn and told apart from its look-alikes when the book is there. */
+export function Component() {
+  const { plant, ...place } = useLoaderData<typeof loader>()
+  return (
+    <WholeOf
+      place={place}
+      front={
+        <Front
+          names={{ left: say('How to know it'), right: say('What it means') }}
+          left={
+            <>
+              <PlantHead plant={plant} />
+              <p className="mt-3 text-ink-soft">{say('Drawing …')}</p>
+            </>
+          }
+        />
+      }
+    />
+  )
+}

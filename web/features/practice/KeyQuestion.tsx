@@ -1,0 +1,118 @@
+import { inSentence } from '@/text/say.ts'
+import { useState } from 'react'
+import { drawState } from '@/core/drawing/drawState.ts'
+import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { DrawingView } from '../../parts/DrawingView.tsx'
+import { answerWords } from '../../parts/words.ts'
+import { characterOf, shortName, useFlora } from '../../stores/floraStore.ts'
+import { Sureness } from './Sureness.tsx'
+import type { Shown } from './usePractice.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
+
+type Part = Pick<PracticeAnswer, 'about' | 'answered' | 'right' | 'sure' | 'measured'>
+
+/** Key a hidden specimen: ask for one look after another, name it when sure enough; the engine keys it too. */
+export function KeyQuestion({
+  shown,
+  given,
+  onAnswer,
+}: {
+  shown: Shown & { is: 'key' }
+  given: PracticeAnswer | undefined
+  onAnswer: (a: Part) => void
+}) {
+  const { plants, byId } = useFlora()
+  const [asked, setAsked] = useState<string[]>([])
+  const [text, setText] = useState('')
+  const { specimen, engine } = shown
+  const can = specimen.seen.filter((o) => !asked.includes(o.character) && characterOf(o.character))
+  const wanted = text.trim().toLowerCase()
+  const found = wanted === '' ? undefined : plants.find((p) => [shortName(p.id), p.scientificName, ...p.alsoCalled].some((n) => n.toLowerCase() === wanted)) // prettier-ignore
+  return (
+    <>
+      <h1 className="text-[1.65rem]">{say('Key it with as few looks as you can')}</h1>
+      <p className="mt-1 text-ink-soft">{say('The plant is hidden. Each look is shown when you ask for it.')}</p>
+      <ul className="mt-3 grid gap-2 sm:grid-cols-2">
+        {asked.map((id, i) => {
+          const o = specimen.seen.find((s) => s.character === id)!
+          const drawing = 'states' in o ? drawState(id, o.states[0]!) : undefined
+          return (
+            <li key={id} className="flex items-center gap-3 rounded-xl border border-rule bg-sheet px-3 py-1">
+              {drawing ? <DrawingView drawing={drawing} whenSeen className="size-16" /> : null}
+              <span>
+                <span className="text-sm text-ink-soft">
+                  {i + 1}. {characterOf(id)!.title}
+                </span>
+                <b className="block">{'value' in o ? `${fixed(o.value, o.value < 10 ? 1 : 0)} mm` : answerWords(o)}</b>
+              </span>
+            </li>
+          )
+        })}
+      </ul>
+      {given ? (
+        <p className="mt-3 text-lg">
+          <Say
+            text="It was <b/>. You asked for {{n}} looks, the engine for {{n2}}: {{engine}}."
+            values={{
+              n: asked.length,
+              n2: engine.length,
+              engine: engine.map((s) => inSentence(characterOf(s.character)!.title)).join(', '),
+            }}
+            components={{ b: <b>{byId.get(specimen.plant)!.commonName}</b> }}
+          />
+        </p>
+      ) : (
+        <>
+          <label className="mt-3 block">
+            <span className="block text-ink-soft">{say('Ask for a look')}</span>
+            <select
+              value=""
+              onChange={(e) => setAsked((a) => [...a, e.target.value])}
+              className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
+            >
+              <option value="">{can.length > 0 ? say('which one?') : say('nothing is left to see')}</option>
+              {can.map((o) => (
+                <option key={o.character} value={o.character}>
+                  {characterOf(o.character)!.title}
+                </option>
+              ))}
+            </select>
+          </label>
+          <label className="mt-3 block">
+            <span className="block text-ink-soft">{say('It is')}</span>
+            <input
+              list="names-of-plants"
+              value={text}
+              onChange={(e) => setText(e.target.value)}
+              placeholder={say('Name of the plant')}
+              className="min-h-12 w-full rounded-xl border border-rule bg-sheet px-3"
+            />
+            <datalist id="names-of-plants">
+              {plants.map((p) => (
+                <option key={p.id} value={shortName(p.id)} />
+              ))}
+            </datalist>
+          </label>
+          {wanted !== '' && !found ? (
+            <p className="text-ink-soft">{say('No plant of exactly that name yet.')}</p>
+          ) : null}
+          {found ? (
+            <Sureness
+              onSure={(sure) =>
+                onAnswer({
+                  about: specimen.plant,
+                  answered: found.id,
+                  right: found.id === specimen.plant,
+                  sure,
+                  measured: { truth: engine.length, said: asked.length },
+                })
+              }
+            />
+          ) : null}
+        </>
+      )}
+    </>
+  )
+}

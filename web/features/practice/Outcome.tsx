@@ -1,0 +1,68 @@
+import { choiceWords, rightChoice, whyWords } from './questionWords.ts'
+import { Link } from 'react-router'
+import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { inSentence } from '@/text/say.ts'
+import { usualWords } from '../../entities/plant/usualState.ts'
+import { characterTitle } from '../../parts/words.ts'
+import { shortName, useFlora } from '../../stores/floraStore.ts'
+import type { Shown } from './usePractice.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+
+/** What tells the plant from the one it was taken for. */
+function useTold(shown: Shown, answered: string): string | undefined {
+  const { byId, characters } = useFlora()
+  if (shown.is !== 'question' || shown.question.kind !== 'name') return undefined
+  const { about, against, specimen } = shown.question
+  const { why, check } = against[answered] ?? {}
+  const [plant, other] = [byId.get(about), byId.get(answered)]
+  if (why || !check || !plant || !other) return why
+  return say('{{title}}: {{mine}} in {{plant}}; {{theirs}} in {{other}}.', {
+    title: characterTitle(characters, check),
+    mine: usualWords(plant, check, specimen.stage),
+    plant: inSentence(shortName(plant.id)),
+    theirs: usualWords(other, check, specimen.stage),
+    other: inSentence(shortName(other.id)),
+  })
+}
+
+/** What an answer was worth: right or not, why, and where to read on. */
+export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer }) {
+  const byId = useFlora((s) => s.byId)
+  const told = useTold(shown, given.answered)
+  const plant = byId.get(given.about.split('|')[0]!)
+  const missed = given.kind === 'poison' && !given.right && given.answered === 'other'
+  const right = shown.is === 'question' ? choiceWords(rightChoice(shown.question)) : undefined
+  return (
+    <section aria-live="polite" data-testid="outcome">
+      <h2 className={`text-[1.65rem] ${missed ? 'text-harm' : ''}`}>
+        {given.right ? say('Right') : missed ? say('A poison was let pass') : say('Not so')}
+      </h2>
+      {shown.is === 'question' ? (
+        <>
+          {given.right ? null : (
+            <p className="mt-1 text-lg">
+              <Say text="It is <b/>." components={{ b: <b>{right}</b> }} />
+            </p>
+          )}
+          <p className="mt-1 max-w-prose">{told ?? whyWords(shown.question.why)}</p>
+        </>
+      ) : null}
+      {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (
+        <p className="mt-2">
+          <Link to={`/plants/${plant.id}`} className="flex min-h-11 items-center underline">
+            {say('Read about {{shortName}}', { shortName: shortName(plant.id) })}
+          </Link>
+          {given.kind !== 'check' && !given.right && byId.has(given.answered) ? (
+            <Link to={`/compare?plants=${plant.id},${given.answered}`} className="flex min-h-11 items-center underline">
+              {say('See it beside {{shortName}}', { shortName: shortName(given.answered) })}
+            </Link>
+          ) : null}
+        </p>
+      ) : null}
+      {given.sure >= 0.95 && !given.right ? (
+        <p className="mt-1">{say('You were very sure. What made you so, and would a second specimen have told?')}</p>
+      ) : null}
+    </section>
+  )
+}

@@ -1,0 +1,144 @@
+import { useWindowKeys } from '../../ui/windowKeys.ts'
+import { kindName } from '@/text/practiceWords.ts'
+import { useEffect } from 'react'
+import type { Around } from '@/core/practice/session.ts'
+import { getNamingChecks, getNamings, getRecentlyFound } from '../../api/client.ts'
+import { Leaf } from '../../parts/Leaf.tsx'
+import type { MidribTip } from '../../parts/Midrib.tsx'
+import { readPlaces } from '../../data/readPlaces.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { practiceWorker } from '../../workers/practiceWorker.ts'
+import { AskedQuestion } from './AskedQuestion.tsx'
+import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
+import { KeyQuestion } from './KeyQuestion.tsx'
+import { Kinds } from './Kinds.tsx'
+import { Outcome } from './Outcome.tsx'
+import { usePracticeAnswers } from '../../entities/practice/practiceStore.ts'
+import { Records } from './Records.tsx'
+import { SaveAnswers } from './SaveAnswers.tsx'
+import { TrainerSets } from './TrainerSets.tsx'
+import { usePractice } from './usePractice.ts'
+import type { Wish } from './wish.ts'
+import { say } from '../../language/say.ts'
+
+/** Names that turned out to be another plant in flower. */
+async function confusedInField(): Promise<string[]> {
+  const [namings, checks] = await Promise.all([getNamings(), getNamingChecks()])
+  const called = new Map(namings.map((n) => [n.id, n.plant]))
+  return checks.flatMap((c) => {
+    const name = called.get(c.namingId)
+    return name && name !== c.was ? [[name, c.was].sort().join('|')] : []
+  })
+}
+
+/** Where the reader works: the commonest region of the paddocks, what was sown in them and what was found. */
+export async function readAround(): Promise<Around> {
+  // The book must be read before the worker opens it.
+  await Promise.all([usePracticeAnswers.getState().read(), useFlora.getState().load()])
+  void practiceWorker().then((w) => w.warm())
+  const [{ paddocks }, found, confused] = await Promise.all([
+    readPlaces().catch(() => ({ paddocks: [] })),
+    getRecentlyFound().catch(() => []),
+    confusedInField().catch(() => []),
+  ])
+  const counts = new Map<Around['region'], number>()
+  for (const p of paddocks) counts.set(p.region, (counts.get(p.region) ?? 0) + 1)
+  const region = [...counts].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'cool-humid'
+  return {
+    region,
+    met: [...new Set([...paddocks.flatMap((p) => p.sown), ...found])],
+    confused,
+  }
+}
+
+/** Practice: the specimen and the question on the left, what came of it and the person's own record on the right. */
+export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
+  const practice = usePractice(around)
+  const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, answer, next, stop } = practice
+  // What was asked for while this was still on its way.
+  useEffect(() => {
+    const kind = wish.take()
+    if (kind) begin(kind)
+  }, [wish, begin])
+  useWindowKeys((e) => {
+    if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
+      e.preventDefault()
+      next()
+    }
+  })
+  const tip: MidribTip = !running
+    ? done.length > 0
+      ? {
+          label: say('Once more'),
+          detail: say('{{n}} of {{n2}} were right', { n: done.filter((d) => d.right).length, n2: done.length }),
+          onPress: () => begin('mixed'),
+        }
+      : { label: say('Five minutes'), detail: say('what is due, confused and new'), onPress: () => begin('mixed') }
+    : given
+      ? { label: at + 1 < asks.length ? say('Next one') : say('See how it went'), hotkey: '↵', onPress: next }
+      : { label: say('Answer, and say how sure'), detail: say('{{at}} of {{n}}', { at: at + 1, n: asks.length }) }
+  const left = !running ? (
+    <>
+      <Kinds onBegin={begin} />
+      <TrainerSets onOpen={beginSet} />
+    </>
+  ) : !shown ? (
+    <p className="text-ink-soft">{problem || say('Drawing …')}</p>
+  ) : shown.is === 'question' ? (
+    <AskedQuestion
+      key={at}
+      question={shown.question}
+      given={given}
+      onAnswer={(picked, sure) => {
+        const right = picked === shown.question.right
+        // A poison round is about harm, not about the name: what was answered is "harmful" or "other".
+        answer({ about: shown.question.about, answered: picked, right, sure })
+      }}
+    />
+  ) : shown.is === 'cover' ? (
+    <CoverQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  ) : shown.is === 'rank' ? (
+    <RankQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  ) : (
+    <KeyQuestion key={at} shown={shown} given={given} onAnswer={answer} />
+  )
+  return (
+    <Leaf
+      names={{ left: say('The specimen'), right: say('Your record') }}
+      tip={tip}
+      nodes={done.map((d, i) => ({
+        id: d.id,
+        label: `${i + 1}. ${kindName(d.kind)}`,
+        detail: d.right ? say('right') : say('not so'),
+      }))}
+      left={left}
+      right={
+        <>
+          {running && shown && given ? <Outcome shown={shown} given={given} /> : null}
+          {running && given ? (
+            <button
+              type="button"
+              onClick={next}
+              className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
+            >
+              {at + 1 < asks.length ? say('Next one') : say('See how it went')}
+            </button>
+          ) : null}
+          {running ? (
+            <p className="mt-4">
+              {given ? null : say('What it is stands here once you have answered. ')}
+              <button type="button" onClick={stop} className="min-h-11 underline">
+                {say('Stop here')}
+              </button>
+            </p>
+          ) : (
+            <>
+              {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
+              <Records answers={answers} />
+            </>
+          )}
+        </>
+      }
+    />
+  )
+}

@@ -1,0 +1,94 @@
+import { useState } from 'react'
+import { useLoaderData } from 'react-router'
+import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
+import { readPlaces } from '../../data/readPlaces.ts'
+import { Leaf } from '../../parts/Leaf.tsx'
+import type { MidribTip } from '../../parts/Midrib.tsx'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import { DueList } from '../../entities/plan/DueList.tsx'
+import { readPlan } from '../../entities/plan/usePlanLines.ts'
+import { OpenData } from './OpenData.tsx'
+import { Places } from './Places.tsx'
+import { readRounds } from '../../data/readRound.ts'
+import { RoundCard } from './RoundCard.tsx'
+import { RoundList } from './RoundList.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { say } from '../../language/say.ts'
+
+interface Loaded {
+  rounds: RoundSummary[]
+  plan: PlanLine[]
+  holdings: Holding[]
+  paddocks: Paddock[]
+}
+
+export async function loader(): Promise<Loaded> {
+  // Only what was sown is called by the names of the book: it may come later.
+  useFlora.getState().load().catch(() => undefined) // prettier-ignore
+  // Without a signal the plan may not be on the device; the rounds come up all the same.
+  const [rounds, places, plan] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => [])])
+  return { rounds, plan, ...places }
+}
+
+const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
+
+function tipOf(next: RoundSummary | undefined): MidribTip {
+  if (!next) return { label: say('Plan a round'), detail: say('every planned round is counted'), to: '/plan' }
+  return {
+    label:
+      next.stopsDone > 0
+        ? say('Go on with {{paddock}}', { paddock: next.paddock })
+        : say('Walk {{paddock}}', { paddock: next.paddock }),
+    detail: say('{{stops}} stops, {{holding}}', { stops: next.stops - next.stopsDone, holding: next.holding }),
+    to: `/rounds/${next.id}`,
+  }
+}
+
+/** The first screen: rounds planned and walked, and the one to walk next. */
+export function Component() {
+  const { rounds, plan, holdings, paddocks } = useLoaderData<typeof loader>()
+  const open = rounds.filter((r) => !isDone(r)).sort((a, b) => (a.plannedOn < b.plannedOn ? -1 : 1))
+  const done = rounds.filter(isDone)
+  const [chosen, setChosen] = useState<string>()
+  const shown = rounds.find((r) => r.id === chosen) ?? open[0] ?? done[0]
+  return (
+    <Leaf
+      names={{ left: say('Rounds'), right: say('This round') }}
+      left={
+        <>
+          <h1 className="text-[1.65rem]">{say('Rounds')}</h1>
+          <RoundList title={say('To walk')} rounds={open} shown={shown?.id} onChoose={setChosen} />
+          <DueList first={plan} />
+          <RoundList title={say('Counted')} rounds={done} shown={shown?.id} onChoose={setChosen} />
+          <Places holdings={holdings} paddocks={paddocks} />
+          <OpenData onLoaded={setChosen} />
+        </>
+      }
+      right={
+        shown ? (
+          <RoundCard key={shown.id} summary={shown} paddock={paddocks.find((p) => p.id === shown.paddockId)} />
+        ) : (
+          <>
+            <h2 className="text-[1.65rem]">{say('No round yet')}</h2>
+            <p className="mt-2">
+              {say(
+                'Draw a paddock, or open its boundary as a file, and plan the first round: the route is drawn before anyone walks, so that no nice spot is picked.',
+              )}
+            </p>
+          </>
+        )
+      }
+      tip={tipOf(open[0])}
+      nodes={[...done]
+        .reverse()
+        .slice(-7)
+        .map((r) => ({
+          id: r.id,
+          label: r.paddock,
+          detail: say('counted'),
+          onPress: () => setChosen(r.id),
+          pressLabel: say('Show {{paddock}}', { paddock: r.paddock }),
+        }))}
+    />
+  )
+}

@@ -1,0 +1,178 @@
+import { typedText } from '../../../parts/typedText.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { inSentence } from '@/text/say.ts'
+import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-router'
+import type { Round, RoundSummary } from '@/core/records/round.ts'
+import { figuresOf } from '@/core/survey/figures.ts'
+import { relationOf } from '@/core/survey/relations.ts'
+import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
+import { Leaf } from '../../../parts/Leaf.tsx'
+import { ShareChart } from '../../../parts/ShareChart.tsx'
+import { useFlora } from '../../../stores/floraStore.ts'
+import { useOutbox } from '../../../stores/outboxStore.ts'
+import { readRound, readRounds } from '../../../data/readRound.ts'
+import type { PlannedRound } from '@/contract/commands.ts'
+import { FrequencyPanel } from '../../../entities/round/FrequencyPanel.tsx'
+import { MassPanel } from '../../../entities/round/MassPanel.tsx'
+import { SearchPanel } from '../../../entities/round/SearchPanel.tsx'
+import { Observers } from './Observers.tsx'
+import { say } from '../../../language/say.ts'
+import { dayWords } from '../../../language/dates.ts'
+
+interface Loaded {
+  round: Round
+  other: Round | null
+  others: RoundSummary[]
+}
+
+export async function loader({ params, request }: LoaderFunctionArgs): Promise<Loaded> {
+  const round = await readRound(params.id!)
+  const others = (await readRounds()).filter((r) => r.paddockId === round.paddockId && r.id !== round.id)
+  const pair = others.find((r) => r.settings.secondOf === round.id || round.settings.secondOf === r.id)
+  const wanted = new URL(request.url).searchParams.get('with') ?? pair?.id ?? others.find((r) => r.stopsDone > 0)?.id
+  return { round, others, other: wanted ? await readRound(wanted) : null }
+}
+
+/** What one round says, by its own method. */
+function Said({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const { composition, frequency, mass, search } = figuresOf(round, byId)
+  const words = methodWords(round.method)
+  const rows = (composition?.taxa ?? []).slice(0, 8).map((t) => ({
+    id: t.taxon,
+    name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
+    group: t.group,
+    harmful: byId.get(t.taxon)?.role === 'toxic',
+    share: t,
+  }))
+  return (
+    <>
+      <h2 className="text-[1.65rem]">{words.name}</h2>
+      <p className="text-ink-soft">
+        {round.title}, {dayWords(round.plannedOn)}
+        {round.settings.observer ? `, ${round.settings.observer}` : ''}: {words.says}
+      </p>
+      {rows.length > 0 ? (
+        <ShareChart rows={rows} label={say('Shares by {{name}}', { name: words.name })} />
+      ) : frequency.length + search.length === 0 && !mass ? (
+        <p>{say('Nothing counted yet.')}</p>
+      ) : null}
+      <FrequencyPanel frequency={frequency} unit={words.unitName} />
+      {mass ? <MassPanel mass={mass} method={round.method} /> : null}
+      <SearchPanel search={search} />
+    </>
+  )
+}
+
+/** A second round over the same stops, for another observer. */
+function secondOf(round: Round, observer: string): PlannedRound {
+  return {
+    id: crypto.randomUUID(),
+    paddockId: round.paddockId,
+    title: say('{{title}}, second observer', { title: round.title }),
+    purpose: round.purpose,
+    plannedOn: round.plannedOn,
+    pointsPerStop: round.pointsPerStop,
+    method: round.method,
+    settings: { ...round.settings, secondOf: round.id, observer },
+    route: round.route ?? { line: [], lengthM: 0 },
+    laid: round.stops.flatMap((s) =>
+      s.position ? [{ id: crypto.randomUUID(), seq: s.seq, position: s.position, stratum: s.stratum }] : [],
+    ),
+  }
+}
+
+/** Two rounds of one paddock side by side. Their data are never put together. */
+export function Component() {
+  const { round, other, others } = useLoaderData<typeof loader>()
+  const navigate = useNavigate()
+  const post = useOutbox((s) => s.post)
+  const pair = other && (other.settings.secondOf === round.id || round.settings.secondOf === other.id)
+  const [first, second] = other && round.settings.secondOf === other.id ? [other, round] : [round, other]
+  const countAgain = (observer: string) => {
+    const plan = secondOf(round, observer)
+    post({ do: 'plan-round', round: plan })
+    void navigate(`/rounds/${plan.id}`)
+  }
+  const left = (
+    <>
+      <p className="text-ink-soft">
+        {round.paddock.name}, {round.holding}
+      </p>
+      <h1 className="text-[1.65rem]">{say('Side by side')}</h1>
+      <Labelled label={say('Beside it')}>
+        {(id) => (
+          <select
+            id={id}
+            value={other?.id ?? ''}
+            onChange={(e) => void navigate(`/rounds/${round.id}/beside?with=${e.target.value}`)}
+            className={inputClass}
+          >
+            {others.length === 0 ? <option value="">{say('no other round of this paddock yet')}</option> : null}
+            {others.map((o) => (
+              <option key={o.id} value={o.id}>
+                {o.title}, {inSentence(methodWords(o.method).name)}, {dayWords(o.plannedOn)}
+              </option>
+            ))}
+          </select>
+        )}
+      </Labelled>
+      {other ? (
+        <p className="mt-3 rounded-xl border border-rule px-4 py-2">
+          {say('{{what}} The two are never put together into one figure.', {
+            what: pair ? say('Two observers at the same stops.') : relationOf(round.method, other.method),
+          })}
+        </p>
+      ) : null}
+      <form
+        className="mt-5 flex flex-wrap items-end gap-2 border-t border-rule pt-3"
+        onSubmit={(e) => {
+          e.preventDefault()
+          countAgain(typedText(new FormData(e.currentTarget), 'observer'))
+        }}
+      >
+        <Labelled label={say('Another observer counts the same stops')}>
+          {(id) => (
+            <input id={id} name="observer" required maxLength={200} placeholder={say('Name')} className={inputClass} />
+          )}
+        </Labelled>
+        <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
+          {say('Lay the same stops again')}
+        </button>
+      </form>
+      <div className="mt-5">
+        <Said round={first} />
+      </div>
+    </>
+  )
+  return (
+    <Leaf
+      names={{ left: say('This round'), right: say('Beside it') }}
+      left={left}
+      right={
+        second ? (
+          <>
+            <Said round={second} />
+            {pair ? (
+              <section className="mt-5" aria-labelledby="observers">
+                <h2 id="observers" className="text-[1.65rem]">
+                  {say('Two observers')}
+                </h2>
+                <Observers first={first} second={second} />
+              </section>
+            ) : null}
+          </>
+        ) : (
+          <p>
+            {say(
+              'Plan a second round in this paddock, by another method or with another observer, to hold the two side by side.',
+            )}
+          </p>
+        )
+      }
+      tip={{ label: say('Plan another round here'), to: `/plan?paddock=${round.paddockId}` }}
+      nodes={[]}
+    />
+  )
+}

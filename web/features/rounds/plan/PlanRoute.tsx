@@ -1,0 +1,31 @@
+import { useLoaderData } from 'react-router'
+import { Front, inTwo, WholeOf } from '../../../parts/inTwo.tsx'
+import { say } from '../../../language/say.ts'
+
+export const loader = () =>
+  inTwo(
+    import('./PlanView.tsx').then(async ({ PlanView, readForPlan }) => ({
+      View: PlanView,
+      props: await readForPlan(),
+    })),
+  )
+
+export function Component() {
+  const place = useLoaderData() as Awaited<ReturnType<typeof loader>>
+  return (
+    <WholeOf
+      place={place}
+      front={
+        <Front
+          names={{ left: say('Plan'), right: say('What it takes') }}
+          left={
+            <>
+              <h1 className="text-[1.65rem]">{say('Plan a round')}</h1>
+              <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
+            </>
+          }
+        />
+      }
+    />
+  )
+}

@@ -1,0 +1,75 @@
+import type { Method } from '@/core/records/method.ts'
+import { methodWords } from '@/text/methodWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import type { Pilot, PlannedStops } from '@/core/survey/planStops.ts'
+import { READING } from '@/core/survey/methods.ts'
+import { useFlora } from '../../../stores/floraStore.ts'
+import { rateWords } from '../../../parts/units.ts'
+import { atMost, fixed } from '../../../language/numbers.ts'
+import { say } from '../../../language/say.ts'
+import { Say } from '../../../language/Say.tsx'
+
+interface Props {
+  method: Method
+  pilot: Pilot
+  planned: PlannedStops
+}
+
+/** Why so many stops: the sum itself, not only its answer. */
+export function StopsArithmetic({ method, pilot, planned }: Props) {
+  const byId = useFlora((s) => s.byId)
+  const mass = READING[method] !== undefined
+  const show = (x: number) => (mass ? rateWords(x) : `${atMost(100 * x, 2)} %`)
+  const { units } = methodWords(method)
+  return (
+    <div>
+      <p className="text-xl">
+        <Say
+          text="<b/> for ±{{show}}"
+          values={{ show: show(pilot.halfWidth) }}
+          components={{
+            b: (
+              <b data-testid="planned-stops">
+                {planned.stops} {units}
+              </b>
+            ),
+          }}
+        />
+      </p>
+      <details className="mt-1">
+        <summary className="min-h-11 content-center text-ink-soft">{say('The arithmetic')}</summary>
+        <p>
+          <Say
+            text="Between {{units}} the figure varies with a standard deviation of <b/> {{what}}."
+            values={{
+              units,
+              what:
+                pilot.from === 'earlier-round'
+                  ? say('(met in an earlier round{{what}})', {
+                      what: pilot.taxon ? say(', for {{taxonName}}', { taxonName: taxonName(pilot.taxon, byId) }) : '',
+                    })
+                  : say('(a cautious guess: no earlier round of this method here)'),
+            }}
+            components={{ b: <b>{show(pilot.sd)}</b> }}
+          />
+        </p>
+        <p className="mt-1 font-semibold">
+          {say('t × s ÷ √n = {{t}} × {{show}} ÷ √{{stops}} = {{show2}}', {
+            t: fixed(planned.t, 2),
+            show: show(pilot.sd),
+            stops: planned.stops,
+            show2: show(planned.reached),
+          })}
+        </p>
+        <p className="mt-1 text-ink-soft">
+          {say("{{what}}t is the 97.5 % point of Student's t with n − 1 degrees of freedom (Cochran 1977, ch. 4).", {
+            what:
+              planned.reachedByOneLess === undefined
+                ? ''
+                : say('With one less it would be ±{{show}}. ', { show: show(planned.reachedByOneLess) }),
+          })}
+        </p>
+      </details>
+    </div>
+  )
+}

@@ -1,0 +1,152 @@
+import { hayGradeWords } from '@/text/hayGradeWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { useState, type ReactNode } from 'react'
+import { ToggleGroup } from 'radix-ui'
+import { hayGrade } from '@/core/assess/feed/relativeFeedValue.ts'
+import type { Estimate, Growth } from '@/core/assess/feed/mixtureFeed.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { percent } from '../../parts/words.ts'
+import { Word } from '../../parts/Word.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
+import { LabPanel } from './LabPanel.tsx'
+import { estimateIn, unitOf } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { fixed } from '../../language/numbers.ts'
+
+const range = (e: Estimate, decimals: number) =>
+  say('{{low}} to {{high}}', { low: fixed(e.low, decimals), high: fixed(e.high, decimals) })
+
+function gradeWords(rfv: Estimate): string {
+  const grade = (value: number) => hayGradeWords(hayGrade(value))
+  const [worst, best] = [grade(rfv.low), grade(rfv.high)]
+  return worst === best
+    ? say('about {{best}}', { best })
+    : say('about {{hayGrade}}, between {{worst}} and {{best}}', { hayGrade: grade(rfv.middle), worst, best })
+}
+
+const energy = (e: Estimate): Estimate => estimateIn('energy', e)
+
+function Line({
+  name,
+  estimate,
+  unit,
+  decimals = 0,
+}: {
+  name: ReactNode
+  estimate: Estimate
+  unit: string
+  decimals?: number
+}) {
+  return (
+    <tr className="border-b border-rule/60">
+      <th scope="row" className="py-1.5 text-left font-normal">
+        {name}
+      </th>
+      <td className="text-right font-bold">
+        {fixed(estimate.middle, decimals)} {unit}
+      </td>
+      <td className="w-40 text-right">
+        {range(estimate, decimals)} {unit}
+      </td>
+    </tr>
+  )
+}
+
+/** Feed value of the mixture, as ranges, leafy or gone to stem. */
+export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['feed'] }) {
+  const [growth, setGrowth] = useState<Growth>('leafy')
+  const byId = useFlora((s) => s.byId)
+  const made = feed[growth]
+  return (
+    <section className="mt-6" aria-labelledby="feed">
+      <div className="flex flex-wrap items-center justify-between gap-2">
+        <h2 id="feed" className="text-xl">
+          {say('What it is worth as feed')}
+        </h2>
+        <ToggleGroup.Root
+          type="single"
+          value={growth}
+          onValueChange={(v) => v && setGrowth(v as Growth)}
+          aria-label={say('How far the sward has gone')}
+          className="flex overflow-hidden rounded-xl border border-rule"
+        >
+          {(['leafy', 'stemmy'] as const).map((g) => (
+            <ToggleGroup.Item
+              key={g}
+              value={g}
+              className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
+            >
+              {g === 'leafy' ? say('Leafy') : say('Gone to stem')}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </div>
+      {made ? (
+        <>
+          <table className="mt-2 w-full">
+            <thead className="text-ink-soft">
+              <tr>
+                <th scope="col" className="text-left font-normal">
+                  {say('of dry matter')}
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  {say('middle')}
+                </th>
+                <th scope="col" className="text-right font-normal">
+                  {say('95 % range')}
+                </th>
+              </tr>
+            </thead>
+            <tbody>
+              <Line name={say('Crude protein')} estimate={made.cpPct} unit="%" />
+              <Line name={<Word id="adf">{say('ADF')}</Word>} estimate={made.adfPct} unit="%" />
+              <Line name={<Word id="ndf">{say('NDF')}</Word>} estimate={made.ndfPct} unit="%" />
+              <Line name={<Word id="rfv">{say('Relative feed value')}</Word>} estimate={made.rfv} unit="" />
+              <Line name={say('Digestible')} estimate={made.ddmPct} unit="%" />
+              <Line name={<Word id="tdn">{say('TDN')}</Word>} estimate={made.tdnPct} unit="%" />
+              <Line
+                name={say('Energy (ME)')}
+                estimate={energy(made.meMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
+              <Line
+                name={say('For maintenance (NEm)')}
+                estimate={energy(made.nemMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
+              <Line
+                name={say('For gain (NEg)')}
+                estimate={energy(made.negMcalPerKg)}
+                unit={unitOf('energy')}
+                decimals={2}
+              />
+            </tbody>
+          </table>
+          <p className="mt-2">
+            {say('Cut for hay at this stage it would make {{gradeWords}}.', { gradeWords: gradeWords(made.rfv) })}
+          </p>
+          <p className="mt-1 text-ink-soft">
+            {say(
+              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME, NEm and NEg: NRC 1996. Ranges by plant after: {{sources}}. Only a laboratory can tell this cut.',
+              {
+                known: percent(made.known),
+                what:
+                  made.leftOut.length > 0
+                    ? say('; no value on file for {{leftOut}}', {
+                        leftOut: made.leftOut.map((t) => taxonName(t, byId)).join(', '),
+                      })
+                    : '',
+                sources: made.sources.join('; '),
+              },
+            )}
+          </p>
+          <LabPanel roundId={roundId} estimate={made} />
+        </>
+      ) : (
+        <p className="mt-2">{say('No plant with a feed value on file was met.')}</p>
+      )}
+    </section>
+  )
+}

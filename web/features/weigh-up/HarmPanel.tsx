@@ -1,0 +1,155 @@
+import { animalClassName } from '@/text/animalWords.ts'
+import { harmKindWords } from '@/text/harmWords.ts'
+import { Link } from 'react-router'
+import { standingCautions } from '@/text/standingCautions.ts'
+import { dosesHere, keptAnimals } from '@/core/assess/harm/exposures.ts'
+import { inSentence } from '@/text/say.ts'
+import type { Round } from '@/core/records/round.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { looksToBound } from '@/core/stats/proportionIntervals.ts'
+import { Doses, ExposureView } from '../../parts/ExposureView.tsx'
+import { percent, percentRange } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { HazardList } from './HazardList.tsx'
+import { SearchedHere } from './SearchedHere.tsx'
+import { HarmMatrix } from './HarmMatrix.tsx'
+import { useGrazing } from '../../entities/round/useGrazing.ts'
+import { say, listed } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+
+interface Props {
+  round: Round
+  weighed: WeighUp
+}
+
+/** What was found that can harm, what may be there unseen, and what cannot be told by looking. */
+export function HarmPanel({ round, weighed }: Props) {
+  const byId = useFlora((s) => s.byId)
+  const { harm, composition: made } = weighed
+  const { stops, total: points } = made
+  const { animal, said, mass } = useGrazing(round, made)
+  const animals = said ? [animal.kind] : [...keptAnimals]
+  const carrying = [...harm.found, ...harm.cautions].flatMap((f) => byId.get(f.plant) ?? [])
+  const name = (id: string) => byId.get(id)?.commonName ?? id
+  const bound = (
+    <>
+      {harm.bound.ofPoints !== undefined ? (
+        <>
+          <Say
+            text="up to <b/> of the sward could be such a plant (none in {{points}} points, if it does not grow in clumps), and"
+            values={{ points }}
+            components={{ b: <b>{percent(harm.bound.ofPoints)}</b> }}
+          />{' '}
+        </>
+      ) : null}
+      <Say
+        text="up to <b/> of places like a stop could hold one (none at {{stops}} stops)"
+        values={{ stops }}
+        components={{ b: <b>{percent(harm.bound.ofStops)}</b> }}
+      />
+    </>
+  )
+  return (
+    <section className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4" aria-labelledby="harm">
+      <h2 id="harm" className="text-xl text-harm">
+        {say('What could harm')}
+      </h2>
+      {harm.found.map((f) => (
+        <div key={f.plant} className="mt-2 border-b border-harm/40 pb-2">
+          <p className="text-lg">
+            <Say
+              text="<b/>, {{estimate}} of the sward{{what}}, at {{stopsWith}} of {{stops}} stops."
+              values={{
+                estimate: percent(f.share.estimate),
+                what: f.share.interval ? ` (${percentRange(f.share.interval)})` : '',
+                stopsWith: f.stopsWith,
+                stops,
+              }}
+              components={{
+                b: (
+                  <b>
+                    <Say
+                      text="Found: <link/>"
+                      components={{
+                        link: (
+                          <Link to={`/plants/${f.plant}`} className="underline">
+                            {name(f.plant)}
+                          </Link>
+                        ),
+                      }}
+                    />
+                  </b>
+                ),
+              }}
+            />
+          </p>
+          {f.notes.map((n) => (
+            <p key={n.kind} className="mt-0.5 first-letter:uppercase">
+              {listed(n.who)}: {harmKindWords(n)}. {n.note}
+            </p>
+          ))}
+          <ExposureView plant={byId.get(f.plant)!} />
+          <Doses
+            animal={animalClassName(animal.id)}
+            doses={dosesHere(byId.get(f.plant)!, animal.kind, animal.bodyKg, f.share.interval, [mass.low, mass.high])}
+          />
+        </div>
+      ))}
+      <p className="mt-2">
+        <Say
+          text="<b>Not found</b>, though at home in this region: {{notFound}}; nor any of the {{n}} other harmful plants of the book. Not found is not the same as not there: of each,"
+          values={{ notFound: harm.notFound.map((id) => inSentence(name(id))).join(', '), n: harm.rarerHere.length }}
+          components={{ b: <b /> }}
+        />{' '}
+        {bound}.
+      </p>
+      <p className="mt-2">
+        {say(
+          '{{looksToBound}} stops with nothing would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',
+          { looksToBound: looksToBound(0.05), looksToBound2: looksToBound(0.02) },
+        )}
+      </p>
+      <SearchedHere paddockId={round.paddockId} />
+      {harm.unnamed.length > 0 ? (
+        <p className="mt-2">
+          <Say
+            text="<b>Not named yet</b>: unknown {{unnamed}}. Until named, it could be any of these."
+            values={{ unnamed: harm.unnamed.join(', ') }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
+      {harm.cautions.length > 0 ? (
+        <details className="mt-2">
+          <summary className="min-h-11 py-2 font-semibold">
+            {say('Cautions with the feed plants, some of which only a test can tell ({{n}})', {
+              n: harm.cautions.length,
+            })}
+          </summary>
+          <ul className="space-y-1.5">
+            {harm.cautions.map((c) => (
+              <li key={c.plant}>
+                <b>{name(c.plant)}</b>:{' '}
+                {c.notes.map((n) => `${harmKindWords(n)} (${listed(n.who)}). ${n.note}`).join(' ')}
+              </li>
+            ))}
+          </ul>
+        </details>
+      ) : null}
+      <HazardList round={round} animal={said ? animal.kind : undefined} />
+      {carrying.length > 0 ? (
+        <details className="mt-2">
+          <summary className="min-h-11 py-2 font-semibold">
+            {say('By animal, standing, wilted, as hay or silage{{what}}', {
+              what: said ? '' : say(' (say below what is kept, to see only that)'),
+            })}
+          </summary>
+          <HarmMatrix plants={carrying} animals={animals} />
+        </details>
+      ) : null}
+      <p className="mt-3 text-sm">
+        {standingCautions()[0]} {standingCautions()[3]}
+      </p>
+    </section>
+  )
+}

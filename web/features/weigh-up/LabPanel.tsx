@@ -1,0 +1,210 @@
+import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
+import Papa from 'papaparse'
+import { useState, type FormEvent } from 'react'
+import { labFigures, nitrateBand, offBy, readLabRows, type LabResult } from '@/core/assess/feed/labResult.ts'
+import type { Estimate, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import { simulatedLaboratory } from '../../instruments/laboratory.ts'
+import { FileButton } from '../../parts/FileButton.tsx'
+import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { useLabs } from '../../entities/round/labStore.ts'
+import { estimateIn, unitOf } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
+
+const names = {
+  get cpPct() {
+    return say('Crude protein')
+  },
+  adfPct: 'ADF',
+  ndfPct: 'NDF',
+} as const
+const MOST_BYTES = 1024 * 1024
+const empty = { sample: '', cpPct: '', adfPct: '', ndfPct: '', nitrateNPpm: '' }
+
+const said = (e: Estimate, decimals: number) =>
+  say('{{middle}} ({{low}} to {{high}})', {
+    middle: fixed(e.middle, decimals),
+    low: fixed(e.low, decimals),
+    high: fixed(e.high, decimals),
+  })
+
+function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
+  const figures = labFigures(lab)
+  return (
+    <>
+      <p className="mt-1">
+        <Say
+          text="<b/> relative feed value {{said}}, energy {{said2}} {{unitOf}}. In brackets the error of laboratories; one sample is not the whole paddock."
+          values={{
+            said: said(figures.rfv, 0),
+            said2: said(estimateIn('energy', figures.meMcalPerKg), 2),
+            unitOf: unitOf('energy'),
+          }}
+          components={{
+            b: (
+              <b>
+                {lab.simulated
+                  ? say('Simulated, no sample was sent')
+                  : say('Sample {{sample}}', { sample: lab.sample })}
+                :
+              </b>
+            ),
+          }}
+        />
+      </p>
+      <ul>
+        {offBy(estimate, lab).map((o) => (
+          <li key={o.what}>
+            <Say
+              text="{{names}} {{lab}} %: {{abs}} points {{what}} the middle of the estimate, <b/>"
+              values={{
+                names: names[o.what],
+                lab: fixed(lab[o.what], 1),
+                abs: fixed(Math.abs(o.points), 1),
+                what: o.points < 0 ? say('below') : say('above'),
+              }}
+              components={{ b: <b>{o.within ? say('within its range') : say('outside its range')}</b> }}
+            />
+          </li>
+        ))}
+      </ul>
+      {lab.nitrateNPpm !== undefined ? (
+        <p>
+          {say(
+            'Nitrate {{nitrateNPpm}} ppm NO3-N ({{nitrateNPpm2}} ppm as NO3) in dry matter: {{nitrateWords}} (extension tables, from memory). A veterinarian decides.',
+            {
+              nitrateNPpm: Math.round(lab.nitrateNPpm),
+              nitrateNPpm2: Math.round(lab.nitrateNPpm * 4.43),
+              nitrateWords: nitrateWords(nitrateBand(lab.nitrateNPpm)),
+            },
+          )}
+        </p>
+      ) : null}
+    </>
+  )
+}
+
+/** What a laboratory says of a sample, typed, from its file, or made up; it stands in place of the estimate. */
+export function LabPanel({ roundId, estimate }: { roundId: string; estimate: MixtureFeed }) {
+  const lab = useLabs((s) => s.results[roundId])
+  const set = useLabs((s) => s.set)
+  const [typed, setTyped] = useState(empty)
+  const [problems, setProblems] = useState<string[]>([])
+  const [found, setFound] = useState<LabResult[]>([])
+  const take = (result: LabResult) => {
+    setProblems([])
+    setFound([])
+    set(roundId, result)
+  }
+  const write = (e: FormEvent) => {
+    e.preventDefault()
+    const read = readLabRows([
+      {
+        sample: typed.sample || 'typed',
+        CP: typed.cpPct,
+        ADF: typed.adfPct,
+        NDF: typed.ndfPct,
+        'NO3-N': typed.nitrateNPpm,
+      },
+    ])
+    if (read.results[0]) take(read.results[0])
+    else
+      setProblems([
+        say('Protein, ADF and NDF must be percent of dry matter, between 0 and 100, and ADF not above NDF.'),
+      ])
+  }
+  const open = async (file: File) => {
+    setFound([])
+    if (file.size > MOST_BYTES)
+      return setProblems([say('{{name}} is larger than 1 MB, which no list of results is.', { name: file.name })])
+    const { data } = Papa.parse<Record<string, string>>(await file.text(), { header: true, skipEmptyLines: true })
+    const read = readLabRows(data)
+    setProblems(read.problems.map(labProblemWords))
+    if (read.results.length === 1 && read.problems.length === 0) take(read.results[0]!)
+    else setFound(read.results)
+  }
+  return (
+    <section className="mt-3" aria-labelledby="lab">
+      <h3 id="lab" className="text-lg">
+        {say('Laboratory')}
+      </h3>
+      {lab ? (
+        <>
+          <Result lab={lab} estimate={estimate} />
+          <button type="button" className="mt-1 min-h-11 underline" onClick={() => set(roundId, undefined)}>
+            {say('Take the result out again')}
+          </button>
+        </>
+      ) : (
+        <>
+          <p className="text-ink-soft">
+            {say('A result of a sample stands in place of the estimate, and shows how far off it was.')}
+          </p>
+          <details>
+            <summary className="min-h-11 py-2 font-semibold">{say('Type or open a result')}</summary>
+            <form onSubmit={write} className="grid gap-3 sm:grid-cols-3">
+              {(
+                [
+                  ['sample', say('Sample')],
+                  ['cpPct', say('Crude protein, %')],
+                  ['adfPct', 'ADF, %'],
+                  ['ndfPct', 'NDF, %'],
+                  ['nitrateNPpm', say('Nitrate, ppm NO3-N')],
+                ] as const
+              ).map(([key, label]) => (
+                <Labelled key={key} label={label}>
+                  {(id) => (
+                    <input
+                      id={id}
+                      inputMode={key === 'sample' ? 'text' : 'decimal'}
+                      value={typed[key]}
+                      onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
+                      className={inputClass}
+                    />
+                  )}
+                </Labelled>
+              ))}
+              <button type="submit" className="min-h-12 self-end rounded-xl bg-culm px-5 font-semibold text-on-culm">
+                {say('Take it')}
+              </button>
+            </form>
+            <div className="mt-3 flex flex-wrap gap-3">
+              <FileButton label={say('Open a CSV file')} accept=".csv,text/csv" onFile={(file) => void open(file)} />
+              <button
+                type="button"
+                className="min-h-11 rounded-xl border border-dashed border-ink-soft px-3"
+                onClick={() => void simulatedLaboratory.analyse(estimate).then(take)}
+              >
+                {simulatedLaboratory.name}
+              </button>
+            </div>
+          </details>
+          <div role="alert">
+            {problems.map((p) => (
+              <p key={p} className="text-harm">
+                {p}
+              </p>
+            ))}
+          </div>
+          {found.length > 0 ? (
+            <ul aria-label={say('Samples in the file')}>
+              {found.map((r, i) => (
+                <li key={i}>
+                  <button type="button" className="min-h-11 underline" onClick={() => take(r)}>
+                    {say('{{sample}}: protein {{cpPct}} %, ADF {{adfPct}} %, NDF {{ndfPct}} %', {
+                      sample: r.sample,
+                      cpPct: r.cpPct,
+                      adfPct: r.adfPct,
+                      ndfPct: r.ndfPct,
+                    })}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          ) : null}
+        </>
+      )}
+    </section>
+  )
+}

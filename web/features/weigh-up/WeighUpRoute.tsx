@@ -1,0 +1,40 @@
+import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { readRound } from '../../data/readRound.ts'
+import { useOutbox } from '../../stores/outboxStore.ts'
+import { say } from '../../language/say.ts'
+import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
+
+/** A round as the server has it once all that waits is sent, with its figures. */
+export async function loader({ params }: LoaderFunctionArgs) {
+  await useOutbox.getState().drain()
+  const round = await readRound(params.id!)
+  const whole = Promise.all([import('./WeighUpView.tsx'), import('../../entities/round/weighed.ts')]).then(
+    async ([{ WeighUpView }, { weighed }]) => ({ View: WeighUpView, props: { round, weighed: await weighed(round) } }),
+  )
+  return { round, ...(await inTwo(whole)) }
+}
+
+/** Which round it is at once; its figures when they are worked out. */
+export function Component() {
+  const { round, ...place } = useLoaderData<typeof loader>()
+  const waits = <p className="mt-2 text-ink-soft">{say('Weighing it up …')}</p>
+  return (
+    <WholeOf
+      place={place}
+      front={
+        <Front
+          names={{ left: say('Counts'), right: say('Weigh-up') }}
+          nodes={nodesOf(round)}
+          left={
+            <>
+              <WeighUpHead round={round} />
+              {waits}
+            </>
+          }
+          right={waits}
+        />
+      }
+    />
+  )
+}

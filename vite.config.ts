@@ -54,7 +54,7 @@ export default defineConfig({
             { name: 'rounds', test: /web\/features\/rounds\/RoundsRoute\.tsx$/, priority: 7 },
             {
               name: 'ground',
-              test: /@turf|core\/(records|flora|geo\/route|survey\/methods)|contract\/|text\/(standingCautions|taxonNames)/,
+              test: /@turf|core\/(records|geo\/route|survey\/methods)|text\/(standingCautions|taxonNames)/,
               minShareCount: 2,
               priority: 6,
             },
@@ -72,8 +72,18 @@ export default defineConfig({
               minShareCount: 2,
               priority: 4,
             },
-            { name: 'bench', test: /web\/features\/bench\/|entities\/plant\//, minShareCount: 2, priority: 4 },
-            { name: 'counting', test: /web\/features\/rounds\//, minShareCount: 2, priority: 4 },
+            {
+              name: 'bench',
+              test: /web\/features\/bench\/|entities\/(specimen\/|plant\/(Lookalikes|usualState|TypicalPart|HowToLook))/,
+              minShareCount: 2,
+              priority: 4,
+            },
+            {
+              name: 'counting',
+              test: /web\/features\/rounds\/|entities\/(plant\/AddPlant|round\/(Frequency|Mass|Search)Panel)/,
+              minShareCount: 2,
+              priority: 4,
+            },
             {
               name: 'weighing',
               test: /web\/(features\/(weigh-up|hand-over)|entities\/round)\//,
@@ -82,7 +92,7 @@ export default defineConfig({
             },
             {
               name: 'practice',
-              test: /web\/features\/practice\/|core\/practice\/|ts-fsrs/,
+              test: /web\/(features|entities)\/practice\/|core\/practice\/|ts-fsrs/,
               minShareCount: 2,
               priority: 2,
             },

@@ -72,3 +72,29 @@ test('an error in one screen leaves the head and the way on', async ({ page }) =
   await expect(page.getByRole('heading', { name: /could not be opened|no such page/ })).toBeVisible()
   await expect(page.getByRole('link', { name: 'Bench' })).toBeVisible()
 })
+
+test('a file of work that was not sent is shown before any of it is taken in', async ({ page }) => {
+  await page.goto('/rounds')
+  const holding = { id: crypto.randomUUID(), name: 'Sedge End', client: '' }
+  const commands = [{ do: 'add-holding', holding }]
+  const file = (list: unknown[]) => ({
+    name: 'not-sent.json',
+    mimeType: 'application/json',
+    buffer: Buffer.from(JSON.stringify({ kind: 'fold-sprig-not-sent', version: 2, commands: list })),
+  })
+  const kept = async () => JSON.stringify(await (await page.request.get('/api/places')).json())
+  const open = page.getByLabel('Open a round from a file')
+  await open.setInputFiles(file(commands))
+  const shown = page.getByRole('region', { name: 'This file holds work that another device could not send' })
+  await expect(shown.getByRole('listitem')).toHaveText(['add the holding Sedge End'])
+  expect(await kept()).not.toContain('Sedge End')
+  await shown.getByRole('button', { name: 'Leave it' }).click()
+  await expect(shown).toBeHidden()
+  await open.setInputFiles(file(commands))
+  await shown.getByRole('button', { name: 'Take it in' }).click()
+  await expect(page.getByText('1 entries that were not sent from another device were taken in.')).toBeVisible()
+  expect(await kept()).toContain('Sedge End')
+  // A file that asks for anything else than what a person does here is not one.
+  await open.setInputFiles(file([{ do: 'request', method: 'POST', url: '/api/accounts', body: {} }]))
+  await expect(page.getByText('This is not a round file')).toBeVisible()
+})

@@ -66,6 +66,8 @@ export function build() {
     'tsconfig.json',
     'web',
     'core',
+    'text',
+    'contract',
     'server',
     'flora',
     'public',

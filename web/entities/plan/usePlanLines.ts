@@ -28,7 +28,8 @@ const change = (command: Command, line: PlanLine) => {
 }
 
 const put = (line: PlanLine) => {
-  const { paddock: _paddock, holding: _holding, ...item } = line
+  const { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome } = line
+  const item = { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome }
   change({ do: 'save-plan-item', item }, line)
 }
 const drop = (line: PlanLine) => change({ do: 'delete-plan-item', id: line.id }, line)

@@ -71,12 +71,14 @@ step('lock file', process.execPath, ['scripts/check-lock.mjs'])
 title('eslint beside types, walls, prettier and flora')
 const folders = ['core', 'text', 'contract', 'server', 'web', 'tests', 'e2e', 'bench']
 await together([
-  [['eslint', bin('eslint'), ['.']]],
   [
-    ['types', bin('tsc'), ['--noEmit']],
+    ['eslint', bin('eslint'), ['.']],
     // Each floor with what it has at hand: no window in the core or the server, no server in the core.
     ['types of the core', bin('tsc'), ['--noEmit', '-p', 'tsconfig.core.json']],
     ['types of the server', bin('tsc'), ['--noEmit', '-p', 'tsconfig.server.json']],
+  ],
+  [
+    ['types', bin('tsc'), ['--noEmit']],
     ['walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...folders]],
     ['prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts']],

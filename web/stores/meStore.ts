@@ -13,7 +13,7 @@ interface MeState extends Me {
 }
 
 /** How the screen is read belongs to the device, not to who is signed in. */
-const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units', 'fold-sprig-language'])
+const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units', 'fold-sprig-language', 'fold-sprig-letter-keys'])
 
 /** Who is at this device. On a machine of one's own there are no accounts, and nobody is asked. */
 export const useMe = create<MeState>()((set, get) => ({

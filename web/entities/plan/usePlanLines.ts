@@ -3,6 +3,7 @@ import { create } from 'zustand'
 import { planAfter } from '@/contract/applied.ts'
 import type { Command } from '@/contract/commands.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
+import type { Paddock } from '@/core/records/round.ts'
 import { getPlanLines } from '../../api/client.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { pendingCommands, useOutbox } from '../../stores/outboxStore.ts'
@@ -16,33 +17,37 @@ export async function readPlan(): Promise<PlanLine[]> {
   return waiting.reduce((lines, c) => planAfter(lines, c, places), kept)
 }
 
-/** The plan as every panel of this page sees it: a line put into it in one is there in the others. */
-const usePlan = create<{ lines: PlanLine[] }>(() => ({ lines: [] }))
+/** The plan as every panel of this page sees it, once it was read: a line put into it in one is there in the others. */
+const usePlan = create<{ lines: PlanLine[] | undefined }>(() => ({ lines: undefined }))
 
 /** Names of places are known from the line itself. */
-const change = (command: Command, line: PlanLine) => {
-  const place = { id: line.paddockId, name: line.paddock, holdingId: line.holding }
-  const places = { holdings: [{ id: line.holding, name: line.holding, client: '' }], paddocks: [place] }
-  usePlan.setState(({ lines }) => ({ lines: planAfter(lines, command, places as never) }))
-  useOutbox.getState().post(command)
-}
-
-const put = (line: PlanLine) => {
-  const { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome } = line
-  const item = { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome }
-  change({ do: 'save-plan-item', item }, line)
-}
-const drop = (line: PlanLine) => change({ do: 'delete-plan-item', id: line.id }, line)
+const placesOf = (line: PlanLine) => ({
+  holdings: [{ id: line.holding, name: line.holding, client: '' }],
+  paddocks: [{ id: line.paddockId, name: line.paddock, holdingId: line.holding } as Paddock],
+})
 
 /** The plan of a paddock, or of all, to read and to write; what is written goes through the outbox. */
 export function usePlanLines(paddockId?: string, first: PlanLine[] = []) {
-  const known = usePlan((s) => s.lines)
+  const lines = usePlan((s) => s.lines) ?? first
   useEffect(() => {
     readPlan().then(
-      (lines) => usePlan.setState({ lines }),
+      (read) => usePlan.setState({ lines: read }),
       () => undefined,
     )
+    // The next screen reads it anew, whoever is signed in by then.
+    return () => usePlan.setState({ lines: undefined })
   }, [])
-  const lines = known.length > 0 ? known : first
-  return { lines: paddockId === undefined ? lines : lines.filter((l) => l.paddockId === paddockId), put, drop }
+  const change = (command: Command, line: PlanLine) => {
+    usePlan.setState((s) => ({ lines: planAfter(s.lines ?? first, command, placesOf(line)) }))
+    useOutbox.getState().post(command)
+  }
+  return {
+    lines: paddockId === undefined ? lines : lines.filter((l) => l.paddockId === paddockId),
+    put: (line: PlanLine) => {
+      const { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome } = line
+      const item = { id, paddockId, roundId, plant, text, owner, dueOn, backOn, lookFor, doneOn, outcome }
+      change({ do: 'save-plan-item', item }, line)
+    },
+    drop: (line: PlanLine) => change({ do: 'delete-plan-item', id: line.id }, line),
+  }
 }

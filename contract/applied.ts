@@ -2,7 +2,8 @@ import { openStop, type Holding, type Paddock, type Round, type RoundSummary, ty
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
-import type { Command, KeptKind, PlannedRound, SentStop } from './commands.ts'
+import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Command, KeptApart, PlannedRound, SentStop } from './commands.ts'
 
 // What was read before, as the commands change it: shown before the server has taken them, and kept on the device after.
 
@@ -14,7 +15,10 @@ export interface Places {
 const replaced = <T>(list: readonly T[], same: (x: T) => boolean, value: T): T[] =>
   list.some(same) ? list.map((x) => (same(x) ? value : x)) : [...list, value]
 
-function withStop(round: Round, seq: number, sent: SentStop, version?: number): Round {
+function withStop(round: Round, seq: number, whole: SentStop, version?: number): Round {
+  const sent = { ...whole }
+  // How it came to be is the server's to know; the stop is as any other.
+  delete sent.added
   const before = round.stops.find((s) => s.seq === seq) ?? openStop(sent.id, seq, sent.position ?? null)
   const stop: Stop = { ...before, ...sent, seq, ...(version === undefined ? {} : { version }) }
   return { ...round, stops: replaced(round.stops, (s) => s.seq === seq, stop) }
@@ -102,6 +106,42 @@ export function answersAfter(answers: readonly PracticeAnswer[], command: Comman
   return [...answers, ...command.answers.filter((a) => !answers.some((x) => x.id === a.id))]
 }
 
-/** True where a command says something of a subject that stands apart from the counts. */
-export const saysApart = (command: Command, kind: KeptKind, subject: string): boolean =>
-  (command.do === 'keep-apart' || command.do === 'drop-apart') && command.kind === kind && command.subject === subject
+/** Names that were looked at in flower after one command. */
+export function checksAfter(checks: NamingCheck[], command: Command): NamingCheck[] {
+  if (command.do === 'drop-check') return checks.filter((c) => c.namingId !== command.namingId)
+  if (command.do !== 'check-naming') return checks
+  return replaced(checks, (c) => c.namingId === command.check.namingId, command.check)
+}
+
+/** What is said of paddocks and rounds besides their counts, after one command. */
+export function keptAfter(kept: KeptApart[], command: Command): KeptApart[] {
+  if (command.do !== 'keep-apart' && command.do !== 'drop-apart') return kept
+  const { kind, subject } = command
+  const same = (k: KeptApart) => k.kind === kind && k.subject === subject
+  if (command.do === 'drop-apart') return kept.filter((k) => !same(k))
+  return replaced(kept, same, { kind, subject, value: command.value })
+}
+
+/** What has to be read again once the server has taken a command. */
+const touched: Record<Exclude<Command['do'], 'request'>, string[]> = {
+  'plan-round': ['rounds'],
+  'save-stop': ['rounds', 'counts'],
+  'name-letter': ['rounds', 'counts'],
+  'write-naming': ['namings', 'rounds', 'counts'],
+  'keep-unknown': ['unknowns'],
+  'add-holding': ['places'],
+  'save-holding': ['places', 'rounds'],
+  'add-paddock': ['places'],
+  'save-paddock': ['places', 'rounds'],
+  'save-event': ['events'],
+  'delete-event': ['events'],
+  'save-plan-item': ['plan'],
+  'delete-plan-item': ['plan'],
+  'keep-apart': ['kept'],
+  'drop-apart': ['kept'],
+  'keep-answers': ['answers'],
+  'check-naming': ['checks'],
+  'drop-check': ['checks'],
+}
+
+export const touchedBy = (command: Command): string[] => (command.do === 'request' ? [] : touched[command.do])

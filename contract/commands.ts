@@ -18,10 +18,19 @@ export interface PlannedRound extends Pick<
 }
 
 /** A stop as it is sent: the whole of it, its place only where it has one. */
-export type SentStop = Omit<Stop, 'seq' | 'version' | 'position'> & { position?: Position }
+export type SentStop = Omit<Stop, 'seq' | 'version' | 'position'> & {
+  position?: Position
+  /** Added on the way, not planned: another device may have added one of the same number. */
+  added?: boolean
+}
 /** What is said of a paddock or round besides its counts. */
 export const keptKinds = ['herd', 'lab', 'runners', 'sowing'] as const
 export type KeptKind = (typeof keptKinds)[number]
+export interface KeptApart {
+  subject: string
+  kind: KeptKind
+  value: object
+}
 
 /**
  * A change that a person made, as plain data. It is kept until the server has taken it, shown in what was read before, and
@@ -65,6 +74,8 @@ interface Kind<D extends Command['do']> {
   path: string
   params: (command: Of<D>) => Params
   body: (command: Of<D>) => unknown
+  /** Field that our server's answer has: an answer without it came from something in between, and took nothing. */
+  answers: string
   /** The command that such a request stands for. */
   read: (params: Params, body: never) => Omit<Of<D>, 'do'>
 }
@@ -76,6 +87,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'plan-round': {
     method: 'POST',
     path: '/api/rounds',
+    answers: 'id',
     params: () => ({}),
     body: (c) => c.round,
     read: (_, round) => ({ round }),
@@ -83,6 +95,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'save-stop': {
     method: 'PUT',
     path: '/api/rounds/:roundId/stops/:seq',
+    answers: 'version',
     params: (c) => ({ roundId: c.roundId, seq: String(c.seq) }),
     body: (c) => c.stop,
     read: (p, stop) => ({ roundId: p.roundId!, seq: Number(p.seq), stop }),
@@ -90,6 +103,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'name-letter': {
     method: 'PUT',
     path: '/api/rounds/:roundId/unknowns/:letter',
+    answers: 'letter',
     params: (c) => ({ roundId: c.roundId, letter: c.letter }),
     body: (c) => ({ namedAs: c.namedAs }),
     read: (p, body: { namedAs?: string | null }) => ({
@@ -101,6 +115,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'write-naming': {
     method: 'POST',
     path: '/api/namings',
+    answers: 'id',
     params: () => ({}),
     body: (c) => c.naming,
     read: (_, naming) => ({ naming }),
@@ -108,6 +123,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'keep-unknown': {
     method: 'PUT',
     path: '/api/unknowns/:id',
+    answers: 'id',
     params: (c) => ({ id: c.unknown.id }),
     body: (c) => c.unknown,
     read: (p, unknown: Omit<UnknownPlant, 'letter'>) => ({ unknown: { ...unknown, id: p.id! } }),
@@ -115,6 +131,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'add-holding': {
     method: 'POST',
     path: '/api/holdings',
+    answers: 'id',
     params: () => ({}),
     body: (c) => c.holding,
     read: (_, holding) => ({ holding }),
@@ -122,6 +139,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'save-holding': {
     method: 'PUT',
     path: '/api/holdings/:id',
+    answers: 'id',
     params: (c) => ({ id: c.holding.id }),
     body: (c) => c.holding,
     read: (p, holding: Holding) => ({ holding: { ...holding, id: p.id! } }),
@@ -129,6 +147,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'add-paddock': {
     method: 'POST',
     path: '/api/paddocks',
+    answers: 'id',
     params: () => ({}),
     body: (c) => c.paddock,
     read: (_, paddock) => ({ paddock }),
@@ -136,6 +155,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'save-paddock': {
     method: 'PUT',
     path: '/api/paddocks/:id',
+    answers: 'id',
     params: (c) => ({ id: c.paddock.id }),
     body: (c) => c.paddock,
     read: (p, paddock: Paddock) => ({ paddock: { ...paddock, id: p.id! } }),
@@ -143,6 +163,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'save-event': {
     method: 'PUT',
     path: '/api/paddocks/:paddockId/events/:eventId',
+    answers: 'id',
     params: (c) => ({ paddockId: c.event.paddockId, eventId: c.event.id }),
     body: (c) => without(c.event, 'id', 'paddockId'),
     read: (p, body: Omit<PaddockEvent, 'id' | 'paddockId'>) => ({
@@ -152,6 +173,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'delete-event': {
     method: 'DELETE',
     path: '/api/paddocks/:paddockId/events/:eventId',
+    answers: 'id',
     params: (c) => ({ paddockId: c.paddockId, eventId: c.eventId }),
     body: () => undefined,
     read: (p) => ({ paddockId: p.paddockId!, eventId: p.eventId! }),
@@ -159,6 +181,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'save-plan-item': {
     method: 'PUT',
     path: '/api/plan-items/:id',
+    answers: 'id',
     params: (c) => ({ id: c.item.id }),
     body: (c) => without(c.item, 'id'),
     read: (p, body: Omit<PlanItem, 'id'>) => ({ item: { ...body, id: p.id! } }),
@@ -166,6 +189,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'delete-plan-item': {
     method: 'DELETE',
     path: '/api/plan-items/:id',
+    answers: 'id',
     params: (c) => ({ id: c.id }),
     body: () => undefined,
     read: (p) => ({ id: p.id! }),
@@ -173,6 +197,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'keep-apart': {
     method: 'PUT',
     path: '/api/kept/:kind/:subject',
+    answers: 'subject',
     params: (c) => ({ kind: c.kind, subject: c.subject }),
     body: (c) => c.value,
     read: (p, value) => ({ kind: p.kind as KeptKind, subject: p.subject!, value }),
@@ -180,6 +205,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'drop-apart': {
     method: 'DELETE',
     path: '/api/kept/:kind/:subject',
+    answers: 'subject',
     params: (c) => ({ kind: c.kind, subject: c.subject }),
     body: () => ({}),
     read: (p) => ({ kind: p.kind as KeptKind, subject: p.subject! }),
@@ -187,6 +213,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'keep-answers': {
     method: 'POST',
     path: '/api/practice-answers',
+    answers: 'kept',
     params: () => ({}),
     body: (c) => ({ answers: c.answers }),
     read: (_, body: { answers: PracticeAnswer[] }) => ({ answers: body.answers }),
@@ -194,6 +221,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'check-naming': {
     method: 'PUT',
     path: '/api/naming-checks/:namingId',
+    answers: 'namingId',
     params: (c) => ({ namingId: c.check.namingId }),
     body: (c) => without(c.check, 'namingId'),
     read: (p, body: Omit<NamingCheck, 'namingId'>) => ({ check: { ...body, namingId: p.namingId! } }),
@@ -201,6 +229,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'drop-check': {
     method: 'DELETE',
     path: '/api/naming-checks/:namingId',
+    answers: 'namingId',
     params: (c) => ({ namingId: c.namingId }),
     body: () => ({}),
     read: (p) => ({ namingId: p.namingId! }),
@@ -214,6 +243,12 @@ export function requestOf(command: Command): WriteRequest {
   const params = kind.params(command as never)
   const url = kind.path.replace(/:(\w+)/g, (_, name: string) => encodeURIComponent(params[name]!))
   return { method: kind.method, url, body: kind.body(command as never) }
+}
+
+/** Whether an answer is that of our server to this command. */
+export function isAnswerTo(command: Command, answer: unknown): boolean {
+  if (typeof answer !== 'object' || answer === null) return false
+  return command.do === 'request' || table[command.do].answers in answer
 }
 
 /** The address of a stop: under it this device knows which version it has seen. */

@@ -10,7 +10,7 @@ test.use({ serviceWorkers: 'allow' })
 test.beforeAll(async () => {
   await start()
   const { paddocks } = (await (await fetch(`${address}/api/places`)).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
-  for (const title of ['Killed one', 'Killed two'])
+  for (const title of ['Killed one', 'Killed two', 'Two tabs', 'Wall'])
     await fetch(`${address}/api/rounds`, {
       method: 'POST',
       headers: { 'content-type': 'application/json' },
@@ -139,6 +139,45 @@ test('two devices on one round merge by stop, and a stop counted on both is show
   await expect.poll(async () => (await saved(id)).stops[0]!.hits[0]!.taxon).toBe('switchgrass')
   await one.close()
   await two.close()
+})
+
+test('two tabs of one device on one stop: the second shows what the first counted, and goes on from there', async ({
+  context,
+}) => {
+  const id = await idOf('Two tabs')
+  const [one, two] = [await context.newPage(), await context.newPage()]
+  for (const page of [one, two]) {
+    await page.goto(`${address}/rounds/${id}`)
+    await expect(points(page)).toHaveText('0 of 20 points')
+  }
+  for (const key of ['5', 'b']) await one.keyboard.press(key)
+  await expect(points(two)).toHaveText('5 of 20 points')
+  await two.keyboard.press('b')
+  await expect(points(one)).toHaveText('6 of 20 points')
+  for (const page of [one, two]) {
+    await expect(page.getByText('to send')).toHaveCount(0)
+    await expect(page.getByText('Counted on two devices')).toHaveCount(0)
+  }
+  expect((await saved(id)).stops[0]!.hits).toHaveLength(6)
+  for (const key of ['z', 'z', 'z', 'z']) await one.keyboard.press(key)
+  await expect.poll(async () => (await saved(id)).stops[0]!.hits.length).toBeLessThan(6)
+})
+
+test('a page to sign in at answers for the server: what was counted waits, and nothing else is shown for it', async ({
+  page,
+}) => {
+  const id = await idOf('Wall')
+  await installed(page)
+  await page.goto(`${address}/rounds/${id}`)
+  await expect(points(page)).toHaveText(/of 20 points/)
+  await page.context().route('**/api/**', (r) => r.fulfill({ contentType: 'text/html', body: '<h1>Welcome to the wireless</h1>' })) // prettier-ignore
+  await page.keyboard.press('b')
+  await expect(page.getByText('1 to send')).toBeVisible()
+  await page.reload()
+  await expect(page.getByText('1 to send')).toBeVisible()
+  await page.context().unroute('**/api/**')
+  await expect(page.getByText('to send')).toHaveCount(0)
+  expect((await saved(id)).stops.some((s) => s.hits.length > 0)).toBe(true)
 })
 
 /** The browser's own process, with all its pages: gone as when the power goes. */

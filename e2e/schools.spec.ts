@@ -217,3 +217,33 @@ test('pocket sheet and field sheet for paper', async ({ page }) => {
   await expect(sheet.getByRole('columnheader')).toHaveText(['stop', '1', '2', '3', '4', '5', '6'])
   await expect(sheet.getByRole('rowheader', { name: 'a Perennial ryegrass' })).toBeVisible()
 })
+
+test('frame of ten pins: ten pins a frame, the frame is the unit', async ({ page }) => {
+  await lay(page, 'Frame of ten pins', 4)
+  await press(page, [
+    '6',
+    'a',
+    '4',
+    's',
+    'Enter',
+    '2',
+    'a',
+    '8',
+    's',
+    'Enter',
+    '7',
+    'a',
+    '3',
+    'b',
+    'Enter',
+    '5',
+    'a',
+    '5',
+    's',
+    'Enter',
+  ])
+  await expect(soFar(page)).toContainText('40 points')
+  // 20 of 40, standard error by frames 0.108: effective size 21.4 (40 if pins were independent), by the t of 3 against 39 degrees 8.7;
+  // Clopper & Pearson of 4.3 in 8.7 (Korn & Graubard 1998, by hand).
+  await expect(soFar(page)).toContainText('50 % 17 to 83')
+})

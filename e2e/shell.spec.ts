@@ -67,6 +67,20 @@ test('pages whose plan could not be read say that they are not whole', async ({ 
   await expect(page.getByText('These pages are not whole')).toHaveCount(0)
 })
 
+test('what could not be read says so where it stands, and is read again', async ({ page }) => {
+  const id = await roundOf(page, 'Harm walk and count')
+  await page.route('**/api/kept', (r) => r.fulfill({ status: 500, body: '{}' }))
+  await page.goto(`/rounds/${id}/weigh-up`)
+  const said = page.getByRole('alert').filter({ hasText: 'The stock of this paddock: could not be read' })
+  await expect(said).toBeVisible()
+  // What could not be read is not written over.
+  await expect(page.getByLabel('Stock', { exact: true })).toBeDisabled()
+  await page.unroute('**/api/kept')
+  await said.getByRole('button', { name: 'Read it again' }).click()
+  await expect(said).toHaveCount(0)
+  await expect(page.getByLabel('Stock', { exact: true })).toBeEnabled()
+})
+
 test('an error in one screen leaves the head and the way on', async ({ page }) => {
   await page.goto('/rounds/00000000-0000-4000-8000-000000000000')
   await expect(page.getByRole('heading', { name: /could not be opened|no such page/ })).toBeVisible()

@@ -1,13 +1,14 @@
 import compression from 'compression'
-import express, { type Express, type Response } from 'express'
+import express, { type Express, type RequestHandler, type Response } from 'express'
 import { Router } from 'express'
 import helmet from 'helmet'
 import { randomBytes } from 'node:crypto'
 import { access, type Accounts } from './access/access.ts'
+import type { CopyState } from './backup/dailyCopies.ts'
 import type { Db } from './db/db.ts'
 import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
-import { notFound } from './http/httpError.ts'
+import { HttpError, notFound } from './http/httpError.ts'
 import { pages } from './http/pages.ts'
 import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
@@ -61,6 +62,11 @@ const headersOfPages = helmet({
   },
 })
 
+/** No address of ours comes near this; matching rules against a long one takes the time of everybody. */
+const LONGEST_PATH = 500
+const shortPaths: RequestHandler = (req, _res, next) =>
+  next(req.path.length > LONGEST_PATH ? new HttpError(414, 'too-long', 'This address is too long.') : undefined)
+
 export interface AppParts {
   db: Db
   book: Book
@@ -68,23 +74,27 @@ export interface AppParts {
   dist?: string
   /** Folder of the daily copies; left out where none are kept. */
   copies?: string
+  copyState?: CopyState
   /** Where others than this machine may come in; left out: only this machine, and it may do all. */
   accounts?: Accounts | undefined
   log: (error: unknown) => void
 }
 
-export function makeApp({ db, book, dist, copies, accounts, log }: AppParts): Express {
+export function makeApp({ db, book, dist, copies, copyState, accounts, log }: AppParts): Express {
   const app = express()
   app.disable('x-powered-by')
-  app.use('/api', headersOfData)
+  app.use('/api', headersOfData, shortPaths)
   app.use(compression())
   const api = Router()
     .use(...access(app, db, accounts, log))
     .use(photoRoutes(db))
-    .use(copyRoutes(db, copies))
+    .use(copyRoutes(db, copies, copyState))
     .use('/round-files', express.json({ limit: '4mb' }))
     .use(express.json({ limit: '1mb' }))
-    .get('/health', (_req, res) => void res.json({ ok: true, plants: book.flora.plants.length }))
+    .get('/health', (_req, res) => {
+      const copy = copyState?.problem === undefined ? {} : { copy: 'failed' as const }
+      res.json({ ok: true, plants: book.flora.plants.length, ...copy })
+    })
     // Each router is tried in its turn: what is asked most often stands first.
     .use(roundRoutes(db, book))
     .use(placeRoutes(db, book))

@@ -27,6 +27,9 @@ const kept = Number(process.env.COPIES ?? 14)
 const withAccounts = process.env.ACCOUNTS === 'on'
 const proxies = Number(process.env.PROXIES ?? 0)
 
+/** So long what is being answered has to end when the server is told to stop. */
+const FINISH_MS = 400
+
 /** Addresses that only this machine reaches. */
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
@@ -83,14 +86,17 @@ async function start(): Promise<void> {
   // Only on a server's database can another process add one.
   const stopFollowing = databaseUrl ? followOwnPlants(db, book, ownPlants, log) : () => undefined
   const accounts = withAccounts ? await openToAccounts(db) : undefined
-  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, accounts, log })
-  const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log) : () => undefined
+  const copyState = { problem: undefined }
+  const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, copyState, accounts, log })
+  const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log, copyState) : () => undefined
   const server = createServer(app)
   const stop = () => {
     stopCopies()
     stopFollowing()
     server.close(() => void db.close().finally(() => process.exit(0)))
     server.closeIdleConnections()
+    // What is being answered may end; a connection that is only kept open must not hold the database open with it.
+    setTimeout(() => server.closeAllConnections(), FINISH_MS).unref()
     setTimeout(() => process.exit(0), 3000).unref()
   }
   process.once('SIGINT', stop)

@@ -66,6 +66,7 @@ const words: Record<Code, (values: SayValues) => string> = {
   'practice-set-parts-wrong': () => say('Parts of this practice set are missing or wrong.'),
   'not-answers': () => say('This is not a file of answers.'),
   'answers-parts-wrong': () => say('Parts of this file of answers are missing or wrong.'),
+  'nothing-counted': () => say('Nothing is counted in this round yet.'),
   'at-meta': () => 'meta.xml',
 }
 

@@ -1,5 +1,5 @@
 import { skipWords } from './skipWords.ts'
-import type { GpxWords } from '@/core/formats/roundGpx.ts'
+import type { GpxWords } from '@/core/formats/write/writer.ts'
 import { say } from './say.ts'
 
 export const gpxWords = (): GpxWords => ({

@@ -1,4 +1,4 @@
-import type { MassResult } from '@/core/survey/standingMass.ts'
+import type { MassResult } from '@/core/methods/estimators/standingMass.ts'
 import { say } from './say.ts'
 
 type Failed = Extract<MassResult, { problem: unknown }>

@@ -1,5 +1,5 @@
 import type { Method } from '@/core/records/method.ts'
-import type { KitItem } from '@/core/survey/methods.ts'
+import type { KitItem } from '@/core/methods/method.ts'
 import { say } from './say.ts'
 
 /** What a method of counting is called, and how its figures are spoken of. */
@@ -37,6 +37,15 @@ const wordsOf: Record<Method, () => MethodWords> = {
     unitName: say('stop'),
     units: say('stops'),
     estimator: byStop(),
+  }),
+  'pin-frame': () => ({
+    name: say('Frame of ten pins'),
+    says: say('share of the ground by first hit'),
+    unitName: say('frame'),
+    units: say('frames'),
+    estimator: say(
+      'Ratio estimate with the frame as the unit (Cochran 1977, ch. 6), Korn and Graubard limits: the pins of one frame stand close together and touch the same tufts, so they do not count as independent.',
+    ),
   }),
   'turf-grid': () => ({
     name: say('Turf grid'),

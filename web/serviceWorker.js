@@ -3,7 +3,7 @@ const SHELL = 'shell-__VERSION__'
 const DATA = 'fold-sprig-data'
 const files = __FILES__
 /** Read once at the start, so that a device that never had a second look at a screen can still open it. */
-const firstData = ['/api/book', '/api/rounds', '/api/places']
+const firstData = ['/api/book', '/api/rounds', '/api/places', '/api/kept']
 
 async function install() {
   const shell = await caches.open(SHELL)
@@ -18,6 +18,12 @@ async function activate() {
   await Promise.all(names.filter((n) => n.startsWith('shell-') && n !== SHELL).map((n) => caches.delete(n)))
   await self.clients.claim()
 }
+
+/** What may be kept of the records, by address: what an advisor alone may read is not among it. */
+const keptReads =
+  /^\/api\/(book|plants|characters|groups|hazards|rounds|places|plan-items|kept|namings|naming-checks|unknowns|practice-answers|events|most-counted|recently-found|me)$|^\/api\/(rounds|paddocks)\/[^/]+(\/counts)?$/
+/** Counts the sign-outs: an answer that was asked for before one is for nobody who comes after. */
+let epoch = 0
 
 const roundAddress = /^\/api\/rounds\/[^/]+$/
 
@@ -35,25 +41,41 @@ async function withNewer(answer, kept) {
 /** The page writes into the same store: one at a time. */
 const alone = (work) => (navigator.locks ? navigator.locks.request('fold-sprig-data', work) : work())
 
-function keep(request, answer) {
+function keep(request, answer, asked) {
   return alone(async () => {
+    if (asked !== epoch) return
     const cache = await caches.open(DATA)
     const kept = roundAddress.test(new URL(request.url).pathname) ? await cache.match(request) : undefined
     await cache.put(request, kept ? await withNewer(answer, kept) : answer)
   })
 }
 
+const isData = (answer) => answer.ok && (answer.headers.get('content-type') ?? '').includes('json')
+
 async function fromServer(request) {
+  const asked = epoch
   const answer = await fetch(request)
-  if (answer.ok) await keep(request, answer.clone())
+  // Nobody is signed in any more: what was read for somebody goes.
+  if (answer.status === 401) await forget()
+  // A store that is full must not stand between the server and the page; a page to sign in at is no record.
+  if (isData(answer) && asked === epoch) await keep(request, answer.clone(), asked).catch(() => undefined)
   return answer
 }
 
+function forget() {
+  epoch++
+  return alone(() => caches.delete(DATA))
+}
+
+const lastSaid = async (request) => (await caches.open(DATA)).match(request)
+
 async function serverFirst(request) {
   try {
-    return await fromServer(request)
+    const answer = await fromServer(request)
+    // What the server said last is nearer to it than what somebody else says now.
+    return answer.ok && !isData(answer) ? ((await lastSaid(request)) ?? answer) : answer
   } catch (error) {
-    const kept = await (await caches.open(DATA)).match(request)
+    const kept = await lastSaid(request)
     if (kept) return kept
     throw error
   }
@@ -78,7 +100,10 @@ self.addEventListener('fetch', (e) => {
   const { origin, pathname } = new URL(request.url)
   if (request.method !== 'GET' || origin !== self.location.origin) return
   if (request.mode === 'navigate') e.respondWith(page(request))
-  else if (pathname.startsWith('/api/photos') || pathname.includes('/files/') || pathname === '/api/shared') return
-  else if (pathname.startsWith('/api/')) e.respondWith(serverFirst(request))
+  else if (keptReads.test(pathname)) e.respondWith(serverFirst(request))
+  else if (pathname.startsWith('/api/')) return
   else e.respondWith(shellFirst(request))
+})
+self.addEventListener('message', (e) => {
+  if (e.data === 'forget') e.waitUntil(forget())
 })

@@ -1,6 +1,7 @@
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
+import { followOutbox } from './data/reads.ts'
 import { keepForTheField } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
 import { keepDraining, openOutbox } from './stores/outboxStore.ts'
@@ -23,6 +24,7 @@ export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
   // What waits to be sent is known before any screen asks for it.
   await openOutbox()
+  followOutbox()
   keepDraining()
   keepForTheField().catch(() => undefined)
   const router = makeRouter()

@@ -5,10 +5,8 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from '../survey/composition.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
 import { namedLetters } from '../survey/figures.ts'
-import { tallied } from '../survey/tally.ts'
-
-/** Methods in which each amount is an independent look at a point. */
-const POINTS = new Set(['step-points', 'turf-grid'])
+import { isFirstHit } from '../methods/index.ts'
+import { tallied } from '../methods/tally.ts'
 
 export interface WeighUp {
   composition: Composition
@@ -30,7 +28,7 @@ export function weighUp(round: Round, plants: Map<string, Plant>, random: () => 
   const feed = (growth: Growth) => mixtureFeedOf(together, plants, growth, random())
   return {
     composition: made,
-    harm: harmFindings(made, plants, POINTS.has(round.method) ? 'points' : 'cover', round.paddock.region),
+    harm: harmFindings(made, plants, isFirstHit(round.method) ? 'points' : 'cover', round.paddock.region),
     feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
   }
 }

@@ -37,6 +37,7 @@ export const refusals = [
   'practice-set-parts-wrong',
   'not-answers',
   'answers-parts-wrong',
+  'nothing-counted',
 ] as const
 export type FileRefusal = Coded<(typeof refusals)[number]>
 

@@ -2,6 +2,7 @@
 export const methods = [
   'step-points',
   'layer-points',
+  'pin-frame',
   'turf-grid',
   'cover-classes',
   'dry-weight-rank',

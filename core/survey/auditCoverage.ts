@@ -1,13 +1,13 @@
 import { randomGamma, randomNormal, randomPoisson } from 'd3-random'
 import { clusterRatio, kornGraubard, type Interval, type StopCount } from '../stats/clusterRatio.ts'
 import { bootstrapRatio } from '../stats/bootstrap.ts'
-import { classOf, sixClasses } from './coverClasses.ts'
-import { DRY_WEIGHT_MULTIPLIERS, sharesOfFrame } from './dryWeightRank.ts'
-import { GRID_CELLS } from './frequency.ts'
+import { classOf, sixClasses } from '../methods/estimators/coverClasses.ts'
+import { DRY_WEIGHT_MULTIPLIERS, sharesOfFrame } from '../methods/estimators/dryWeightRank.ts'
+import { GRID_CELLS } from '../methods/estimators/frequency.ts'
 import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/likelihoodInterval.ts'
 import { doubleSampling } from '../stats/linearCalibration.ts'
 import { wilson } from '../stats/proportionIntervals.ts'
-import { plantsPerHectare } from './searchWalk.ts'
+import { plantsPerHectare } from '../methods/estimators/searchWalk.ts'
 import { stratifiedRatio } from './stratified.ts'
 
 /** A made sward: shares of its plants, and how even it is from stop to stop (higher is more even). */

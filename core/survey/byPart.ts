@@ -3,7 +3,7 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from './composition.ts'
 import { countedStops } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import { tallied } from './tally.ts'
+import { tallied } from '../methods/tally.ts'
 
 /** What one part of a paddock is made of. */
 export interface PartMade {

@@ -5,7 +5,7 @@ import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/lik
 import { clopperPearson } from '../stats/proportionIntervals.ts'
 import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
-import { tallied, type NamedLetters, type StopTally, type Tallied } from './tally.ts'
+import { tallied, type NamedLetters, type StopTally, type Tallied } from '../methods/tally.ts'
 import { groupOf, groups, type Group, type Taxon } from '../records/taxon.ts'
 
 export interface Share {

@@ -4,7 +4,7 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Share } from './composition.ts'
 import { countedStops, designOf } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import { tallied } from './tally.ts'
+import { tallied } from '../methods/tally.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { linearTrend, pairedChange, type PairedChange, type Trend } from './trend.ts'
 

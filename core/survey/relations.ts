@@ -1,5 +1,5 @@
 import type { Method } from '../records/method.ts'
-import { isComposition, READING } from './methods.ts'
+import { countingMethods, isComposition, isFirstHit } from '../methods/index.ts'
 
 /** How the figures of two methods stand to each other. */
 export type Relation =
@@ -22,13 +22,14 @@ export function relationOf(a: Method, b: Method): Relation {
   const pair = (x: Method, y: Method) => (a === x && b === y) || (a === y && b === x)
   if (a === b) return 'same-method'
   if (pair('dry-weight-rank', 'clips')) return 'rank-and-clips'
-  if (pair('step-points', 'layer-points')) return 'first-hit-and-layers'
-  if (pair('step-points', 'turf-grid')) return 'both-first-hits'
+  if (isFirstHit(a) && isFirstHit(b)) return 'both-first-hits'
+  if (isFirstHit(a) ? b === 'layer-points' : isFirstHit(b) && a === 'layer-points') return 'first-hit-and-layers'
   const [frequency, other] = [a, b].includes('grid-frequency') ? ['grid-frequency', a === 'grid-frequency' ? b : a] : []
   if (frequency && other) return 'cell-frequency'
   if (a === 'nested-frequency' || b === 'nested-frequency') return 'nested-frequency'
-  if (READING[a] && READING[b]) return 'both-mass'
-  if (READING[a] || READING[b] || !isComposition(a) || !isComposition(b)) return 'different-things'
+  if (countingMethods[a].reading && countingMethods[b].reading) return 'both-mass'
+  if (countingMethods[a].reading || countingMethods[b].reading || !isComposition(a) || !isComposition(b))
+    return 'different-things'
   if (a === 'cover-classes' || b === 'cover-classes') return 'cover-by-eye'
   return 'ground-and-weight'
 }

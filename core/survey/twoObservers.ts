@@ -4,7 +4,7 @@ import { cohenKappa, intraclassCorrelation, type Intraclass, type Kappa } from '
 import { clusterRatio, type Interval } from '../stats/clusterRatio.ts'
 import { countedStops } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import { amountsAt } from './tally.ts'
+import { amountsAt } from '../methods/tally.ts'
 import type { Taxon } from '../records/taxon.ts'
 
 const MAIN = 6

@@ -39,5 +39,5 @@ export function access(
   // prettier-ignore
   if (!accounts) return [ownNameOnly, sameOrigin, alone]
   app.set('trust proxy', accounts.proxies)
-  return [privately, sameOrigin, sessions(db, accounts.secret), askerOf(db), audited(db, log), limitAll(db), guard]
+  return [privately, sameOrigin, sessions(db, accounts.secret), askerOf(db), limitAll(db), audited(db, log), guard]
 }

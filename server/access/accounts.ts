@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto'
-import type { Sql } from '../db/db.ts'
+import type { Db, Sql } from '../db/db.ts'
 import { badRequest, HttpError } from '../http/httpError.ts'
 import { checkPassword, digestPassword, isPassword, nameKey } from './passwords.ts'
 
@@ -72,20 +72,32 @@ export async function signOutEverywhere(db: Sql, accountId: string): Promise<voi
 }
 
 /**
- * Change what an account may do, or close it: then its sessions end.
+ * Change what an account may do, or close it: then its sessions end. Somebody must be left who can let others in; two who
+ * change each other at the same moment wait for one another.
  *
+ * @param lastToo whoever runs the server may close the last one: they can make another
  * @returns what it is now; undefined where there is none
+ * @throws HttpError 400 for the last advisor
  */
 export async function changeAccount(
-  db: Sql,
+  db: Db,
   id: string,
   to: { role: AccountRole; closed: boolean },
+  { lastToo = false } = {},
 ): Promise<Account | undefined> {
-  const { rows } = await db.query<Account>(
-    `update account set role = $2, closed_at = case when $3 then coalesce(closed_at, now()) end
-     where id = $1 returning ${COLUMNS}`,
-    [id, to.role, to.closed],
-  )
-  if (to.closed) await signOutEverywhere(db, id)
-  return rows[0]
+  return db.transaction(async (tx) => {
+    const { rows: advisors } = await tx.query<{ id: string }>(
+      `select id from account where role = 'advisor' and closed_at is null order by id for update`,
+    )
+    const stays = to.role === 'advisor' && !to.closed
+    if (!lastToo && !stays && advisors.every((a) => a.id === id) && advisors.length > 0)
+      throw badRequest('This is the last advisor: nobody could let others in any more.', to.closed ? 'closed' : 'role')
+    const { rows } = await tx.query<Account>(
+      `update account set role = $2, closed_at = case when $3 then coalesce(closed_at, now()) end
+       where id = $1 returning ${COLUMNS}`,
+      [id, to.role, to.closed],
+    )
+    if (to.closed) await signOutEverywhere(tx, id)
+    return rows[0]
+  })
 }

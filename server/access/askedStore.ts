@@ -1,9 +1,13 @@
 import type { ClientRateLimitInfo, Options, Store } from 'express-rate-limit'
 import type { Sql } from '../db/db.ts'
 
+/** Rows whose time is over go after so many requests. */
+const CLEARED_EVERY = 500
+
 /** Counts of requests in the database, so that several processes count together. */
 export class AskedStore implements Store {
   private windowMs = 60_000
+  private asked = 0
 
   constructor(
     private readonly db: Sql,
@@ -14,12 +18,14 @@ export class AskedStore implements Store {
     this.windowMs = options.windowMs
   }
 
+  /** A window that would end later than one begun now was begun by a clock that was ahead: it is begun anew. */
   async increment(key: string): Promise<ClientRateLimitInfo> {
+    if (++this.asked % CLEARED_EVERY === 0) await this.db.query('delete from asked where until < now()')
     const { rows } = await this.db.query<{ times: number; until: string }>(
       `insert into asked as a (who, times, until) values ($1, 1, now() + $2 * interval '1 millisecond')
        on conflict (who) do update set
-         times = case when a.until < now() then 1 else a.times + 1 end,
-         until = case when a.until < now() then excluded.until else a.until end
+         times = case when a.until < now() or a.until > excluded.until then 1 else a.times + 1 end,
+         until = case when a.until < now() or a.until > excluded.until then excluded.until else a.until end
        returning times, until`,
       [this.prefix + key, this.windowMs],
     )

@@ -28,6 +28,11 @@ export async function listAudit(db: Sql, before?: string): Promise<AuditLine[]> 
   return rows
 }
 
+const LINE = 'insert into audit (id, who, role, method, path, status) values ($1, $2, $3, $4, $5, $6)'
+/** What anybody may send without a name, refused, must not fill the disk: one line an hour stands for all of its kind. */
+const ONCE_AN_HOUR = `insert into audit (id, who, role, method, path, status) select $1::uuid, $2, $3, $4, $5, $6::int
+  where not exists (select 1 from audit where role = $3 and status = $6 and at > now() - interval '1 hour' and path <> '/sign-in')`
+
 /** Every change that was answered has its line: the line is written before the answer goes out. */
 export function audited(db: Sql, log: (error: unknown) => void): RequestHandler {
   return (req, res, next) => {
@@ -36,9 +41,9 @@ export function audited(db: Sql, log: (error: unknown) => void): RequestHandler 
     const answer = res.json.bind(res)
     res.json = (body: unknown) => {
       const { who, role } = res.locals.asker as Asker
-      db.query('insert into audit (id, who, role, method, path, status) values ($1, $2, $3, $4, $5, $6)', [
-        ...[randomUUID(), who, role, method, path.slice(0, 200), res.statusCode],
-      ])
+      const line = [randomUUID(), who, role, method, path.slice(0, 200), res.statusCode]
+      const anybody = role === 'nobody' && res.statusCode >= 400 && path !== '/sign-in'
+      db.query(anybody ? ONCE_AN_HOUR : LINE, line)
         .catch(log)
         .finally(() => answer(body))
       return res

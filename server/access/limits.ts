@@ -33,15 +33,17 @@ export const limitAll = (db: Sql): RequestHandler =>
     {
       windowMs: MINUTE_MS,
       limit: ASKED_PER_MINUTE,
+      // Trying a password has limits of its own, so that a flood from an address does not keep its people out.
+      skip: (req) => req.path === '/sign-in',
       keyGenerator: (req, res) => {
         const { accountId, link } = res.locals.asker as Asker
         return accountId ?? link?.id ?? address(req)
       },
     },
-    'That was asked too often. Wait a minute; what you typed is kept.',
+    'That was asked too often; what you typed is kept.',
   )
 
-const TRY_LATER = 'Too many tries to sign in. Wait a quarter of an hour, or ask an advisor for a new password.'
+const TRY_LATER = 'Too many tries to sign in. Wait, or ask an advisor for a new password.'
 
 /** How often somebody may try a password: for one name from one address, and for all names from it. */
 export const limitSignIn = (db: Sql): RequestHandler[] => [
@@ -52,9 +54,11 @@ export const limitSignIn = (db: Sql): RequestHandler[] => [
       windowMs: TRIES_MS,
       limit: TRIES_PER_NAME,
       skipSuccessfulRequests: true,
-      keyGenerator: (req) => {
+      keyGenerator: (req, res) => {
         const { name } = (req.body ?? {}) as { name?: unknown }
-        return `${address(req)} ${nameKey(typeof name === 'string' ? name.slice(0, 100) : '')}`
+        const { accountId } = res.locals.asker as Asker
+        const who = typeof name === 'string' ? nameKey(name.slice(0, 100)) : (accountId ?? '')
+        return `${address(req)} ${who}`
       },
     },
     TRY_LATER,

@@ -12,6 +12,9 @@ export interface ClientLink {
   openedAt: string | null
 }
 
+/** A link opens as long as the account that made it. */
+const OPEN = `expires_at > now()
+  and not exists (select 1 from account a where a.name = made_by and a.closed_at is not null)`
 const COLUMNS = 'id, round_id as "roundId", made_by as "madeBy", made_at as "madeAt", expires_at as "expiresAt", opened_at as "openedAt"' // prettier-ignore
 
 /**
@@ -35,7 +38,7 @@ export async function addLink(
 /** Links of a round that still open, the newest first. */
 export async function listLinks(db: Sql, roundId: string): Promise<ClientLink[]> {
   const { rows } = await db.query<ClientLink>(
-    `select ${COLUMNS} from client_link where round_id = $1 and expires_at > now() order by made_at desc, id`,
+    `select ${COLUMNS} from client_link where round_id = $1 and ${OPEN} order by made_at desc, id`,
     [roundId],
   )
   return rows
@@ -48,7 +51,7 @@ export async function dropLink(db: Sql, id: string): Promise<void> {
 /** The link a token opens, if it still does. */
 export async function linkFor(db: Sql, token: string): Promise<{ id: string; roundId: string } | undefined> {
   const { rows } = await db.query<{ id: string; roundId: string }>(
-    `select id, round_id as "roundId" from client_link where digest = $1 and expires_at > now()`,
+    `select id, round_id as "roundId" from client_link where digest = $1 and ${OPEN}`,
     [digest(token)],
   )
   return rows[0]

@@ -1,17 +1,20 @@
 import {
+  closeSync,
+  createWriteStream,
+  existsSync,
+  fsyncSync,
   mkdirSync,
   openSync,
   readdirSync,
   renameSync,
   rmSync,
+  statfsSync,
   statSync,
-  writeSync,
-  fsyncSync,
-  closeSync,
 } from 'node:fs'
 import { join } from 'node:path'
 import type { Db } from '../db/db.ts'
 import { leaveJob, takeJob } from '../db/job.ts'
+import { readBackup } from './readBackup.ts'
 import { writeBackup } from './writeBackup.ts'
 
 const DAY = 24 * 3600 * 1000
@@ -44,30 +47,72 @@ export function listCopies(folder: string): Copy[] {
   }
 }
 
+/** Room that stays free beside a copy: the database needs it to go on. */
+const ROOM_LEFT = 64 * 1024 * 1024
+
+/** @throws Error where a copy of so many bytes would fill the disk */
+function checkRoom(folder: string, bytes: number): void {
+  const { bavail, bsize } = statfsSync(folder)
+  if (bavail * bsize < bytes + ROOM_LEFT)
+    throw new Error('There is no room on the disk for a copy; nothing older was taken away.')
+}
+
+/** What a copy is likely to need: the largest so far, and a third more. */
+const largest = (folder: string): number => Math.max(0, ...listCopies(folder).map((c) => (4 / 3) * c.bytes))
+
+/** That the file is called so must outlive a power cut too. */
+function syncFolder(folder: string): void {
+  const handle = openSync(folder, 'r')
+  try {
+    fsyncSync(handle)
+  } finally {
+    closeSync(handle)
+  }
+}
+
+/** The one written last first, whatever day its name tells. */
+const byAge = (folder: string, copies: Copy[]): Copy[] =>
+  copies
+    .map((copy) => ({ copy, at: statSync(join(folder, copy.name)).mtimeMs }))
+    .sort((a, b) => b.at - a.at || (a.copy.name < b.copy.name ? 1 : -1))
+    .map(({ copy }) => copy)
+
+/** What a process that was ended left half written. */
+function clearParts(folder: string): void {
+  for (const name of existsSync(folder) ? readdirSync(folder) : [])
+    if (name.startsWith('copy-') && name.endsWith('.zip.part')) rmSync(join(folder, name), { force: true })
+}
+
 /**
  * Write a copy beside the data, whole or not at all, and take away the oldest beyond those that are kept. A copy is only
- * taken away once a newer one stands.
+ * taken away once a newer one stands and was read back whole.
  *
  * @param keep how many copies stay, at least 1
  */
 export async function makeCopy(db: Db, folder: string, keep: number, now: Date): Promise<Copy> {
-  const { file } = await writeBackup(db, now)
   mkdirSync(folder, { recursive: true })
   const name = `copy-${now.toISOString().slice(0, 19).replace(/:/g, '')}Z.zip`
   const part = join(folder, `${name}.part`)
-  const handle = openSync(part, 'w')
   try {
-    writeSync(handle, file)
-    fsyncSync(handle)
+    checkRoom(folder, largest(folder))
+    await writeBackup(db, now, createWriteStream(part, { flush: true }))
+    const backup = await readBackup(part)
+    backup.close()
+    renameSync(part, join(folder, name))
+    syncFolder(folder)
   } catch (error) {
     rmSync(part, { force: true })
     throw error
-  } finally {
-    closeSync(handle)
   }
-  renameSync(part, join(folder, name))
-  for (const old of listCopies(folder).slice(Math.max(1, keep))) rmSync(join(folder, old.name), { force: true })
-  return { name, bytes: file.length, madeAt: now.toISOString() }
+  // The one just made stays whatever its name says: a clock that was ahead gives older ones a later name.
+  const others = listCopies(folder).filter((c) => c.name !== name)
+  for (const old of byAge(folder, others).slice(Math.max(1, keep) - 1)) rmSync(join(folder, old.name), { force: true })
+  return { name, bytes: statSync(join(folder, name)).size, madeAt: now.toISOString() }
+}
+
+/** Why the last daily copy could not be made; undefined where it was, or none was due. */
+export interface CopyState {
+  problem: string | undefined
 }
 
 /**
@@ -75,18 +120,26 @@ export async function makeCopy(db: Db, folder: string, keep: number, now: Date):
  *
  * @returns stops it
  */
-export function keepCopies(db: Db, folder: string, keep: number, log: (error: unknown) => void): () => void {
+export function keepCopies(
+  db: Db,
+  folder: string,
+  keep: number,
+  log: (error: unknown) => void,
+  state: CopyState = { problem: undefined },
+): () => void {
   let busy = false
+  clearParts(folder)
   const look = async () => {
-    const last = listCopies(folder)[0]
-    const age = last ? Date.now() - Date.parse(last.madeAt) : Infinity
-    // A copy from the future means that the clock was set back: then a new one is made as well.
-    if (busy || (age >= 0 && age < DAY)) return
+    // A copy whose name lies in the future means that the clock was ahead: it tells nothing of how old the last one is.
+    const last = listCopies(folder).find((c) => Date.parse(c.madeAt) <= Date.now())
+    if (busy || (last && Date.now() - Date.parse(last.madeAt) < DAY)) return
     busy = true
     try {
       if (!(await takeJob(db, JOB, JOB_MS))) return
       await makeCopy(db, folder, keep, new Date()).finally(() => leaveJob(db, JOB))
+      state.problem = undefined
     } catch (error) {
+      state.problem = (error as Error).message
       log(new Error(`The daily copy could not be written: ${(error as Error).message}`, { cause: error }))
     } finally {
       busy = false

@@ -1,19 +1,19 @@
-import JSZip from 'jszip'
-import type { Db } from '../db/db.ts'
+import { createHash, randomBytes } from 'node:crypto'
+import { createInterface } from 'node:readline'
+import { Readable } from 'node:stream'
+import yauzl, { type Entry, type ZipFile } from 'yauzl'
+import type { Db, Sql } from '../db/db.ts'
 import { migrate, migrationNames } from '../db/migrate.ts'
-import { BACKUP_KIND, sha256, type Manifest } from './writeBackup.ts'
-import { tablesInOrder } from './tables.ts'
+import { BACKUP_KIND, type Manifest } from './writeBackup.ts'
+import { columnsWithoutBytes, linesOf, tablesInOrder } from './tables.ts'
 
 /** A copy cannot be used; the message says why, in words for who holds it. */
 export class BadBackup extends Error {}
 
-export interface Backup {
-  manifest: Manifest
-  /** Lines of each table. */
-  lines: Map<string, string[]>
-}
-
 const isObject = (x: unknown): x is Record<string, unknown> => typeof x === 'object' && x !== null && !Array.isArray(x)
+const isListed = (t: unknown): boolean =>
+  isObject(t) && typeof t.name === 'string' && Number.isInteger(t.rows) && typeof t.sha256 === 'string'
+const isPhoto = (p: unknown): boolean => isObject(p) && typeof p.id === 'string' && typeof p.sha256 === 'string'
 
 function readManifest(text: string): Manifest {
   let value: unknown
@@ -25,72 +25,211 @@ function readManifest(text: string): Manifest {
   if (
     !isObject(value) ||
     value.kind !== BACKUP_KIND ||
-    !Array.isArray(value.tables) ||
-    !Array.isArray(value.migrations)
+    !(Array.isArray(value.tables) && value.tables.every(isListed)) ||
+    !(Array.isArray(value.migrations) && value.migrations.every((m) => typeof m === 'string')) ||
+    !(value.photos === undefined || (Array.isArray(value.photos) && value.photos.every(isPhoto)))
   )
     throw new BadBackup('This zip is not a copy made by Fold Sprig.')
-  if (value.version !== 1)
-    throw new BadBackup(`This copy is of version ${String(value.version)}; this server reads version 1.`)
+  if (value.version !== 1 && value.version !== 2)
+    throw new BadBackup(`This copy is of version ${String(value.version)}; this server reads versions 1 and 2.`)
   return value as unknown as Manifest
 }
 
-/** What cannot be unpacked is damaged; what is too large is said to be so. */
-const asDamaged = (error: unknown): undefined => {
-  if (error instanceof BadBackup) throw error
+/** Unpacked, no copy of one office's work comes near this; a file made to hold the server up does. */
+const MOST_UNPACKED = 2 ** 33
+/** The list alone is a page or two. */
+const MOST_LISTED = 2 ** 26
+/** A picture is at most 5 MB when it comes. */
+const MOST_PHOTO = 2 ** 24
+
+const OPEN = { lazyEntries: true, autoClose: false } as const
+const openZip = (source: string | Buffer): Promise<ZipFile> =>
+  new Promise((resolve, reject) => {
+    const opened = (error: Error | null, zip: ZipFile) => (error ? reject(error) : resolve(zip))
+    if (typeof source === 'string') yauzl.open(source, OPEN, opened)
+    else yauzl.fromBuffer(source, OPEN, opened)
+  })
+
+const entriesOf = (zip: ZipFile): Promise<Map<string, Entry>> =>
+  new Promise((resolve, reject) => {
+    const found = new Map<string, Entry>()
+    zip.on('entry', (entry: Entry) => {
+      found.set(entry.fileName, entry)
+      zip.readEntry()
+    })
+    zip.once('end', () => resolve(found))
+    zip.once('error', reject)
+    zip.readEntry()
+  })
+
+/** An empty file is not asked for: nothing would ever come. */
+const streamOf = (zip: ZipFile, entry: Entry): Promise<Readable> =>
+  new Promise((resolve, reject) => {
+    if (entry.compressedSize === 0) return resolve(Readable.from([]))
+    zip.openReadStream(entry, (error, stream) => (error ? reject(error) : resolve(stream)))
+  })
+
+/** A copy that was opened and checked: its tables line by line, its pictures one by one, nothing of it whole in the memory. */
+export class Backup {
+  private constructor(
+    private readonly zip: ZipFile,
+    private readonly entries: Map<string, Entry>,
+    readonly manifest: Manifest,
+  ) {}
+
+  static async open(source: string | Buffer, most: number): Promise<Backup> {
+    const zip = await openZip(source).catch(() => undefined)
+    const entries = zip && (await entriesOf(zip).catch(() => undefined))
+    if (!zip || !entries) throw new BadBackup('This file is not a zip, or only a part of one.')
+    try {
+      const listed = entries.get('manifest.json')
+      if (!listed) throw new BadBackup('This zip is not a copy made by Fold Sprig.')
+      const pieces: Buffer[] = []
+      for await (const piece of limited(await streamOf(zip, listed), Math.min(most, MOST_LISTED))) pieces.push(piece)
+      return new Backup(zip, entries, readManifest(Buffer.concat(pieces).toString('utf8')))
+    } catch (error) {
+      // A file that is no copy must not stay open.
+      zip.close()
+      throw error
+    }
+  }
+
+  /** The bytes of a file in it, piece by piece. */
+  async *pieces(name: string, most = MOST_UNPACKED): AsyncGenerator<Buffer> {
+    const entry = this.entries.get(name)
+    if (!entry) throw new Error(`${name} is missing`)
+    yield* limited(await streamOf(this.zip, entry), most)
+  }
+
+  async *lines(table: string): AsyncGenerator<string> {
+    const stream = await streamOf(this.zip, this.entries.get(`tables/${table}.ndjson`)!)
+    for await (const line of createInterface({ input: stream, crlfDelay: Infinity })) if (line) yield line
+  }
+
+  async photo(id: string): Promise<Buffer> {
+    const pieces: Buffer[] = []
+    for await (const piece of this.pieces(`photos/${id}`, MOST_PHOTO)) pieces.push(piece)
+    return Buffer.concat(pieces)
+  }
+
+  close(): void {
+    this.zip.close()
+  }
 }
 
-/** Unpacked, no copy of one office's work comes near this; a file made to fill the memory does. */
-const MOST_UNPACKED = 2 ** 30
+async function* limited(stream: Readable, most: number): AsyncGenerator<Buffer> {
+  let bytes = 0
+  for await (const piece of stream as AsyncIterable<Buffer>) {
+    bytes += piece.length
+    if (bytes > most) throw new BadBackup('This copy unpacks to more than can be read here.')
+    yield piece
+  }
+}
 
-/** The text of an entry, unpacked piece by piece, so that what is too large is left before it fills the memory. */
-function textOf(entry: JSZip.JSZipObject, most: number): Promise<string> {
-  return new Promise((resolve, reject) => {
-    const pieces: Buffer[] = []
-    let bytes = 0
-    const stream = entry.nodeStream('nodebuffer')
-    stream.on('data', (piece: Buffer) => {
+/** Sum and lines of a file in a copy; undefined where it cannot be unpacked. */
+async function sumOf(backup: Backup, name: string, most: number) {
+  const hash = createHash('sha256')
+  let [bytes, lines] = [0, 0]
+  try {
+    for await (const piece of backup.pieces(name, most)) {
+      hash.update(piece)
       bytes += piece.length
-      if (bytes <= most) return void pieces.push(piece)
-      stream.pause()
-      reject(new BadBackup('This copy unpacks to more than can be read here.'))
-    })
-    stream.on('end', () => resolve(Buffer.concat(pieces).toString('utf8')))
-    stream.on('error', reject)
-  })
+      for (let at = piece.indexOf(10); at >= 0; at = piece.indexOf(10, at + 1)) lines++
+    }
+  } catch (error) {
+    if (error instanceof BadBackup) throw error
+    return undefined
+  }
+  return { sum: hash.digest('hex'), bytes, lines }
 }
 
 /**
- * A copy, read and checked against its own manifest; nothing is written.
+ * A copy, opened and checked against its own manifest, piece by piece; nothing is written. Whoever opens it closes it.
  *
+ * @param source its file, or its bytes
  * @param most bytes it may unpack to
  * @throws BadBackup not a copy, damaged, or made by a newer server
  */
-export async function readBackup(file: Uint8Array, most = MOST_UNPACKED): Promise<Backup> {
-  const zip = await JSZip.loadAsync(file).catch(() => undefined)
-  if (!zip) throw new BadBackup('This file is not a zip, or only a part of one.')
-  const listed = zip.file('manifest.json')
-  if (!listed) throw new BadBackup('This zip is not a copy made by Fold Sprig.')
-  const manifest = readManifest(await textOf(listed, most))
-  const known = new Set(migrationNames())
-  const newer = manifest.migrations.filter((m) => !known.has(m))
-  if (newer.length > 0) throw new BadBackup(`This copy was made by a newer server (${newer.join(', ')}). Update first.`)
-  const lines = new Map<string, string[]>()
-  let unpacked = 0
-  for (const { name, rows, sha256: sum } of manifest.tables) {
-    const entry = zip.file(`tables/${name}.ndjson`)
-    const text = entry && (await textOf(entry, most - unpacked).catch(asDamaged))
-    if (!entry || typeof text !== 'string')
-      throw new BadBackup(`The table ${name} is missing from this copy, or damaged.`)
-    const list = text.split('\n').filter(Boolean)
-    if (sha256(text) !== sum || list.length !== rows)
-      throw new BadBackup(`The table ${name} of this copy is damaged: its checksum does not fit.`)
-    unpacked += Buffer.byteLength(text)
-    lines.set(name, list)
+export async function readBackup(source: string | Buffer, most = MOST_UNPACKED): Promise<Backup> {
+  const backup = await Backup.open(source, most)
+  try {
+    const { manifest } = backup
+    const known = new Set(migrationNames())
+    const newer = manifest.migrations.filter((m) => !known.has(m))
+    if (newer.length > 0) throw new BadBackup(`This copy was made by a newer server (${newer.join(', ')}). Update first.`) // prettier-ignore
+    let left = most
+    for (const { name, rows, sha256 } of manifest.tables) {
+      const there = await sumOf(backup, `tables/${name}.ndjson`, left)
+      if (!there) throw new BadBackup(`The table ${name} is missing from this copy, or damaged.`)
+      if (there.sum !== sha256 || there.lines !== rows)
+        throw new BadBackup(`The table ${name} of this copy is damaged: its checksum does not fit.`)
+      left -= there.bytes
+    }
+    for (const { id, sha256 } of manifest.photos ?? []) {
+      const there = await sumOf(backup, `photos/${id}`, Math.min(left, MOST_PHOTO))
+      if (there?.sum !== sha256) throw new BadBackup('A picture of this copy is missing or damaged.')
+      left -= there.bytes
+    }
+    return backup
+  } catch (error) {
+    backup.close()
+    throw error
   }
-  return { manifest, lines }
 }
 
 const ROWS_AT_ONCE = 200
+
+/** A sum of lines in whatever order; its key is made anew each time, so that no file can be made to fit it. */
+class LineSum {
+  private static readonly key = randomBytes(16)
+  count = 0
+  private sum = 0n
+  add(line: string): void {
+    this.count++
+    const digest = createHash('sha256').update(LineSum.key).update(line).digest()
+    this.sum = BigInt.asUintN(128, this.sum + digest.readBigUInt64BE(0) * 2n ** 64n + digest.readBigUInt64BE(8))
+  }
+  isAs(other: LineSum): boolean {
+    return this.count === other.count && this.sum === other.sum
+  }
+}
+
+async function fillTable(tx: Sql, backup: Backup, name: string): Promise<LineSum> {
+  const sum = new LineSum()
+  let batch: string[] = []
+  const put = async () => {
+    if (batch.length === 0) return
+    await tx.query(`insert into "${name}" select * from jsonb_populate_recordset(null::public."${name}", $1::jsonb)`, [
+      `[${batch.join(',')}]`,
+    ])
+    batch = []
+  }
+  for await (const line of backup.lines(name)) {
+    sum.add(line)
+    batch.push(line)
+    if (batch.length >= ROWS_AT_ONCE) await put()
+  }
+  await put()
+  return sum
+}
+
+/** Pictures that stand in files of their own: each row with its picture, and the picture checked as it came out. */
+async function fillPhotos(tx: Sql, backup: Backup): Promise<LineSum> {
+  const sum = new LineSum()
+  const sums = new Map(backup.manifest.photos!.map((p) => [p.id, p.sha256]))
+  for await (const line of backup.lines('photo')) {
+    sum.add(line)
+    const { id } = JSON.parse(line) as { id: string }
+    const { rows } = await tx.query<{ sum: string }>(
+      `insert into photo select * from jsonb_populate_record(null::public.photo,
+         $1::jsonb || jsonb_build_object('bytes', '\\x' || encode($2::bytea, 'hex')))
+       returning encode(sha256(bytes), 'hex') as sum`,
+      [line, await backup.photo(id)],
+    )
+    if (rows[0]!.sum !== sums.get(id)) throw new BadBackup('A picture came out differently from the copy. Nothing was put in.') // prettier-ignore
+  }
+  return sum
+}
 
 /**
  * Put a copy into an empty database: the schema is brought to where it was when the copy was made, filled in one
@@ -99,7 +238,8 @@ const ROWS_AT_ONCE = 200
  * @returns rows by table
  * @throws BadBackup the database holds something, or came out differently
  */
-export async function restoreBackup(db: Db, { manifest, lines }: Backup): Promise<Record<string, number>> {
+export async function restoreBackup(db: Db, backup: Backup): Promise<Record<string, number>> {
+  const { manifest } = backup
   await migrate(db, manifest.migrations.at(-1))
   const { rows: held } = await db.query<{ n: number }>('select count(*) as n from holding')
   if (held[0]!.n > 0)
@@ -108,20 +248,19 @@ export async function restoreBackup(db: Db, { manifest, lines }: Backup): Promis
   await db.transaction(async (tx) => {
     await tx.script("set local timezone = 'UTC'")
     const order = await tablesInOrder(tx)
-    const unknown = [...lines.keys()].filter((t) => !order.includes(t))
+    const listed = manifest.tables.map((t) => t.name)
+    const missing = order.filter((t) => !listed.includes(t))
+    if (missing.length > 0) throw new BadBackup(`This copy lacks tables: ${missing.join(', ')}. Nothing was put in.`)
+    const unknown = listed.filter((t) => !order.includes(t))
     if (unknown.length > 0) throw new BadBackup(`This copy has tables that are not known here: ${unknown.join(', ')}.`)
     for (const name of order) {
-      const list = lines.get(name) ?? []
-      for (let i = 0; i < list.length; i += ROWS_AT_ONCE)
-        await tx.query(
-          `insert into "${name}" select * from jsonb_populate_recordset(null::public."${name}", $1::jsonb)`,
-          [`[${list.slice(i, i + ROWS_AT_ONCE).join(',')}]`],
-        )
-      const { rows } = await tx.query<{ line: string }>(`select row_to_json(t)::text as line from "${name}" t`)
-      const there = new Set(rows.map((r) => r.line))
-      if (rows.length !== list.length || list.some((l) => !there.has(l)))
+      const apart = name === 'photo' && manifest.photos !== undefined
+      const put = apart ? await fillPhotos(tx, backup) : await fillTable(tx, backup, name)
+      const there = new LineSum()
+      for await (const lines of linesOf(tx, name, apart ? await columnsWithoutBytes(tx) : '*')) lines.forEach((l) => there.add(l)) // prettier-ignore
+      if (!there.isAs(put))
         throw new BadBackup(`The table ${name} came out differently from the copy. Nothing was put in.`)
-      counts[name] = rows.length
+      counts[name] = there.count
     }
   })
   await migrate(db)

@@ -25,3 +25,30 @@ export async function tablesInOrder(db: Sql): Promise<string[]> {
   }
   return order
 }
+
+const ROWS_AT_ONCE = 1000
+
+/** Rows of a table as lines of JSON, piece by piece, as they lie. Inside a transaction none is met twice or missed. */
+export async function* linesOf(sql: Sql, table: string, columns = '*'): AsyncGenerator<string[]> {
+  for (let after = '(0,0)'; ;) {
+    const { rows } = await sql.query<{ place: string; line: string }>(
+      `select page.tid::text as place, row_to_json(t)::text as line
+       from (select x.ctid as tid from "${table}" x where x.ctid > $1::tid order by x.ctid limit ${ROWS_AT_ONCE}) page,
+         lateral (select ${columns} from "${table}" x where x.ctid = page.tid) t
+       order by page.tid`,
+      [after],
+    )
+    yield rows.map((r) => r.line)
+    if (rows.length < ROWS_AT_ONCE) return
+    after = rows.at(-1)!.place
+  }
+}
+
+/** Columns of the pictures without the pictures themselves. */
+export async function columnsWithoutBytes(sql: Sql): Promise<string> {
+  const { rows } = await sql.query<{ name: string }>(
+    `select column_name as name from information_schema.columns
+     where table_schema = 'public' and table_name = 'photo' and column_name <> 'bytes' order by ordinal_position`,
+  )
+  return rows.map((r) => `"${r.name}"`).join(', ')
+}

@@ -56,7 +56,7 @@ async function run(db: Db): Promise<void> {
     console.log(`${account.name} is signed out everywhere. New password, shown this once: ${password}`)
   } else if (what === 'close') {
     const account = await named(db)
-    await changeAccount(db, account.id, { role: account.role, closed: true })
+    await changeAccount(db, account.id, { role: account.role, closed: true }, { lastToo: true })
     console.log(`${account.name} cannot come in any more.`)
   } else throw new Error(HOW)
 }

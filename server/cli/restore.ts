@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync, renameSync } from 'node:fs'
+import { existsSync, readdirSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
 import { readBackup, restoreBackup } from '../backup/readBackup.ts'
 import { openDb } from '../db/db.ts'
@@ -23,7 +23,7 @@ function makeRoom(folder: string): void {
 async function restore(): Promise<void> {
   if (!file) throw new Error('Which copy? npm run restore -- FILE.zip [--aside]')
   if (!existsSync(file)) throw new Error(`There is no file ${file}.`)
-  const backup = await readBackup(readFileSync(file))
+  const backup = await readBackup(file)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   try {
     const folder = join(dataDir, 'pg')

@@ -1,4 +1,5 @@
-import { linkSync, mkdirSync, readFileSync, renameSync, rmSync, unlinkSync, writeFileSync } from 'node:fs'
+import { linkSync, mkdirSync, readFileSync, readlinkSync, renameSync, rmSync, statSync, unlinkSync, utimesSync, writeFileSync } from 'node:fs' // prettier-ignore
+import { hostname } from 'node:os'
 import { join } from 'node:path'
 import { randomUUID } from 'node:crypto'
 
@@ -29,7 +30,38 @@ function startOf(pid: number): string | undefined {
   }
 }
 
-function isAlive({ pid, start }: { pid: number; start?: string }): boolean {
+interface Holder {
+  pid: number
+  start?: string
+  /** Machine and space of process ids in which the id means something; written by versions that know of others. */
+  where?: string
+}
+
+/** Another container or host does not see our processes, nor we theirs: then only the heartbeat tells. */
+function whereWeAre(): string {
+  try {
+    const boot = readFileSync('/proc/sys/kernel/random/boot_id', 'utf8').trim()
+    return `${hostname()} ${boot} ${readlinkSync('/proc/self/ns/pid')}`
+  } catch {
+    return hostname()
+  }
+}
+
+/** A holder elsewhere writes so often that it is there, and is given up after so long without. */
+export const BEAT_MS = 5_000
+export const GONE_MS = 30_000
+
+const lastBeat = (file: string): number => {
+  try {
+    return statSync(file).mtimeMs
+  } catch {
+    return 0
+  }
+}
+
+function isAlive(file: string, holder: Holder): boolean {
+  if (holder.where !== undefined && holder.where !== whereWeAre()) return Date.now() - lastBeat(file) < GONE_MS
+  const { pid, start } = holder
   try {
     process.kill(pid, 0)
   } catch (error) {
@@ -39,11 +71,20 @@ function isAlive({ pid, start }: { pid: number; start?: string }): boolean {
   return start === undefined || now === undefined || now === start
 }
 
-function holderOf(file: string): { pid: number; start?: string } | undefined {
+function holderOf(file: string): Holder | undefined {
   try {
-    return JSON.parse(readFileSync(file, 'utf8')) as { pid: number; start?: string }
+    return JSON.parse(readFileSync(file, 'utf8')) as Holder
   } catch {
     return undefined
+  }
+}
+
+function beatIn(file: string): void {
+  try {
+    const now = new Date()
+    utimesSync(file, now, now)
+  } catch {
+    // A disk that cannot be written for a moment: the next beat tells.
   }
 }
 
@@ -59,7 +100,7 @@ export function lockFolder(folder: string): () => void {
   const mine = join(folder, `in-use.${randomUUID()}.tmp`)
   try {
     mkdirSync(folder, { recursive: true })
-    writeFileSync(mine, JSON.stringify({ pid: process.pid, start: startOf(process.pid) }))
+    writeFileSync(mine, JSON.stringify({ pid: process.pid, start: startOf(process.pid), where: whereWeAre() }))
   } catch (error) {
     throw new FolderClosed(folder, error)
   }
@@ -67,12 +108,16 @@ export function lockFolder(folder: string): () => void {
     for (let tries = 0; tries < 5; tries++) {
       try {
         linkSync(mine, file)
-        return () => rmSync(file, { force: true })
+        const beat = setInterval(() => beatIn(file), BEAT_MS).unref()
+        return () => {
+          clearInterval(beat)
+          rmSync(file, { force: true })
+        }
       } catch (error) {
         if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error
       }
       const holder = holderOf(file)
-      if (holder && isAlive(holder)) throw new FolderInUse(folder, holder.pid)
+      if (holder && isAlive(file, holder)) throw new FolderInUse(folder, holder.pid)
       const stale = `${mine}.stale`
       try {
         renameSync(file, stale)

@@ -9,7 +9,7 @@ import type { Sql } from './db.ts'
 export async function takeJob(db: Sql, name: string, ms: number): Promise<boolean> {
   const { rows } = await db.query(
     `insert into job as j (name, until) values ($1, now() + $2 * interval '1 millisecond')
-     on conflict (name) do update set until = excluded.until where j.until < now() returning name`,
+     on conflict (name) do update set until = excluded.until where j.until < now() or j.until > excluded.until returning name`,
     [name, ms],
   )
   return rows.length > 0

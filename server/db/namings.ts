@@ -22,12 +22,14 @@ export async function addNaming(db: Sql, n: Naming): Promise<void> {
   )
 }
 
-/** Names written down, the newest first. */
-export async function listNamings(db: Sql): Promise<Naming[]> {
+/** Names written down, the newest first: all of one round, or the newest of all. */
+export async function listNamings(db: Sql, roundId?: string): Promise<Naming[]> {
   const { rows } = await db.query<Naming>(
     `select id, round_id as "roundId", letter, plant, probability, context, observations, named_at as "namedAt",
        place, specimens, evidence
-     from naming order by named_at desc, id limit 500`,
+     from naming where $1::uuid is null or round_id = $1 order by named_at desc, id
+     limit case when $1::uuid is null then 500 end`,
+    [roundId ?? null],
   )
   return rows
 }

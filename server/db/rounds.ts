@@ -1,7 +1,6 @@
 import type { Hit } from '@/core/records/hit.ts'
 import type { Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import { LRUCache } from 'lru-cache'
-import { isDeepStrictEqual } from 'node:util'
 import type { Db, Sql } from './db.ts'
 import { PADDOCK_COLUMNS } from './places.ts'
 
@@ -58,7 +57,11 @@ async function readHits(db: Sql, stopIds: string[]): Promise<Map<string, Hit[]>>
 }
 
 /** Stops of rounds with their hits, by round. */
-async function stopsOf(db: Sql, roundIds: string[], kept?: LRUCache<string, Hit[]>): Promise<Map<string, Stop[]>> {
+export async function stopsOf(
+  db: Sql,
+  roundIds: string[],
+  kept?: LRUCache<string, Hit[]>,
+): Promise<Map<string, Stop[]>> {
   for (;;) {
     const { rows } = await db.query<StopRow>(
       `select round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version
@@ -136,27 +139,28 @@ export type NewRound = Pick<
 >
 
 /** Add a round with its planned stops; a second call with the same id changes nothing. */
-export async function addRound(db: Db, round: NewRound): Promise<void> {
-  await db.transaction(async (tx) => {
-    const { rows } = await tx.query(
-      `insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, route, source, settings)
+export const addRound = (db: Db, round: NewRound): Promise<void> => db.transaction((tx) => insertRound(tx, round))
+
+/** The same inside a transaction. */
+export async function insertRound(tx: Sql, round: NewRound): Promise<void> {
+  const { rows } = await tx.query(
+    `insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, route, source, settings)
        values ($1, $2, $3, $4, $5, $6, $7, $8::jsonb, $9, $10::jsonb) on conflict (id) do nothing returning id`,
-      [
-        round.id,
-        round.paddockId,
-        round.title,
-        round.method,
-        round.purpose,
-        round.plannedOn,
-        round.pointsPerStop,
-        round.route ? JSON.stringify(round.route) : null,
-        round.source,
-        JSON.stringify(round.settings),
-      ],
-    )
-    if (rows.length === 0) return
-    await insertStops(tx, round.id, round.stops)
-  })
+    [
+      round.id,
+      round.paddockId,
+      round.title,
+      round.method,
+      round.purpose,
+      round.plannedOn,
+      round.pointsPerStop,
+      round.route ? JSON.stringify(round.route) : null,
+      round.source,
+      JSON.stringify(round.settings),
+    ],
+  )
+  if (rows.length === 0) return
+  await insertStops(tx, round.id, round.stops)
 }
 
 /** All stops of a new round and their hits, in two statements. */
@@ -186,79 +190,6 @@ async function insertStops(sql: Sql, roundId: string, stops: Stop[]): Promise<vo
     [JSON.stringify(hits)],
   )
 }
-
-/** Who writes (empty: a file that was opened), and which version of the stop they had (below 0: none of this server's). */
-export interface Writer {
-  by: string
-  base: number
-}
-
-/** What was counted at a stop; without a position or stratum of its own it keeps those that were planned. */
-export type CountedStop = Omit<Stop, 'stratum'> & { stratum: string | null }
-
-export type PutStop = { version: number } | { conflict: Stop } | { noSuchStop: true }
-
-/**
- * One statement, so that a stop is written whole or not at all: what stands there is written over unless another device
- * wrote it meanwhile, hits beyond the last go. A stop that was not planned may only follow the last one ($17: any may).
- */
-const WRITE_STOP = `with s as (
-   insert into stop as st (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by)
-   select $1::uuid, $2::uuid, $3::int, $4::float8, $5::float8, $6::timestamptz, coalesce($7::text, ''), $8::jsonb, $9, 1, $10
-   where $17::boolean or exists (select 1 from stop where round_id = $2 and seq = $3)
-     or exists (select 1 from round r where id = $2 and $3 = 1 + (select count(*) from stop where round_id = r.id))
-   on conflict (round_id, seq) do update set done_at = excluded.done_at, lon = coalesce(excluded.lon, st.lon),
-     lat = coalesce(excluded.lat, st.lat), stratum = coalesce($7, st.stratum), measures = excluded.measures,
-     skipped = excluded.skipped, version = st.version + 1, written_by = excluded.written_by
-   where $11::int is null or (st.written_by = $10 and $10 <> '') or (st.version = 0 and $11 >= 0) or st.version = $11
-   returning id, version),
- gone as (delete from hit using s where stop_id = s.id and ord > $12),
- put as (
-   insert into hit (stop_id, ord, taxon, amount, part)
-   select s.id, o, t, a, p from s, unnest($13::int[], $14::text[], $15::float8[], $16::int[]) as x (o, t, a, p)
-   on conflict (stop_id, ord) do update set taxon = excluded.taxon, amount = excluded.amount, part = excluded.part)
- select version from s`
-
-/**
- * Write a stop whole: sending it twice leaves it once, and it is never half there. What another device has written
- * meanwhile is not overwritten: it comes back as a conflict. A stop nobody has touched since planning never conflicts.
- */
-export async function putStop(
-  db: Sql,
-  roundId: string,
-  stop: CountedStop,
-  writer?: Writer,
-  { anywhere = false } = {},
-): Promise<PutStop> {
-  const { hits, position } = stop
-  const { rows } = await db.query<{ version: number }>(WRITE_STOP, [
-    stop.id,
-    roundId,
-    stop.seq,
-    position?.[0] ?? null,
-    position?.[1] ?? null,
-    stop.doneAt,
-    stop.stratum,
-    JSON.stringify(stop.measures),
-    stop.skipped,
-    writer?.by ?? '',
-    writer?.base ?? null,
-    hits.length,
-    hits.map((_, i) => i + 1),
-    hits.map((h) => h.taxon),
-    hits.map((h) => h.amount),
-    hits.map((h) => h.part ?? null),
-    anywhere,
-  ])
-  if (rows[0]) return { version: rows[0].version }
-  const current = (await stopsOf(db, [roundId])).get(roundId)!.find((s) => s.seq === stop.seq)
-  if (!current) return { noSuchStop: true }
-  return isDeepStrictEqual(seenIn(current), seenIn(stop)) ? { version: current.version } : { conflict: current }
-}
-
-/** What was seen at a stop, as plain data: fields that are not set do not count. */
-const seenIn = ({ hits, measures, skipped }: Pick<Stop, 'hits' | 'measures' | 'skipped'>): unknown =>
-  JSON.parse(JSON.stringify({ hits, measures, skipped }))
 
 /** Keep a letter, or give it its name (null takes the name away again). */
 export async function putUnknown(db: Sql, roundId: string, letter: string, namedAs: string | null): Promise<void> {

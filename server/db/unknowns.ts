@@ -3,9 +3,13 @@ import type { Sql } from './db.ts'
 
 const columns = `id, letter, place, note, context, observations, made_at as "madeAt", opinion, named_as as "namedAs"`
 
-/** Plants kept under a letter, the newest first. */
+/** Plants kept under a letter, the newest first: all that wait for a name, and the newest of those that have one. */
 export async function listUnknowns(db: Sql): Promise<UnknownPlant[]> {
-  return (await db.query<UnknownPlant>(`select ${columns} from unknown_plant order by made_at desc, id limit 500`)).rows
+  return (
+    await db.query<UnknownPlant>(`select ${columns} from unknown_plant where named_as is null
+    union all (select ${columns} from unknown_plant where named_as is not null order by made_at desc, id limit 500)
+    order by "madeAt" desc, id`)
+  ).rows
 }
 
 /** Keep a description; a new one gets the next free letter, one that is there keeps its own. */

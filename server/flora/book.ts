@@ -4,6 +4,15 @@ import type { FloraProblem } from './problem.ts'
 import { nearest } from './problem.ts'
 import { readPlant } from './readPlant.ts'
 
+/** What the reader of YAML itself gives up on, as aliases of aliases, is wrong with the text like all else. */
+const read: typeof readPlant = (file, ...rest) => {
+  try {
+    return readPlant(file, ...rest)
+  } catch (error) {
+    return { problems: [{ file, line: 1, message: `it could not be read: ${(error as Error).message}` }] }
+  }
+}
+
 /** The shipped flora with the readers' own plants, ready for naming. Adding one compiles it anew. */
 export class Book {
   readonly shipped: Flora
@@ -27,7 +36,7 @@ export class Book {
    */
   add(yaml: string, kept = false): { plant: Plant } | { problems: FloraProblem[] } {
     const id = /^id:\s*(\S+)\s*$/m.exec(yaml)?.[1] ?? 'plant'
-    const { plant, problems } = readPlant(`${id}.yaml`, yaml, this.shipped.characters, kept)
+    const { plant, problems } = read(`${id}.yaml`, yaml, this.shipped.characters, kept)
     if (!plant) return { problems }
     const say = (message: string) => ({ problems: [{ file: `${id}.yaml`, line: 1, message }] })
     if (this.shipped.plants.some((p) => p.id === id))

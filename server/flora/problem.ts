@@ -9,9 +9,17 @@ export interface FloraProblem {
   message: string
 }
 
+/** No id is longer: what lies beyond makes it no nearer to any, and the work grows with it. */
+const LONGEST = 60
+
 /** The ids of a list that are nearest to a mistyped one. */
 export function nearest(typed: string, allowed: readonly string[], count = 3): string[] {
-  return [...allowed].sort((a, b) => distance(typed, a) - distance(typed, b) || (a < b ? -1 : 1)).slice(0, count)
+  const near = typed.slice(0, LONGEST)
+  return allowed
+    .map((id) => ({ id, far: distance(near, id) }))
+    .sort((a, b) => a.far - b.far || (a.id < b.id ? -1 : 1))
+    .slice(0, count)
+    .map(({ id }) => id)
 }
 
 /** Line (from 1) at which a path of a YAML document stands, or that of its nearest parent that does. */

@@ -25,6 +25,7 @@ const sqlStates: Record<string, Known> = {
   },
   '22P02': { status: 400, code: 'invalid', message: 'A value is not in the form expected.' },
   '22008': { status: 400, code: 'invalid', message: 'A date is out of range.' },
+  '22P05': { status: 400, code: 'invalid', message: 'A text holds a character that cannot be stored.' },
   '22021': { status: 400, code: 'invalid', message: 'A text holds a character that cannot be stored.' },
 }
 
@@ -51,17 +52,25 @@ function withoutValues(error: unknown): unknown {
   return Object.assign(new Error(message), { stack, code, routine, query })
 }
 
+const READS = new Set(['GET', 'HEAD'])
+/** What somebody typed comes back in an answer, but not all of it. */
+const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most)} …` : text)
+
 export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler {
-  return (error: unknown, _req, res, next) => {
+  return (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error)
     const said = known(error)
     if (!said || said.status >= 500) log(withoutValues(error))
     const { status, code, message, field } = said ?? {
       status: 500,
       code: 'internal',
-      message: 'Something went wrong here. What you sent was not saved.',
+      message: READS.has(req.method)
+        ? 'Something went wrong here, so this could not be read.'
+        : 'Something went wrong here. What you sent was not saved.',
     }
     const theirs = error instanceof ConflictError ? { theirs: error.theirs } : {}
-    res.status(status).json({ error: { code, message, ...(field ? { field } : {}), ...theirs } })
+    res
+      .status(status)
+      .json({ error: { code, message: cut(message, 500), ...(field ? { field: cut(field, 100) } : {}), ...theirs } })
   }
 }

@@ -26,6 +26,27 @@ function firstProblem(errors: ValidationError[], path = ''): { field: string; me
   return undefined
 }
 
+/** Deeper than anything this server is sent. */
+const DEEPEST = 40
+const NO_KEYS = new Set(['__proto__', 'constructor', 'prototype'])
+/** The database keeps no NUL and no half of a character. */
+const isStorable = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text)
+
+/** @throws HttpError 400 what no rule of a class sees: depth, texts that cannot be stored, names that belong to every object */
+function checkPlain(value: unknown, field = '', depth = 0): void {
+  if (typeof value === 'string') {
+    if (!isStorable(value)) throw badRequest('A text holds a character that cannot be stored.', field)
+    return
+  }
+  if (typeof value !== 'object' || value === null) return
+  if (depth === DEEPEST) throw badRequest('The body is nested too deeply.', field.slice(0, 60))
+  for (const [key, inner] of Object.entries(value)) {
+    const at = Array.isArray(value) ? `${field}[${key}]` : field ? `${field}.${key}` : key
+    if (NO_KEYS.has(key) || !isStorable(key)) throw badRequest('A name in the body cannot be stored.', at.slice(0, 60))
+    checkPlain(inner, at, depth + 1)
+  }
+}
+
 /**
  * A checked instance of an input class from whatever was sent.
  *
@@ -34,6 +55,7 @@ function firstProblem(errors: ValidationError[], path = ''): { field: string; me
 export function parseBody<T extends object>(kind: new () => T, body: unknown): T {
   if (typeof body !== 'object' || body === null || Array.isArray(body))
     throw badRequest('The body must be a JSON object.')
+  checkPlain(body)
   const input = plainToInstance(kind, body)
   const problem = firstProblem(
     validateSync(input, { whitelist: true, forbidNonWhitelisted: true, forbidUnknownValues: true }),

@@ -1,23 +1,18 @@
 import { isISO8601, isUUID } from 'class-validator'
 import { Router, type Request, type Response } from 'express'
 import type { Asker } from '../access/askerOf.ts'
-import {
-  accountFor,
-  addAccount,
-  changeAccount,
-  listAccounts,
-  openAdvisors,
-  setPassword,
-  type Account,
-} from '../access/accounts.ts'
+import { accountFor, addAccount, changeAccount, listAccounts, setPassword, type Account } from '../access/accounts.ts'
 import { listAudit } from '../access/audit.ts'
 import { limitSignIn } from '../access/limits.ts'
 import { addLink, dropLink, listLinks, noteOpened } from '../access/links.ts'
+import type { PlanLine } from '@/core/records/planItem.ts'
+import type { Round } from '@/core/records/round.ts'
 import type { Db } from '../db/db.ts'
 import { listKept } from '../db/kept.ts'
 import { listPlan } from '../db/plan.ts'
 import { getRound } from '../db/rounds.ts'
 import { badRequest, HttpError, notFound } from '../http/httpError.ts'
+import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import {
   AccountInput,
@@ -71,13 +66,6 @@ const accountIn = async (db: Db, id: string): Promise<Account> => {
   return account
 }
 
-/** Somebody must be left who can let others in. */
-async function checkStillOpen(db: Db, before: Account, to: AccountInput): Promise<void> {
-  const leaves = before.role === 'advisor' && !before.closedAt && (to.closed || to.role !== 'advisor')
-  if (leaves && (await openAdvisors(db)) < 2)
-    throw badRequest('This is the last advisor: nobody could let others in any more.', to.closed ? 'closed' : 'role')
-}
-
 function accounts(db: Db): Router {
   return Router()
     .get('/accounts', async (_req, res) => void res.json(await listAccounts(db)))
@@ -87,7 +75,6 @@ function accounts(db: Db): Router {
     .put('/accounts/:id', async (req, res) => {
       const input = parseBody(AccountInput, req.body)
       const account = await accountIn(db, req.params.id)
-      await checkStillOpen(db, account, input)
       res.json(await changeAccount(db, account.id, input))
     })
     .put('/accounts/:id/password', async (req, res) => {
@@ -104,6 +91,16 @@ function accounts(db: Db): Router {
     })
 }
 
+/** What stands on the pages of a round, and no more: notes and who counted are the advisor's own, other rounds another's. */
+function forClient(round: Round, plan: PlanLine[]): { round: Round; plan: PlanLine[] } {
+  const settings = { ...round.settings }
+  delete settings.observer
+  return {
+    round: { ...round, settings, paddock: { ...round.paddock, note: '' } },
+    plan: plan.filter((p) => p.roundId === null || p.roundId === round.id).map((p) => ({ ...p, outcome: '' })),
+  }
+}
+
 function links(db: Db): Router {
   return Router()
     .get('/links', async (req, res) => {
@@ -117,7 +114,7 @@ function links(db: Db): Router {
       res.status(201).json(await addLink(db, { ...input, madeBy: askerIn(res).who }))
     })
     .delete('/links/:id', async (req, res) => {
-      if (isUUID(req.params.id)) await dropLink(db, req.params.id)
+      await dropLink(db, idOf(req.params.id, 'id'))
       res.json({ id: req.params.id })
     })
     .get('/shared', async (_req, res) => {
@@ -127,7 +124,7 @@ function links(db: Db): Router {
       const [plan, kept] = await Promise.all([listPlan(db, round.paddockId), listKept(db)])
       await noteOpened(db, link.id)
       const said = kept.filter((k) => k.subject === round.id || k.subject === round.paddockId)
-      res.set('cache-control', 'no-store').json({ round, plan, kept: said })
+      res.set('cache-control', 'no-store').json({ ...forClient(round, plan), kept: said })
     })
 }
 

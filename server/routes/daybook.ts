@@ -1,7 +1,7 @@
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
-import { isComposition } from '@/core/survey/methods.ts'
+import { isComposition } from '@/core/methods/index.ts'
 import { yearCount, type YearCount } from '@/core/survey/paddockHistory.ts'
 import type { Db } from '../db/db.ts'
 import { listAllEvents } from '../db/places.ts'

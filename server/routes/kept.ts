@@ -6,6 +6,7 @@ import { dropKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kep
 import { getEvent, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
 import type { Book } from '../flora/book.ts'
+import { idOf } from '../http/idOf.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
@@ -60,7 +61,7 @@ export function keptRoutes(db: Db, book: Book): Router {
     })
     .delete('/kept/:kind/:subject', async (req, res) => {
       const kind = kindOf(req.params.kind)
-      if (isUUID(req.params.subject)) await dropKept(db, req.params.subject, kind)
+      await dropKept(db, idOf(req.params.subject, 'subject'), kind)
       res.json({ subject: req.params.subject })
     })
 }

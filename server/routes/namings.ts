@@ -2,6 +2,7 @@ import { Router } from 'express'
 import type { Db } from '../db/db.ts'
 import { addNaming, listNamings } from '../db/namings.ts'
 import { putUnknown } from '../db/rounds.ts'
+import { idOf } from '../http/idOf.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { readContext, readObservations } from './identifyInput.ts'
@@ -11,7 +12,12 @@ import type { Book } from '../flora/book.ts'
 /** Names written down; one that answers a letter of a round gives that letter its name in the same step. */
 export function namingRoutes(db: Db, book: Book): Router {
   return Router()
-    .get('/namings', async (_req, res) => void res.json(await listNamings(db)))
+    .get('/namings', async (req, res) => {
+      const { round } = req.query
+      res.json(
+        await listNamings(db, round === undefined ? undefined : idOf(typeof round === 'string' ? round : '', 'round')),
+      )
+    })
     .post('/namings', async (req, res) => {
       const input = parseBody(NamingInput, req.body)
       const naming = {

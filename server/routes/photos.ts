@@ -33,7 +33,7 @@ export function photoRoutes(db: Db): Router {
     .get('/photos/:id', async (req, res) => {
       const photo = await readPhoto(db, uuid(req.params.id))
       if (!photo) throw notFound('picture')
-      res.set('cache-control', 'private, max-age=31536000, immutable').type(photo.mime).send(Buffer.from(photo.bytes))
+      res.set('cache-control', 'private, max-age=31536000, immutable').type(photo.mime).send(photo.bytes)
     })
     .put('/photos/:id', express.raw({ type: () => true, limit: MOST_BYTES }), async (req, res) => {
       const id = uuid(req.params.id)

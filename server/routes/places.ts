@@ -18,6 +18,7 @@ import {
 } from '../db/places.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
+import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { EventInput, PaddockInput } from './placeInput.ts'
 import { HoldingInput } from './roundInput.ts'
@@ -88,7 +89,7 @@ export function placeRoutes(db: Db, book: Book): Router {
     })
     .delete('/paddocks/:id/events/:event', async (req, res) => {
       const { id } = await paddockAt(db, req.params.id)
-      if (isUUID(req.params.event)) await dropEvent(db, id, req.params.event)
+      await dropEvent(db, id, idOf(req.params.event, 'event'))
       res.json({ id: req.params.event })
     })
 }

@@ -8,6 +8,7 @@ import { getRound } from '../db/rounds.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
+import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { PlanItemInput } from './planInput.ts'
 
@@ -38,7 +39,7 @@ export function planRoutes(db: Db, book: Book): Router {
       res.json({ id: req.params.id })
     })
     .delete('/plan-items/:id', async (req, res) => {
-      if (isUUID(req.params.id)) await dropPlanItem(db, req.params.id)
+      await dropPlanItem(db, idOf(req.params.id, 'id'))
       res.json({ id: req.params.id })
     })
     .get('/plan.ics', async (_req, res) => {

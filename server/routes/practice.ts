@@ -5,6 +5,7 @@ import { addAnswers, dropNamingCheck, listAnswers, listNamingChecks, putNamingCh
 import type { Book } from '../flora/book.ts'
 import { notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
+import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { AnswersInput, NamingCheckInput } from './practiceInput.ts'
 
@@ -31,7 +32,7 @@ export function practiceRoutes(db: Db, book: Book): Router {
       res.json({ namingId: req.params.naming })
     })
     .delete('/naming-checks/:naming', async (req, res) => {
-      if (isUUID(req.params.naming)) await dropNamingCheck(db, req.params.naming)
+      await dropNamingCheck(db, idOf(req.params.naming, 'naming'))
       res.json({ namingId: req.params.naming })
     })
 }

@@ -5,6 +5,7 @@ import {
   ArrayMaxSize,
   ArrayMinSize,
   IsArray,
+  IsBoolean,
   IsDateString,
   IsIn,
   IsInt,
@@ -31,7 +32,7 @@ import {
   type RouteKind,
   type SwardStage,
 } from '@/core/records/measures.ts'
-import { fewSpeciesConventions, type FewSpecies } from '@/core/survey/dryWeightRank.ts'
+import { fewSpeciesConventions, type FewSpecies } from '@/core/methods/estimators/dryWeightRank.ts'
 import { SeenInput } from './identifyInput.ts'
 
 export class HoldingInput {
@@ -125,7 +126,12 @@ export class StopInput {
   @IsOptional() @IsString() @MaxLength(300) skipped?: string | null
   /** The device that writes, and the version of the stop that it had. */
   @IsOptional() @IsUUID() by?: string
-  @IsOptional() @IsInt() @Min(0) base?: number
+  @IsOptional() @IsInt() @Min(-1) base?: number
+  /** Id of the command, and of those that it takes the place of. */
+  @IsOptional() @IsUUID() command?: string
+  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsUUID('all', { each: true }) after?: string[]
+  /** Added on the way, not planned. */
+  @IsOptional() @IsBoolean() added?: boolean
 }
 
 export class UnknownInput {

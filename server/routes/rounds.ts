@@ -5,7 +5,8 @@ import { openStop, type Stop } from '@/core/records/round.ts'
 import { wRoute, type Position } from '@/core/geo/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
-import { addRound, getRound, hasRound, listRounds, putStop, putUnknown, type CountedStop } from '../db/rounds.ts'
+import { addRound, getRound, hasRound, listRounds, putUnknown } from '../db/rounds.ts'
+import { putStop, type CountedStop } from '../db/stops.ts'
 import { badRequest, ConflictError, notFound } from '../http/httpError.ts'
 import { knownTaxon } from '../http/knownTaxon.ts'
 import { isUUID } from 'class-validator'
@@ -64,6 +65,9 @@ export function stopFrom(input: StopInput, seq: number, book: Book): CountedStop
   }
 }
 
+const writerIn = ({ by, base = 0, command, after, added }: StopInput) =>
+  by ? { by, base, command, after, added } : undefined
+
 /** Stops that may be added beyond those planned. */
 const MOST_STOPS = 1000
 
@@ -83,13 +87,11 @@ export function roundRoutes(db: Db, book: Book): Router {
       if (!isUUID(id)) throw notFound('round')
       const stop = stopFrom(input, seq, book)
       const written =
-        Number.isInteger(seq) && seq <= MOST_STOPS
-          ? await putStop(db, id, stop, input.by ? { by: input.by, base: input.base ?? 0 } : undefined)
-          : { noSuchStop: true }
+        Number.isInteger(seq) && seq <= MOST_STOPS ? await putStop(db, id, stop, writerIn(input)) : { noSuchStop: true }
       if ('noSuchStop' in written) throw notFound((await hasRound(db, id)) ? 'stop' : 'round')
       if ('conflict' in written)
         throw new ConflictError('This stop was counted on another device too.', written.conflict)
-      res.json({ seq, hits: stop.hits.length, version: written.version })
+      res.json({ seq: written.seq, hits: stop.hits.length, version: written.version })
     })
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {
       const input = parseBody(UnknownInput, req.body)

@@ -2,7 +2,7 @@ import { methods, type Method } from '@/core/records/method.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import {
   countReducer,
   pointsAt,
@@ -45,7 +45,7 @@ const run = (method: Method, done: CountAction[]) => done.reduce(countReducer, b
 const written = (s: Stop) => ({ hits: s.hits, measures: s.measures, doneAt: s.doneAt, skipped: s.skipped })
 
 describe.each(methods.map((m) => [m]))('%s, whatever is pressed', (method) => {
-  const { entry } = methodInfo[method]
+  const { entry } = countingMethods[method]
 
   it('as many undos as there were changes lead back to empty stops', () => {
     fc.assert(

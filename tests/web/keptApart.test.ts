@@ -1,16 +1,15 @@
-import { keyOf, requestOf, type Command } from '@/contract/commands.ts'
+import { keyOf, requestOf, type Command, type KeptApart } from '@/contract/commands.ts'
 import { randomLcg } from 'd3-random'
-import { beforeEach, describe, expect, it, vi } from 'vitest'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { weighUp } from '@/core/assess/weighUp.ts'
 import { madeFrame } from '@/web/features/practice/madeFrame.ts'
-import { usePracticeAnswers } from '@/web/entities/practice/practiceStore.ts'
+import { fresh, reads, serverReads } from '@/web/data/reads.ts'
 import { keep } from '@/web/stores/keptApart.ts'
-import { useOutbox } from '@/web/stores/outboxStore.ts'
-import { firstHerd, useHerds } from '@/web/entities/round/herdStore.ts'
-import { takeKept } from '@/web/entities/round/readKept.ts'
+import { takenListeners, useOutbox } from '@/web/stores/outboxStore.ts'
+import { firstHerd } from '@/web/entities/round/herd.ts'
 import { seasonShares } from '@/web/features/weigh-up/seasonShares.ts'
 import { stillToFind } from '@/web/entities/round/stillToFind.ts'
 import { unwanted } from '@/web/features/weigh-up/unwanted.ts'
@@ -18,39 +17,37 @@ import { unwanted } from '@/web/features/weigh-up/unwanted.ts'
 const posted: Command[] = []
 beforeEach(() => {
   posted.length = 0
+  serverReads.clear()
   useOutbox.setState({ pending: [], post: (command) => void posted.push(command) })
-  useHerds.setState({ plans: {} })
 })
+afterEach(() => void vi.unstubAllGlobals())
+
+const waits = (...commands: Command[]) =>
+  useOutbox.setState({ pending: commands.map((command) => ({ key: keyOf(command), command })) })
+const serverSays = (value: unknown) => vi.stubGlobal('fetch', async () => new Response(JSON.stringify(value)))
 
 describe('stock of a paddock', () => {
-  it('begins as a usual herd, keeps what is changed, and goes to the server whole', () => {
-    useHerds.getState().set('croft', { count: 62 })
-    useHerds.getState().set('croft', { animal: 'goat-milking' })
-    const plan = { ...firstHerd, count: 62, animal: 'goat-milking' }
-    expect(useHerds.getState().plans).toEqual({ croft: plan })
-    expect(posted.at(-1)).toEqual({ do: 'keep-apart', kind: 'herd', subject: 'croft', value: plan })
-  })
+  const herd = (count: number) => ({ ...firstHerd, count })
+  const saidOf = (kept: KeptApart[]) => kept.map((k) => [k.subject, (k.value as { count: number }).count])
 
-  it('of another device is taken over, but not over what still waits to be sent from here', () => {
-    const mine = { ...firstHerd, count: 5 }
-    useHerds.setState({ plans: { here: mine, other: mine } })
-    useOutbox.setState({
-      pending: [{ key: 'k', command: { do: 'keep-apart', kind: 'herd', subject: 'here', value: mine } }],
-    })
-    const theirs = { ...firstHerd, count: 80 }
-    takeKept(
-      ['here', 'other', 'new'].map((subject) => ({
-        subject,
-        kind: 'herd' as const,
-        value: theirs,
-        savedAt: '',
-      })) as never,
-    )
-    expect(Object.entries(useHerds.getState().plans).map(([k, p]) => [k, p.count])).toEqual([
+  it('of another device is taken over, but not over what still waits to be sent from here', async () => {
+    waits({ do: 'keep-apart', kind: 'herd', subject: 'here', value: herd(5) })
+    serverSays(['here', 'other'].map((subject) => ({ subject, kind: 'herd', value: herd(80) })))
+    expect(saidOf(await fresh(reads.kept))).toEqual([
       ['here', 5],
       ['other', 80],
-      ['new', 80],
     ])
+  })
+
+  it('that was taken away, here or on another device, is not said any more', async () => {
+    serverSays([{ subject: 'r1', kind: 'lab', value: herd(1) }])
+    expect(await fresh(reads.kept)).toHaveLength(1)
+    waits({ do: 'drop-apart', kind: 'lab', subject: 'r1' })
+    expect(await fresh(reads.kept)).toEqual([])
+    waits()
+    serverSays([])
+    expect(await fresh(reads.kept)).toEqual([])
+    expect(serverReads.getQueryData(['kept'])).toEqual([])
   })
 
   it('what is taken away is taken away on the server', () => {
@@ -63,27 +60,26 @@ describe('stock of a paddock', () => {
 describe('answers of practice', () => {
   const answer = (id: string) => ({ id, kind: 'name', about: 'timothy' }) as unknown as PracticeAnswer
 
-  it('are there at once, and go out each under its own id', () => {
-    usePracticeAnswers.setState({ answers: [] })
-    usePracticeAnswers.getState().keep(answer('a'))
-    usePracticeAnswers.getState().keep(answer('b'))
-    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b'])
-    expect(new Set(posted.map(keyOf)).size).toBe(2)
+  it('go out each under its own id', () => {
+    const keys = ['a', 'b'].map((id) => keyOf({ do: 'keep-answers', answers: [answer(id)] }))
+    expect(new Set(keys).size).toBe(2)
   })
 
-  it('of the server and those that wait stand once each; without a line those that wait are all', async () => {
-    const pending = ['b', 'c'].map((id) => ({
-      key: id,
-      command: { do: 'keep-answers' as const, answers: [answer(id)] },
-    }))
-    useOutbox.setState({ pending })
-    vi.stubGlobal('fetch', async () => new Response(JSON.stringify([answer('a'), answer('b')])))
-    await usePracticeAnswers.getState().read()
-    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['a', 'b', 'c'])
-    vi.stubGlobal('fetch', () => Promise.reject<Response>(new TypeError('no network')))
-    await usePracticeAnswers.getState().read()
-    expect(usePracticeAnswers.getState().answers.map((a) => a.id)).toEqual(['b', 'c'])
-    vi.unstubAllGlobals()
+  it('of the server and those that wait stand once each', async () => {
+    waits({ do: 'keep-answers', answers: [answer('b')] }, { do: 'keep-answers', answers: [answer('c')] })
+    serverSays([answer('a'), answer('b')])
+    expect((await fresh(reads.answers)).map((a) => a.id)).toEqual(['a', 'b', 'c'])
+  })
+
+  it('one that the server takes while the list is on its way is in the list', async () => {
+    let come: (answer: Response) => void = () => undefined
+    vi.stubGlobal('fetch', () => new Promise<Response>((r) => (come = r)))
+    const reading = fresh(reads.answers)
+    await vi.waitFor(() => expect(serverReads.isFetching()).toBe(0))
+    await new Promise((r) => setTimeout(r))
+    for (const tell of takenListeners) tell({ command: { do: 'keep-answers', answers: [answer('b')] }, mine: true })
+    come(new Response(JSON.stringify([answer('a')])))
+    expect((await reading).map((a) => a.id)).toEqual(['a', 'b'])
   })
 })
 

@@ -281,12 +281,16 @@ describe('a file of what was not sent', () => {
   const drop: Command = { do: 'delete-plan-item', id: 'x' }
 
   it('comes back as it was', () => {
-    expect(readUnsent(JSON.stringify(unsentFile([stop, drop])))).toEqual([stop, drop])
+    const unsent = [
+      { command: stop, base: 4 },
+      { command: drop, base: -1 },
+    ]
+    expect(readUnsent(JSON.stringify(unsentFile(unsent)))).toEqual(unsent)
   })
 
   it('written by an earlier version, as requests, it is read as commands', () => {
     const letters = [{ key: 'k', ...requestOf(stop), stop: true }]
-    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([stop])
+    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([{ command: stop, base: -1 }])
   })
 
   const earlier = { method: 'PUT', url: '/api/rounds/r/stops/1', body: {} }
@@ -304,8 +308,8 @@ describe('a file of what was not sent', () => {
   })
 
   it('an id that is an address stays an id', () => {
-    const [read] = readUnsent(JSON.stringify(unsentFile([{ do: 'delete-plan-item', id: '../accounts' }])))!
-    expect(requestOf(read!).url).toBe('/api/plan-items/..%2Faccounts')
+    const [read] = readUnsent(JSON.stringify(unsentFile([{ command: { do: 'delete-plan-item', id: '../accounts' } }])))!
+    expect(requestOf(read!.command).url).toBe('/api/plan-items/..%2Faccounts')
   })
 
   it('another file is not one', () => {

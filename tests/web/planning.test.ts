@@ -1,6 +1,6 @@
 import { methods } from '@/core/records/method.ts'
 import { describe, expect, it } from 'vitest'
-import { methodInfo, READING } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { SettingsInput } from '@/server/routes/roundInput.ts'
@@ -24,7 +24,9 @@ describe('settings of a planned round', () => {
     for (const m of methods) {
       expect('scale' in of(m), m).toBe(m === 'cover-classes')
       expect('stripWidthM' in of(m), m).toBe(m === 'search-walk')
-      expect('frameM2' in of(m), m).toBe(methodInfo[m].unit === 'frame' || READING[m] !== undefined)
+      // Whoever carries a frame of an area has to say how large it is.
+      const carries = countingMethods[m].kit.some((k) => k === 'frame' || k === 'nested-frame')
+      expect('frameM2' in of(m), m).toBe(carries)
     }
   })
 })

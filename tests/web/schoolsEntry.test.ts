@@ -2,7 +2,7 @@ import type { Method } from '@/core/records/method.ts'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
-import { braunBlanquet, sixClasses } from '@/core/survey/coverClasses.ts'
+import { braunBlanquet, sixClasses } from '@/core/methods/estimators/coverClasses.ts'
 import {
   countReducer,
   lacking,

@@ -11,6 +11,7 @@ const source = readFileSync(join(projectRoot, 'web/serviceWorker.js'), 'utf8')
 
 /** A browser's store of answers, in memory: by address, whole texts. */
 class Caches {
+  full = false
   readonly stores = new Map<string, Map<string, string>>()
   private store = (name: string) => {
     const store = this.stores.get(name) ?? new Map<string, string>()
@@ -24,8 +25,10 @@ class Caches {
       const text = store.get(this.address(r))
       return text === undefined ? undefined : new Response(text)
     }
-    const put = async (r: string | { url: string }, answer: Response) =>
-      void store.set(this.address(r), await answer.text())
+    const put = async (r: string | { url: string }, answer: Response) => {
+      if (this.full) throw new DOMException('full', 'QuotaExceededError')
+      store.set(this.address(r), await answer.text())
+    }
     const add = async (url: string) => put(url, await fetchNow(url))
     return { match, put, add, addAll: (urls: string[]) => Promise.all(urls.map(add)) }
   }
@@ -44,7 +47,8 @@ const fetchNow = async (r: string | { url: string }): Promise<Response> => {
   if (!answer) throw new TypeError('no network')
   return answer()
 }
-const json = (value: unknown) => () => new Response(JSON.stringify(value))
+const JSON_TYPE = { headers: { 'content-type': 'application/json; charset=utf-8' } }
+const json = (value: unknown) => () => new Response(JSON.stringify(value), JSON_TYPE)
 
 /** Ask as a page would. @returns undefined where the browser is left to do it itself */
 async function ask(path: string, { method = 'GET', mode = 'cors', origin = HERE } = {}) {
@@ -53,9 +57,9 @@ async function ask(path: string, { method = 'GET', mode = 'cors', origin = HERE 
   handlers.fetch!({ request, respondWith: (r: Promise<Response>) => (answer = r) })
   return answer && (await answer).text().catch(() => 'error')
 }
-const event = async (name: 'install' | 'activate') => {
+const event = async (name: 'install' | 'activate' | 'message', data?: string) => {
   let work: Promise<unknown> = Promise.resolve()
-  handlers[name]!({ waitUntil: (w: Promise<unknown>) => (work = w) })
+  handlers[name]!({ data, waitUntil: (w: Promise<unknown>) => (work = w) })
   await work
 }
 const keptRound = () => JSON.parse(caches.stores.get('fold-sprig-data')!.get('/api/rounds/r')!) as { title?: string; stops: object[] } // prettier-ignore
@@ -105,13 +109,57 @@ describe('the app without a signal', () => {
   it('an answer that says no is handed on and not kept', async () => {
     server['/api/rounds'] = json(['good'])
     await ask('/api/rounds')
-    server['/api/rounds'] = () => new Response('{"error":1}', { status: 401 })
+    server['/api/rounds'] = () => new Response('{"error":1}', { ...JSON_TYPE, status: 500 })
     expect(await ask('/api/rounds')).toBe('{"error":1}')
     server = {}
     expect(await ask('/api/rounds')).toBe('["good"]')
   })
 
+  it('a page to sign in at, of the network in between, is not kept as records; what the server said last is shown', async () => {
+    server['/api/rounds'] = json(['good'])
+    await ask('/api/rounds')
+    server['/api/rounds'] = () => new Response('<h1>Sign in to the wireless</h1>', { headers: { 'content-type': 'text/html' } }) // prettier-ignore
+    expect(await ask('/api/rounds')).toBe('["good"]')
+    server['/api/places'] = server['/api/rounds']
+    expect(await ask('/api/places')).toContain('wireless')
+    server = {}
+    expect(await ask('/api/rounds')).toBe('["good"]')
+    await expect(ask('/api/places')).rejects.toThrow('no network')
+  })
+
+  it('once nobody is signed in, nothing of the records is shown any more', async () => {
+    server['/api/rounds'] = json(['mine'])
+    await ask('/api/rounds')
+    server['/api/plan-items'] = () => new Response('{}', { ...JSON_TYPE, status: 401 })
+    await ask('/api/plan-items')
+    server = {}
+    await expect(ask('/api/rounds')).rejects.toThrow('no network')
+  })
+
+  it('an answer that was on its way when somebody signed out is not kept', async () => {
+    let come: (answer: Response) => void = () => undefined
+    server['/api/rounds'] = () => new Promise<Response>((r) => (come = r))
+    const asked = ask('/api/rounds')
+    await new Promise((r) => setTimeout(r))
+    await event('message', 'forget')
+    come(json(['mine'])())
+    expect(await asked).toBe('["mine"]')
+    expect(caches.stores.get('fold-sprig-data')?.size ?? 0).toBe(0)
+  })
+
+  it('a store that is full does not stand between the server and the page', async () => {
+    server['/api/rounds'] = json(['old'])
+    await ask('/api/rounds')
+    caches.full = true
+    server['/api/rounds'] = json(['new'])
+    expect(await ask('/api/rounds')).toBe('["new"]')
+  })
+
   it.each([
+    ['accounts', '/api/accounts', {}],
+    ['the trail', '/api/audit', {}],
+    ['links', '/api/links', {}],
+    ['copies', '/api/copies', {}],
     ['a write', '/api/rounds', { method: 'POST' }],
     ['another site', '/x', { origin: 'http://elsewhere.example' }],
     ['pictures', '/api/photos/1', {}],

@@ -7,6 +7,7 @@ import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { KeptApart } from '@/contract/commands.ts'
 import { askedFor } from './askedFor.ts'
 import { say, word } from '../language/say.ts'
 
@@ -45,6 +46,8 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
     response = await fetch(url, {
       method,
       signal: AbortSignal.timeout(LONGEST_MS),
+      // A page to sign in at, or of somebody else's network, is no answer of ours.
+      ...(method === 'GET' ? {} : { redirect: 'error' as const }),
       headers: {
         ...(link ? { authorization: `Bearer ${link}` } : {}),
         ...(body === undefined
@@ -57,11 +60,23 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
     throw new ApiError(0, say('The server does not answer. What you typed is kept here and sent when it is back.'))
   }
   const answer: unknown = await response.json().catch(() => undefined)
-  if (response.ok) return answer as T
+  if (response.ok && answer !== undefined) return answer as T
+  if (response.ok)
+    throw new ApiError(
+      0,
+      say('Something between this device and the server answered in its place. What you typed is kept here.'),
+    )
+  // Said as long as it is: a window may have been nearly over.
+  const wait = response.status === 429 ? Number(response.headers.get('retry-after')) : 0
   const error = (answer as { error?: { message: string; field?: string; theirs?: unknown } } | undefined)?.error
   throw new ApiError(
     response.status,
-    error ? word(error.message) : say('The server answered {{status}}.', { status: response.status }),
+    [
+      error ? word(error.message) : say('The server answered {{status}}.', { status: response.status }),
+      wait > 0 ? say('Again in {{count}} seconds.', { count: wait }) : '',
+    ]
+      .filter(Boolean)
+      .join(' '),
     error?.field,
     error?.theirs,
   )
@@ -74,6 +89,8 @@ export interface KeptCopy {
   madeAt: string
 }
 export const getCopies = () => send<KeptCopy[]>('GET', '/api/copies')
+/** Why the daily copy could not be made, where it could not. */
+export const getCopyState = () => send<{ problem: string | null }>('GET', '/api/copies/state')
 export const checkCopy = (file: File) =>
   send<{ madeAt: string; tables: { name: string; rows: number }[] }>('POST', '/api/backup/check', file)
 
@@ -95,6 +112,8 @@ export const getMostCounted = () => send<{ paddockId: string | null; counts: Yea
 export const getRecentlyFound = () => send<string[]>('GET', '/api/recently-found')
 export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-checks')
 export const getNamings = () => send<Naming[]>('GET', '/api/namings')
+/** Every name that was written down in a round, however long ago. */
+export const getNamingsOf = (roundId: string) => send<Naming[]>('GET', `/api/namings?round=${roundId}`)
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')
 
@@ -151,5 +170,5 @@ export const addLink = (roundId: string, days: number) =>
   send<{ link: ClientLink; token: string }>('POST', '/api/links', { id: crypto.randomUUID(), roundId, days })
 export const dropLink = (id: string) => send<unknown>('DELETE', `/api/links/${id}`)
 
-export type Kept = { subject: string; kind: 'herd' | 'lab' | 'runners' | 'sowing'; value: object }[]
+export type Kept = KeptApart[]
 export const getShared = () => send<{ round: Round; plan: PlanLine[]; kept: Kept }>('GET', '/api/shared')

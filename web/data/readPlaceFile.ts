@@ -1,6 +1,7 @@
 import { refusedFile } from '@/text/fileWords.ts'
 import { gpx, kml } from '@tmcw/togeojson'
 import type { FeatureCollection, Polygon } from 'geojson'
+import { isKml } from '@/core/formats/mapXml.ts'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import { say } from '../language/say.ts'
 
@@ -17,7 +18,8 @@ function areaOrWalk(walks: FeatureCollection): unknown {
 
 /** What a file of a map program or a receiver holds, as GeoJSON. */
 export interface MapFile {
-  kind: 'GPX' | 'KML'
+  /** Name of the outermost element. */
+  root: string
   features: FeatureCollection
 }
 
@@ -31,12 +33,12 @@ export function readMapXml(text: string, name: string): MapFile {
   if (/<!(DOCTYPE|ENTITY)/i.test(text))
     throw new Error(say('{{name}} declares entities; such a file is not read.', { name }))
   const document = new DOMParser().parseFromString(text, 'text/xml')
-  const kind = /^(.+:)?kml$/i.test(document.documentElement?.nodeName ?? '') ? 'KML' : 'GPX'
+  const root = document.documentElement?.nodeName ?? ''
   if (document.querySelector('parsererror'))
     throw new Error(say('{{name}} is neither GPX nor KML: it could not be read as XML.', { name }))
-  const features = (kind === 'KML' ? kml(document) : gpx(document)) as FeatureCollection
+  const features = (isKml(root) ? kml(document) : gpx(document)) as FeatureCollection
   if (features.features.length === 0) throw new Error(say('{{name}} holds no track, route, point or area.', { name }))
-  return { kind, features }
+  return { root, features }
 }
 
 export function parseJson(text: string, name: string): unknown {

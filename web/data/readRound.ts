@@ -1,7 +1,8 @@
 import { plannedRound, roundAfter, roundsAfter } from '@/contract/applied.ts'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
-import { ApiError, getRound, getRounds } from '../api/client.ts'
+import { ApiError } from '../api/client.ts'
 import { readPlaces } from './readPlaces.ts'
+import { fresh, reads, type Read } from './reads.ts'
 import { pendingCommands } from '../stores/outboxStore.ts'
 import { say } from '../language/say.ts'
 
@@ -19,7 +20,7 @@ export async function readRound(id: string): Promise<Round> {
   const planned = await waitingRound(id)
   if (planned) return withWaiting(planned)
   try {
-    return withWaiting(await getRound(id))
+    return await fresh(reads.round(id))
   } catch (error) {
     if (error instanceof ApiError && error.status === 0)
       throw new ApiError(0, say('The server does not answer, and this round was not opened on this device before.'))
@@ -29,9 +30,17 @@ export async function readRound(id: string): Promise<Round> {
 
 /** All rounds, with those that were planned here and are still to be sent. */
 export async function readRounds(): Promise<RoundSummary[]> {
-  const known = await getRounds()
+  const known = await fresh(reads.rounds)
   const waiting = pendingCommands().filter((c) => c.do === 'plan-round')
   if (waiting.length === 0) return known
   const places = await readPlaces()
   return waiting.reduceRight((rounds, c) => roundsAfter(rounds, c, places), known)
 }
+
+/** The rounds of a paddock that fit, read whole, the latest first; one that cannot be read is an error, never left out. */
+export const roundsOf = (paddockId: string, why: string, fits: (r: RoundSummary) => boolean): Read<Round[]> => ({
+  queryKey: ['rounds', 'of', paddockId, why],
+  queryFn: async () =>
+    Promise.all((await readRounds()).filter((r) => r.paddockId === paddockId && fits(r)).map((r) => readRound(r.id))),
+  after: (rounds) => rounds,
+})

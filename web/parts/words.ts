@@ -1,6 +1,6 @@
 import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { Character, Effort } from '@/core/flora/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
 import { say, word } from '../language/say.ts'
@@ -121,7 +121,7 @@ export const monthNames = (): string[] => [
 /** What was counted, in words: points over stops, or frames. */
 export function countedWords(method: Method, made: { total: number; stops: number }): string {
   const words = methodWords(method)
-  const info = methodInfo[method]
+  const info = countingMethods[method]
   const units = `${made.stops} ${made.stops === 1 ? words.unitName : words.units}`
   return info.entry === 'points'
     ? say('{{total}} points over {{units}}', { total: Math.round(made.total), units })

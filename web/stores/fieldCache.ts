@@ -58,5 +58,7 @@ export async function keepForTheField(): Promise<void> {
 
 /** Take away what was kept of the records, for whoever uses this device next. */
 export async function forgetRecords(): Promise<void> {
+  // What is still on its way is not kept either.
+  globalThis.navigator?.serviceWorker?.controller?.postMessage('forget')
   if ('caches' in globalThis) await caches.delete(DATA)
 }

@@ -1,5 +1,6 @@
 import { create } from 'zustand'
 import { getMe, signIn, signOut, type Me } from '../api/client.ts'
+import { serverReads } from '../data/reads.ts'
 import { forgetRecords } from './fieldCache.ts'
 import { useOutbox } from './outboxStore.ts'
 import { say } from '../language/say.ts'
@@ -15,15 +16,35 @@ interface MeState extends Me {
 /** How the screen is read belongs to the device, not to who is signed in. */
 const STAYS = new Set(['fold-sprig-mode', 'fold-sprig-units', 'fold-sprig-language', 'fold-sprig-letter-keys'])
 
+/** The outbox sends under no other name than that of who typed. */
+function known(me: Me): Me {
+  useOutbox.setState({ account: me.account?.name ?? null })
+  return me
+}
+
+const LAST = 'fold-sprig-account'
+/** What was read for somebody else is not for whoever signs in now. */
+async function forgetOthers(name: string | undefined): Promise<void> {
+  const last = localStorage.getItem(LAST)
+  if (last !== null && last !== name) {
+    serverReads.clear()
+    await forgetRecords()
+  }
+  if (name !== undefined) localStorage.setItem(LAST, name)
+}
+
 /** Who is at this device. On a machine of one's own there are no accounts, and nobody is asked. */
 export const useMe = create<MeState>()((set, get) => ({
   accounts: false,
   account: null,
-  load: async () => set(await getMe()),
+  load: async () => set(known(await getMe())),
   mustSignIn: () => get().accounts && !get().account,
   signIn: async (name, password) => {
-    set(await signIn(name, password))
+    const me = known(await signIn(name, password))
+    await forgetOthers(me.account?.name)
+    set(me)
     useOutbox.setState({ signIn: false })
+    void useOutbox.getState().drain()
   },
   signOut: async () => {
     await useOutbox.getState().drain()
@@ -37,6 +58,7 @@ export const useMe = create<MeState>()((set, get) => ({
         ),
       )
     set(await signOut())
+    serverReads.clear()
     await forgetRecords()
     for (const key of Object.keys(localStorage))
       if (key.startsWith('fold-sprig-') && !STAYS.has(key)) localStorage.removeItem(key)

@@ -17,6 +17,14 @@ export interface Entry extends PendingCommand {
   state: 'waiting' | 'refused' | 'conflict'
   message?: string
   theirs?: unknown
+  /** Version of the record that was on the screen when it was changed. */
+  base?: number
+  /** Ids of commands that this one took the place of: one of them may have arrived. */
+  after?: string[]
+  /** Whose it is: it goes out under no other name. */
+  account?: string
+  /** How often the server failed at it. */
+  failed?: number
 }
 
 /** As earlier versions kept it: a request. */

@@ -1,42 +1,34 @@
 import { create } from 'zustand'
-import { inPlaceOf, keyOf, requestOf, type Command } from '@/contract/commands.ts'
-import type { Stop } from '@/core/records/round.ts'
+import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.ts'
 import { ApiError, send } from '../api/client.ts'
+import { say } from '../language/say.ts'
 import { deviceId } from './device.ts'
 import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
 import { applyToCache } from './fieldCache.ts'
-import { dropFromJournal, inOrder, journal, openOutboxStorage, type Done, type Entry, type OutboxStorage, type PendingCommand } from './outboxStorage.ts' // prettier-ignore
+import { Box, type InBox } from './outboxBox.ts'
+import { conflictOf, done, entryInPlace, entryOf, notTakenEntry, type Conflict, type Kept } from './outboxEntry.ts'
 import { openVersionStore, type VersionStore } from './versionStore.ts'
 
-/** A stop that two devices counted: both are kept until the person has chosen. */
-export interface Conflict {
-  key: string
-  command: Of<'save-stop'>
-  theirs: Stop
-}
+export type { Conflict, Refused } from './outboxEntry.ts'
 
-type Of<D extends Command['do']> = Extract<Command, { do: D }>
-type Kept = PendingCommand & Partial<Pick<Entry, 'id' | 'n'>>
-export type Refused = Kept & { message: string }
-
-interface OutboxState {
-  /** Commands to be sent, in their order. */
-  pending: Kept[]
-  /** What the server refused: shown with what was typed, never dropped in silence. */
-  refused: Refused[]
-  conflicts: (Conflict & { id?: string })[]
+interface OutboxState extends InBox {
   /** Commands that this browser could not store: only this open page has them. */
   unkept: string[]
   /** The server wants somebody to sign in before it takes anything. */
   signIn: boolean
-  /** The version of each stop that this device has seen last, by its address. */
+  /** Who is signed in; null where there are no accounts. */
+  account: string | null
+  /** The version of each stop that stands on this page, by its address. */
   versions: Record<string, number>
-  /** Put a command in; a later one with the same key takes the place of one still waiting. */
-  post: (command: Command) => void
+  /** Put a command in; a later one with the same key takes the place of one still waiting. @param base version it stands on, where it comes from a file */
+  post: (command: Command, base?: number) => void
   drain: () => Promise<void>
   /** Send what was refused once more. */
   retryRefused: () => void
   dropRefused: () => void
+  /** What another account left: take it over as one's own, or throw it away. */
+  takeOver: () => void
+  dropOthers: () => void
   noteVersions: (versions: Record<string, number>) => void
   /** Conflicts met while a file was opened. */
   addConflicts: (conflicts: Conflict[]) => void
@@ -44,128 +36,121 @@ interface OutboxState {
   resolveConflict: (key: string, keep: 'mine' | 'theirs') => void
 }
 
+/** What the server has taken: by which page it was posted, what it is called now, and its number where that is another. */
+export interface Taken {
+  command: Command
+  version?: number | undefined
+  seq?: number | undefined
+  /** It was posted by this page; else by another one of this device. */
+  mine: boolean
+}
+type OnTaken = (taken: Taken) => void
+/** The same, as pages tell each other. */
+type Told = Omit<Taken, 'mine'> & { id: string | undefined }
 type Set = (change: (s: OutboxState) => Partial<OutboxState>) => void
 
-let box: Promise<OutboxStorage> | undefined
+let box: Box | undefined
 let versionStore: VersionStore | undefined
-/** Writes into the storage follow one another, so that the last word on an entry is the last one said. */
-let storing: Promise<void> = Promise.resolve()
 /** The run under way: whoever asks meanwhile waits for the same one. */
 let running: Promise<void> | undefined
 let others: BroadcastChannel | undefined
+/** Entries that this page has posted: their versions are those of what it shows. */
+const posted = new globalThis.Set<string>()
 /** Another page tells of each entry; after so long all of them are read at once. */
 const TOLD_MS = 100
+/** So often the server may fail at one command before the others no longer wait for it. */
+const MOST_FAILURES = 3
 
-/** What is on its way into the box, or could not be brought there: it stands above what is read from it. */
-const onTheWay = new Map<string, Entry | Done>()
-
-/** Bring what is to be kept to the store: at once into the journal, then, on the disk, into the box. */
-function store(changes: (Entry | Done)[], set: Set): void {
-  if (!box || changes.length === 0) return
-  const journalled = new Set<string>()
-  for (const change of changes) {
-    onTheWay.set(change.id, change)
-    if (change.state === 'done') dropFromJournal(change.id)
-    else if (journal(change)) journalled.add(change.id)
-  }
-  const where = box
-  storing = storing.then(async () => {
-    const written = await (await where).write(changes).then(
-      () => true,
-      () => false,
-    )
-    const lost = changes.filter((c) => !written && c.state !== 'done' && !journalled.has(c.id)).map((c) => c.id)
-    set((s) => ({ unkept: [...s.unkept.filter((id) => !changes.some((c) => c.id === id)), ...lost] }))
-    if (!written) return
-    for (const change of changes) {
-      if (onTheWay.get(change.id) !== change) continue
-      onTheWay.delete(change.id)
-      dropFromJournal(change.id)
-    }
-    others?.postMessage('changed')
-  })
+export const takenListeners = new globalThis.Set<OnTaken>()
+/** Be told of each command that the server has taken, before it leaves what waits; those of other pages of the device too. */
+export function onTaken(listener: OnTaken): () => void {
+  takenListeners.add(listener)
+  return () => void takenListeners.delete(listener)
 }
+const tell = (taken: Taken) => takenListeners.forEach((listener) => listener(taken))
 
-const done = (...entries: { id?: string; n?: number }[]): Done[] =>
-  entries.flatMap((e) => (e.id ? [{ id: e.id, n: e.n ?? 0, state: 'done' as const }] : []))
-
-const entryOf = (kept: Kept, n: number, rest: Pick<Entry, 'state'> & Partial<Entry>): Entry => ({
-  ...kept,
-  id: kept.id ?? crypto.randomUUID(),
-  n: kept.n ?? n,
-  ...rest,
-})
-
-const conflictOf = (e: Entry): Conflict & { id: string } => ({
-  id: e.id,
-  key: e.key,
-  command: e.command as Conflict['command'],
-  theirs: e.theirs as Stop,
-})
-
-/** What lies in the box, another page's entries too; what is on its way there stays as it is here. */
-async function readBox(set: Set): Promise<void> {
-  if (!box) return
-  const kept = new Map<string, Entry | Done>((await (await box).read()).map((e) => [e.id, e]))
-  for (const [id, change] of onTheWay) kept.set(id, change)
-  const entries = [...kept.values()].filter((e): e is Entry => e.state !== 'done').sort(inOrder)
-  set(() => ({
-    pending: entries.filter((e) => e.state === 'waiting'),
-    refused: entries.filter((e) => e.state === 'refused').map((e) => ({ ...e, message: e.message ?? '' })),
-    conflicts: entries.filter((e) => e.state === 'conflict').map(conflictOf),
-  }))
-}
-
-/** What the server said to a command it would not take. */
-function notTaken(sent: Kept, error: ApiError, set: Set): void {
-  const { theirs } = error
-  const conflict = sent.command.do === 'save-stop' && error.status === 409 && theirs
-  const entry = entryOf(sent, 0, conflict ? { state: 'conflict', theirs } : { state: 'refused', message: error.message }) // prettier-ignore
-  set((s) =>
-    conflict
-      ? { conflicts: [...s.conflicts.filter((c) => c.key !== sent.key), conflictOf(entry)] }
-      : { refused: [...s.refused, { ...entry, message: error.message }] },
-  )
-  store([entry], set)
+const readBox = async (set: Set): Promise<void> => {
+  const inBox = await box?.read()
+  if (inBox) set(() => inBox)
 }
 
 /** Not the command's fault: it is sent later. Nobody is signed in, it took too long, or it was too often. */
-const LATER = new Set([401, 408, 425, 429])
-const isRefusal = (e: unknown): e is ApiError =>
-  e instanceof ApiError && e.status >= 400 && e.status < 500 && !LATER.has(e.status)
+const LATER = new globalThis.Set([401, 408, 425, 429])
+const isRefusal = (e: ApiError): boolean => e.status >= 400 && e.status < 500 && !LATER.has(e.status)
+/** The server is there and failed at this; one that is away, full or stopped fails at everything. */
+const isFailure = (e: ApiError): boolean => e.status === 500
+
+const notOurs = () => new ApiError(0, say('Something between this device and the server answered in its place. What you typed is kept here.')) // prettier-ignore
+
+/** Whether it may go out under the name that is signed in. */
+export const isOurs = (entry: Kept, account: string | null): boolean =>
+  entry.account === undefined || account === null || entry.account === account
+
+/** @returns what the server said, once it is surely the server that said it */
+async function sendOne(sent: Kept): Promise<{ version?: number; seq?: number }> {
+  const { method, url, body } = requestOf(sent.command)
+  const stamp = { by: await deviceId(), base: sent.base ?? 0, command: sent.id, after: sent.after }
+  const whole = sent.command.do === 'save-stop' ? { ...(body as object), ...stamp } : body
+  const answer = await send<{ version?: number; seq?: number }>(method, url, whole)
+  if (!isAnswerTo(sent.command, answer)) throw notOurs()
+  return answer
+}
+
+async function taken(sent: Kept, { version, seq }: { version?: number; seq?: number }, set: Set): Promise<void> {
+  const { command } = sent
+  await applyToCache(command, version)
+  const mine = sent.id === undefined || posted.has(sent.id)
+  tell({ command, version, seq, mine })
+  others?.postMessage({ id: sent.id, command, version, seq } satisfies Told)
+  if (command.do === 'save-stop' && version !== undefined) await noteVersion(requestOf(command).url, version, mine, set)
+  set((s) => (s.signIn ? { signIn: false } : {}))
+}
 
 async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
   await readBox(set)
   for (;;) {
     // What the server has, this device must know to be newer than what it had before, whatever happens to it.
-    await storing
-    const sent = get().pending[0]
+    await box?.settled()
+    const sent = get().pending.find((p) => isOurs(p, get().account))
     if (!sent) return
-    const { method, url, body } = requestOf(sent.command)
-    const versioned = sent.command.do === 'save-stop'
-    const stamped = versioned ? { ...(body as object), by: await deviceId(), base: get().versions[url] ?? 0 } : body
     const gone = () => set((s) => ({ pending: s.pending.filter((l) => l !== sent && (!sent.id || l.id !== sent.id)) }))
     try {
-      const answer = await send<{ version?: number } | undefined>(method, url, stamped)
-      const version = answer?.version
-      await applyToCache(sent.command, version)
-      if (versioned && version !== undefined) void keepVersions({ [url]: version }, set)
-      set((s) => (s.signIn ? { signIn: false } : {}))
+      await taken(sent, await sendOne(sent), set)
       gone()
-      store(done(sent), set)
+      box?.store(done(sent))
     } catch (error) {
-      if (error instanceof ApiError && error.status === 401) set(() => ({ signIn: true }))
-      if (!isRefusal(error)) return
-      gone()
-      notTaken(sent, error, set)
+      if (!(error instanceof ApiError)) return
+      if (error.status === 401) set(() => ({ signIn: true }))
+      const failed = (sent.failed ?? 0) + (isFailure(error) ? 1 : 0)
+      if (isRefusal(error) || failed >= MOST_FAILURES) {
+        gone()
+        notTaken({ ...sent, failed: 0 }, error, get, set)
+      } else if (failed > 0) {
+        // The next run tries it again; meanwhile it keeps its place.
+        set((s) => ({ pending: s.pending.map((p) => (p.id === sent.id ? { ...p, failed } : p)) }))
+        if (sent.id) box?.store([entryOf({ ...sent, failed }, 0, { state: 'waiting' })])
+        return
+      } else return
     }
   }
 }
 
-/** Versions seen: known to this page at once, to later ones when they are written. */
-async function keepVersions(news: Record<string, number>, set: Set): Promise<void> {
-  set((s) => ({ versions: { ...s.versions, ...news } }))
-  await versionStore?.write(news).catch(() => undefined)
+/** What the server said to a command it would not take. */
+function notTaken(sent: Kept, error: ApiError, get: () => OutboxState, set: Set): void {
+  const entry = notTakenEntry(sent, error)
+  const earlier = entry.state === 'conflict' ? get().conflicts.filter((c) => c.key === sent.key) : []
+  set((s) =>
+    entry.state === 'conflict'
+      ? { conflicts: [...s.conflicts.filter((c) => c.key !== sent.key), conflictOf(entry)] }
+      : { refused: [...s.refused, { ...entry, message: error.message }] },
+  )
+  box?.store([...done(...earlier), entry])
+}
+
+/** The version of a stop: on the disk for every page to come, on this page where it is its own. */
+async function noteVersion(url: string, version: number, here: boolean, set: Set): Promise<void> {
+  if (here) set((s) => ({ versions: { ...s.versions, [url]: version } }))
+  await versionStore?.write({ [url]: version }).catch(() => undefined)
 }
 
 /** One page sends at a time; the next one waits and then sends what is left. */
@@ -174,57 +159,75 @@ const alone = (work: () => Promise<void>): Promise<void> =>
 
 /** Changes wait here, in the browser's own store, until the server has them. */
 export const useOutbox = create<OutboxState>()((set, get) => ({
-  pending: [],
-  refused: [],
-  conflicts: [],
-  unkept: [],
-  signIn: false,
-  versions: {},
-  post: (command) => {
-    const { pending } = get()
+  ...{ pending: [], refused: [], conflicts: [], unkept: [], signIn: false, account: null, versions: {} },
+  post: (command, base) => {
+    const { pending, conflicts, versions, account } = get()
     const key = keyOf(command)
-    const replaced = pending.filter((l) => l.key === key)
-    const now = replaced.reduce((after, before) => inPlaceOf(before.command, after), command)
-    const entry = entryOf({ key, command: now }, (pending.at(-1)?.n ?? 0) + 1, { state: 'waiting' })
+    const open = conflicts.find((c) => c.key === key)
+    if (open && command.do === 'save-stop') {
+      // Until it is settled what is counted on goes into this device's version, not over the other one.
+      const mine = { ...open, command }
+      set({ conflicts: conflicts.map((c) => (c === open ? mine : c)) })
+      box?.store([entryOf(mine, 0, { state: 'conflict', theirs: open.theirs })])
+      return
+    }
+    const replaced = pending.filter((l) => l.key === key && isOurs(l, account))
+    const seen = command.do === 'save-stop' ? (base ?? versions[requestOf(command).url] ?? 0) : undefined
+    const next = entryInPlace(command, replaced, seen, (pending.at(-1)?.n ?? 0) + 1)
+    const entry = account === null ? next : { ...next, account }
+    posted.add(entry.id)
     set({ pending: [...pending.filter((l) => !replaced.includes(l)), entry] })
-    store([...done(...replaced), entry], set)
+    box?.store([...done(...replaced), entry])
     void get().drain()
   },
   drain: () => {
-    running ??= alone(() => sendAll(get, set).then(() => storing)).finally(() => (running = undefined))
+    running ??= alone(() => sendAll(get, set).then(() => box?.settled())).finally(() => (running = undefined))
     return running
   },
   retryRefused: () => {
     const { refused } = get()
     set({ refused: [] })
-    store(done(...refused), set)
-    for (const { command } of refused) get().post(command)
+    box?.store(done(...refused))
+    for (const { command, base } of refused) get().post(command, base)
   },
   dropRefused: () => {
-    store(done(...get().refused), set)
+    box?.store(done(...get().refused))
     set({ refused: [] })
+  },
+  takeOver: () => {
+    const { pending, account } = get()
+    const now = pending.map((p) => (isOurs(p, account) ? p : { ...p, account: account! }))
+    const changed = now.filter((p, i) => p !== pending[i])
+    set({ pending: now })
+    box?.store(changed.map((p) => entryOf(p, 0, { state: 'waiting' })))
+    void get().drain()
+  },
+  dropOthers: () => {
+    const { pending, account } = get()
+    box?.store(done(...pending.filter((p) => !isOurs(p, account))))
+    set({ pending: pending.filter((p) => isOurs(p, account)) })
   },
   noteVersions: (versions) => {
     const { pending, versions: known } = get()
     // What still waits was written over the version that the device had then.
-    const waiting = new Set(pending.map((l) => requestOf(l.command).url))
-    const news = Object.entries(versions).filter(([url, v]) => !waiting.has(url) && v !== (known[url] ?? 0))
-    if (news.length > 0) void keepVersions(Object.fromEntries(news), set)
+    const waiting = new globalThis.Set(pending.map((l) => requestOf(l.command).url))
+    for (const [url, v] of Object.entries(versions))
+      if (!waiting.has(url) && v !== (known[url] ?? 0)) void noteVersion(url, v, true, set)
   },
   addConflicts: (news) => {
     const entries = news.map(({ key, command, theirs }) => entryOf({ key, command }, 0, { state: 'conflict', theirs }))
     const { conflicts } = get()
     const replaced = conflicts.filter((c) => news.some((n) => n.key === c.key))
     set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
-    store([...done(...replaced), ...entries], set)
+    box?.store([...done(...replaced), ...entries])
   },
   resolveConflict: (key, keep) => {
     const conflict = get().conflicts.find((c) => c.key === key)
     if (!conflict) return
     set((s) => ({ conflicts: s.conflicts.filter((c) => c !== conflict) }))
-    void keepVersions({ [requestOf(conflict.command).url]: conflict.theirs.version }, set)
-    if (keep === 'mine') get().post(conflict.command)
-    store(done(conflict), set)
+    void noteVersion(requestOf(conflict.command).url, conflict.theirs.version, true, set)
+    if (keep === 'mine') get().post(conflict.command, conflict.theirs.version)
+    box?.store(done(conflict))
   },
 }))
 
@@ -237,31 +240,45 @@ const set: Set = (change) => useOutbox.setState(change)
 async function moveEarlier(): Promise<void> {
   const earlier = readEarlierOutbox()
   if (!earlier) return
-  await keepVersions(earlier.versions, set)
+  for (const [url, v] of Object.entries(earlier.versions)) await noteVersion(url, v, true, set)
   for (const command of earlier.commands) useOutbox.getState().post(command)
   if (earlier.conflicts.length > 0) useOutbox.getState().addConflicts(earlier.conflicts as Conflict[])
   await deviceId()
-  await storing
+  await box?.settled()
   if (useOutbox.getState().unkept.length === 0) dropEarlierOutbox()
 }
 
 /** Open the store; what waits in it is known when this is done. */
 export async function openOutbox(): Promise<void> {
-  box = openOutboxStorage()
+  box = new Box(
+    (changed, lost) => set((s) => ({ unkept: [...s.unkept.filter((id) => !changed.includes(id)), ...lost] })),
+    () => others?.postMessage('changed'),
+  )
   versionStore = await openVersionStore()
   await readBox(set)
+  // What this page shows is built on them.
+  for (const { id } of useOutbox.getState().pending) if (id) posted.add(id)
   await moveEarlier()
   const versions = await versionStore.read().catch(() => ({}))
   set((s) => ({ versions: { ...versions, ...s.versions } }))
   if (!('BroadcastChannel' in globalThis)) return
   others = new BroadcastChannel('fold-sprig-outbox')
   let soon: ReturnType<typeof setTimeout> | undefined
-  others.onmessage = () => {
+  others.onmessage = ({ data }: MessageEvent<'changed' | Told>) => {
+    if (data !== 'changed') return heard(data)
     soon ??= setTimeout(() => {
       soon = undefined
       void readBox(set)
     }, TOLD_MS)
   }
+}
+
+/** Another page sent it: perhaps one that this page had posted. */
+function heard({ id, command, version, seq }: Told): void {
+  const mine = id !== undefined && posted.has(id)
+  if (mine && command.do === 'save-stop' && version !== undefined)
+    void noteVersion(requestOf(command).url, version, true, set)
+  tell({ command, version, seq, mine })
 }
 
 /** Try again now and then, and as soon as the browser says it is back. */

@@ -1,9 +1,22 @@
 import { commandOf, requestOf, type Command, type WriteMethod, type WriteRequest } from '@/contract/commands.ts'
 
+/** Nothing of the server's was seen. */
+const UNSEEN = -1
 const KIND = 'fold-sprig-not-sent'
 
+/** A command with the version of the record that it stands on, where it is of a stop. */
+export interface Unsent {
+  command: Command
+  base?: number | undefined
+}
+
 /** What could not be sent, to be opened on another device. */
-export const unsentFile = (commands: Command[]) => ({ kind: KIND, version: 2, commands })
+export const unsentFile = (unsent: Unsent[]) => ({
+  kind: KIND,
+  version: 3,
+  commands: unsent.map((u) => u.command),
+  bases: unsent.map((u) => u.base ?? null),
+})
 
 const methods: readonly WriteMethod[] = ['POST', 'PUT', 'DELETE']
 
@@ -26,13 +39,15 @@ function reread(value: unknown): Command | undefined {
 }
 
 /** The commands of such a file; undefined where it is another one, or holds anything that is no command. */
-export function readUnsent(text: string): Command[] | undefined {
+export function readUnsent(text: string): Unsent[] | undefined {
   try {
-    const file = JSON.parse(text) as { kind?: unknown; letters?: unknown; commands?: unknown }
+    const file = JSON.parse(text) as { kind?: unknown; letters?: unknown; commands?: unknown; bases?: unknown }
     if (file.kind !== KIND) return undefined
     const list = Array.isArray(file.commands) ? file.commands.map(reread) : earlier(file.letters)
     if (!list || !list.every((c): c is Command => c !== undefined && isKnown(c))) return undefined
-    return list
+    const bases = Array.isArray(file.bases) ? file.bases : []
+    // Where it is not said, nothing of this server's was seen: a count that stands there is not written over.
+    return list.map((command, i) => ({ command, base: Number.isInteger(bases[i]) ? (bases[i] as number) : UNSEEN }))
   } catch {
     return undefined
   }

@@ -1,7 +1,7 @@
 import { quantileSorted } from 'd3-array'
 import { randomNormal } from 'd3-random'
 import type { Plant } from '../../flora/flora.ts'
-import { tallied, type NamedLetters, type StopTally, type Tallied } from '../../survey/tally.ts'
+import { tallied, type NamedLetters, type StopTally, type Tallied } from '../../methods/tally.ts'
 import type { Taxon } from '../../records/taxon.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'

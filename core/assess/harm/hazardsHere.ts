@@ -3,7 +3,7 @@ import type { Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
-import { tallied } from '../../survey/tally.ts'
+import { tallied } from '../../methods/tally.ts'
 
 /** A danger that plants of this sward can carry. */
 export interface HazardHere {

@@ -4,7 +4,7 @@ import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
-import { tallied } from '../../survey/tally.ts'
+import { tallied } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
 
 /** What a line of an outlook counts. */

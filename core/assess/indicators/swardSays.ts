@@ -5,7 +5,7 @@ import type { Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
-import { tallied, type Tallied } from '../../survey/tally.ts'
+import { tallied, type Tallied } from '../../methods/tally.ts'
 import { BARE, type Taxon } from '../../records/taxon.ts'
 
 export type SaidId = Indication | 'sown-going'

@@ -3,9 +3,9 @@ import { ANY_SOWN, type SowingCheck } from '../../records/sowingCheck.ts'
 import { liveSeedsPerM2 } from './seeding.ts'
 import type { SownPart } from '../../records/paddockEvent.ts'
 import { clusterRatio, kornGraubard, type Interval } from '../../stats/clusterRatio.ts'
-import { VOGEL_MASTERS } from '../../survey/frequency.ts'
+import { VOGEL_MASTERS } from '../../methods/estimators/frequency.ts'
 import { wilson } from '../../stats/proportionIntervals.ts'
-import { poissonLimits } from '../../survey/searchWalk.ts'
+import { poissonLimits } from '../../methods/estimators/searchWalk.ts'
 
 export interface Stocking {
   plant: string

@@ -4,14 +4,14 @@ import { coded } from '../../coded.ts'
 import type { FilePlace, LeftOut } from '../fileProblem.ts'
 import type { Plant } from '../../flora/flora.ts'
 import { openStop, type Paddock, type Round, type Stop } from '../../records/round.ts'
-import { methodInfo } from '../../survey/methods.ts'
+import { countingMethods, isComposition, tellsParts } from '../../methods/index.ts'
 import { noteLeftOut, type NotUnderstood, type ReadFinds, type ReadStop } from './finds.ts'
 import { nameFinder, type NameFound } from './nameFinder.ts'
 
 /** Ways of counting whose stops are wholly told by names and amounts. */
-const plainMethods: Method[] = ['step-points', 'turf-grid', 'cover-classes', 'dry-weight-rank', 'clips']
+const plainMethods = methods.filter((m) => isComposition(m) && !tellsParts(m))
 /** Those that need to know the pin or cell as well. */
-const partMethods: Method[] = ['layer-points', 'grid-frequency']
+const partMethods = methods.filter(tellsParts)
 
 /** Methods that a file of finds can be taken in as. */
 export const methodsFor = (finds: ReadFinds): Method[] => {
@@ -22,7 +22,7 @@ export const methodsFor = (finds: ReadFinds): Method[] => {
 /** The method that a file means by its protocol, or by the kind of its amounts. */
 export function methodMeant(finds: ReadFinds): Method {
   const can = methodsFor(finds)
-  const named = methods.find((m) => methodInfo[m].protocol === finds.protocol)
+  const named = methods.find((m) => countingMethods[m].protocol === finds.protocol)
   if (named && can.includes(named)) return named
   const amounts = finds.stops.flatMap((s) => s.finds.map((f) => f.amount))
   return amounts.every((a) => Number.isInteger(a) && a <= 50) ? 'step-points' : 'cover-classes'
@@ -57,7 +57,7 @@ export interface RoundRead {
 
 /** Points are hits of one each; other amounts stand as they are. */
 function hitsOf(stop: ReadStop, method: Method, taxonOf: (name: string) => string | undefined): Hit[] {
-  const points = methodInfo[method].entry === 'points'
+  const points = countingMethods[method].entry === 'points'
   return stop.finds.flatMap((f): Hit[] => {
     const taxon = taxonOf(f.name)
     if (!taxon) return []
@@ -79,7 +79,7 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
   const strangers = new Set<string>()
   const left = new Map(finds.notUnderstood.map((n) => [JSON.stringify(n.what), { ...n }]))
   const leave = (what: LeftOut, first: FilePlace) => noteLeftOut(left, what, first)
-  const points = methodInfo[method].entry === 'points'
+  const points = countingMethods[method].entry === 'points'
   const readable = finds.stops.map((stop) => ({
     ...stop,
     finds: stop.finds.filter((f) => {

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { byPart } from '@/core/survey/byPart.ts'
 import { compositionOf } from '@/core/survey/composition.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { tallied } from '@/core/survey/tally.ts'
+import { tallied } from '@/core/methods/tally.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 

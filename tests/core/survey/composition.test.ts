@@ -1,7 +1,7 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import { describe, expect, it } from 'vitest'
 import { composition } from '@/core/survey/composition.ts'
-import { amountsAt, resolved, type StopTally } from '@/core/survey/tally.ts'
+import { amountsAt, resolved, type StopTally } from '@/core/methods/tally.ts'
 import { groupOf, letterOf, unknownTaxon } from '@/core/records/taxon.ts'
 import { namedLetters } from '@/core/survey/figures.ts'
 import { plantsById } from '@/tests/support/book.ts'

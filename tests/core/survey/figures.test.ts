@@ -4,11 +4,11 @@ import { relationWords } from '@/text/relationWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { describe, expect, it } from 'vitest'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
-import { dryWeightRank, type RankedFrame } from '@/core/survey/dryWeightRank.ts'
+import { dryWeightRank, type RankedFrame } from '@/core/methods/estimators/dryWeightRank.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
-import { massFromClips, massFromReadings } from '@/core/survey/standingMass.ts'
+import { massFromClips, massFromReadings } from '@/core/methods/estimators/standingMass.ts'
 import { relationOf } from '@/core/survey/relations.ts'
-import { isComposition, methodInfo } from '@/core/survey/methods.ts'
+import { isComposition, countingMethods } from '@/core/methods/index.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { cases, expectNear } from '@/tests/support/vectors.ts'
@@ -223,7 +223,7 @@ describe('parts of the paddock', () => {
 describe('the schools', () => {
   it('each says what it measures, what to carry and how its figures are made', () => {
     for (const m of methods) {
-      const info = methodInfo[m]
+      const info = countingMethods[m]
       expect(info.kit.length, m).toBeGreaterThan(0)
       expect(methodWords(m).estimator.length, m).toBeGreaterThan(40)
       expect(info.minutesEach, m).toBeGreaterThan(0)

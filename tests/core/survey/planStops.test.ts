@@ -1,7 +1,8 @@
 import { methods } from '@/core/records/method.ts'
 import { describe, expect, it } from 'vitest'
+import { countingMethods } from '@/core/methods/index.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
-import { guessedPilot, kitFor, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
+import { kitFor, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { cases, expectNear } from '@/tests/support/vectors.ts'
@@ -50,8 +51,8 @@ describe('what the number of stops is worked out from', () => {
 
   it('a guess asks for more stops the closer it is wanted', () => {
     for (const m of methods) {
-      const wide = planStops(guessedPilot(m, 20, 0.15)).stops
-      const close = planStops(guessedPilot(m, 20, 0.05)).stops
+      const wide = planStops(countingMethods[m].pilot(20, 0.15)).stops
+      const close = planStops(countingMethods[m].pilot(20, 0.05)).stops
       expect(close, m).toBeGreaterThanOrEqual(wide)
       expect(wide, m).toBeGreaterThanOrEqual(2)
     }

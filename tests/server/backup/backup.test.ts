@@ -1,11 +1,14 @@
-import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
+import { createHash } from 'node:crypto'
+import { appendFileSync, mkdtempSync, readdirSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
+import { syncBuiltinESMExports } from 'node:module'
 import { tmpdir } from 'node:os'
+import { Writable } from 'node:stream'
 import { join } from 'node:path'
 import JSZip from 'jszip'
-import { afterAll, describe, expect, it } from 'vitest'
-import { keepCopies, listCopies, makeCopy } from '@/server/backup/dailyCopies.ts'
+import { afterAll, describe, expect, it, vi } from 'vitest'
+import { keepCopies, listCopies, makeCopy, type CopyState } from '@/server/backup/dailyCopies.ts'
 import { BadBackup, readBackup, restoreBackup } from '@/server/backup/readBackup.ts'
-import { writeBackup } from '@/server/backup/writeBackup.ts'
+import { backupFile, type Manifest } from '@/server/backup/writeBackup.ts'
 import type { Db } from '@/server/db/db.ts'
 import { migrate, migrationNames } from '@/server/db/migrate.ts'
 import { listPaddocks } from '@/server/db/places.ts'
@@ -53,12 +56,12 @@ describe('a copy of everything', () => {
     const photo = await other.query<{ bytes: Uint8Array }>('select bytes from photo')
     expect(Buffer.from(photo.rows[0]!.bytes)).toEqual(png)
     // A second copy, of the restored one, holds the same rows.
-    const again = (await writeBackup(other, at)).manifest
-    expect(again.tables).toEqual((await writeBackup(api.db, at)).manifest.tables)
+    const again = (await backupFile(other, at)).manifest
+    expect(again.tables).toEqual((await backupFile(api.db, at)).manifest.tables)
   })
 
   it('is only put into an empty database, and nothing is half put in', async () => {
-    const { file } = await writeBackup(api.db, at)
+    const { file } = await backupFile(api.db, at)
     await expect(restoreBackup(api.db, await readBackup(file))).rejects.toThrow('only put into an empty one')
   })
 
@@ -68,9 +71,10 @@ describe('a copy of everything', () => {
     ['with a line changed', change('tables/holding.ndjson', (t) => t.replace(/"name":"/, '"name":"X')), /holding of this copy is damaged/], // prettier-ignore
     ['with a table missing', change('tables/stop.ndjson'), /stop is missing/],
     ['of a newer server', change('manifest.json', (t) => t.replace('001-start.sql', '999-later.sql')), /newer server \(999/], // prettier-ignore
+    ['with a list of other things', change('manifest.json', (t) => t.replace(/"tables": \[/, '"tables": [7,')), /not a copy made by/], // prettier-ignore
     ['with a list that is no list', change('manifest.json', (t) => t.slice(0, 40)), /the file is damaged/],
   ])('a copy %s is refused with the reason', async (_what, spoil, said) => {
-    const { file } = await writeBackup(api.db, at)
+    const { file } = await backupFile(api.db, at)
     const spoilt = await spoil(file)
     await expect(readBackup(spoilt)).rejects.toThrow(said)
     await expect(readBackup(spoilt)).rejects.toBeInstanceOf(BadBackup)
@@ -86,18 +90,56 @@ describe('a copy of everything', () => {
     await expect(readBackup(small, 1_000_000)).rejects.toThrow('unpacks to more than can be read here')
   })
 
+  it('one of the first version, in which pictures stand as text in their table, is still put in', async () => {
+    const { file } = await backupFile(api.db, at)
+    const zip = await JSZip.loadAsync(file)
+    const { rows } = await api.db.query<{ line: string }>('select row_to_json(t)::text as line from photo t')
+    const text = rows.map((r) => `${r.line}\n`).join('')
+    const manifest = JSON.parse(await zip.file('manifest.json')!.async('string')) as Manifest
+    const tables = manifest.tables.map((t) => (t.name === 'photo' ? { ...t, sha256: createHash('sha256').update(text).digest('hex') } : t)) // prettier-ignore
+    const rest = { ...manifest }
+    delete rest.photos
+    zip.file('tables/photo.ndjson', text).file('manifest.json', JSON.stringify({ ...rest, version: 1, tables }))
+    for (const name of Object.keys(zip.files).filter((n) => n.startsWith('photos/'))) zip.remove(name)
+    const other = await emptied(first)
+    await restoreBackup(other, await readBackup(await zip.generateAsync({ type: 'nodebuffer' })))
+    const photo = await other.query<{ bytes: Uint8Array }>('select bytes from photo')
+    expect(Buffer.from(photo.rows[0]!.bytes)).toEqual(png)
+  })
+
+  it('with a picture changed or taken out it is refused', async () => {
+    const { file } = await backupFile(api.db, at)
+    const entry = 'photos/00000000-0000-4000-8000-000000000077'
+    await expect(readBackup(await change(entry, (t) => `${t}x`)(file))).rejects.toThrow(
+      'A picture of this copy is missing or damaged',
+    )
+    await expect(readBackup(await change(entry)(file))).rejects.toThrow('A picture of this copy is missing or damaged')
+  })
+
   it('lets nobody in: no account, session, link or key is in it', async () => {
-    const { manifest } = await writeBackup(api.db, at)
+    const { manifest } = await backupFile(api.db, at)
     const names = manifest.tables.map((t) => t.name)
     for (const way of ['account', 'session', 'client_link', 'secret', 'asked']) expect(names).not.toContain(way)
     expect(names).toContain('audit')
   })
 
   it('a whole one is said to be whole, with its rows', async () => {
-    const { file, manifest } = await writeBackup(api.db, at)
+    const { file, manifest } = await backupFile(api.db, at)
     const answer = await api.raw().post('/api/backup/check').set('content-type', 'application/zip').send(file)
     expect(answer.body).toEqual({ madeAt: at.toISOString(), tables: manifest.tables.map(({ name, rows }) => ({ name, rows })) }) // prettier-ignore
     expect(api.logged).toEqual([])
+  })
+})
+
+describe('a copy that lacks a table of its schema', () => {
+  it('is not put in', async () => {
+    const { file } = await backupFile(api.db, at)
+    const list = (t: string) => {
+      const manifest = JSON.parse(t) as { tables: { name: string }[] }
+      return JSON.stringify({ ...manifest, tables: manifest.tables.filter((x) => x.name !== 'hit') })
+    }
+    const spoilt = await change('manifest.json', list)(file)
+    await expect(restoreBackup(await emptied(first), await readBackup(spoilt))).rejects.toThrow('lacks tables: hit')
   })
 })
 
@@ -122,7 +164,7 @@ describe('a copy made under an earlier schema', () => {
     await old.query(`insert into round (id, paddock_id, title, method, purpose, planned_on, points_per_stop, source) values ($1, $2, 'Old round', 'step-points', '', '2026-05-01', 10, '')`, [`${id}3`, `${id}2`]) // prettier-ignore
     await old.query(`insert into stop (id, round_id, seq, done_at) values ($1, $2, 1, '2026-05-01T10:00:00Z')`, [`${id}4`, `${id}3`]) // prettier-ignore
     await old.query(`insert into hit (stop_id, ord, taxon, amount) values ($1, 1, 'timothy', 7.5)`, [`${id}4`])
-    const { file } = await writeBackup(old, at)
+    const { file } = await backupFile(old, at)
     const today = await emptied(second)
     await restoreBackup(today, await readBackup(file))
     const round = await getRound(today, `${id}3`)
@@ -143,6 +185,55 @@ describe('daily copies', () => {
     await makeCopy(api.db, folder, 0, new Date('2027-05-05T06:30:00.000Z'))
     expect(listCopies(folder)).toHaveLength(1)
     expect(readdirSync(folder)).toContain('notes.txt')
+  })
+
+  it('one is read back whole before any other goes; one cut short by the disk is none, and the old ones stay', async () => {
+    const here = mkdtempSync(join(folder, 'full-'))
+    await makeCopy(api.db, here, 2, new Date('2027-05-01T06:30:00.000Z'))
+    const fs = (await import('node:fs')).default
+    const real = fs.createWriteStream
+    let room = 4000
+    // A disk that takes no more after some kilobytes, and does not say so.
+    const nearlyFull = (path: string) =>
+      new Writable({
+        write(piece: Buffer, _encoding, done) {
+          appendFileSync(path, piece.subarray(0, Math.max(0, room)))
+          room -= piece.length
+          done()
+        },
+      })
+    vi.spyOn(fs, 'createWriteStream').mockImplementation(((path: string, how?: object) =>
+      path.endsWith('.part') ? nearlyFull(path) : real(path, how)) as typeof real)
+    syncBuiltinESMExports()
+    await expect(makeCopy(api.db, here, 1, new Date('2027-05-02T06:30:00.000Z'))).rejects.toThrow(/only a part of one/)
+    vi.restoreAllMocks()
+    syncBuiltinESMExports()
+    expect(readdirSync(here)).toEqual(['copy-2027-05-01T063000Z.zip'])
+  })
+
+  it('with names of a time to come beside it, the one just made stays', async () => {
+    const here = mkdtempSync(join(folder, 'ahead-'))
+    for (const year of [2031, 2032]) {
+      writeFileSync(join(here, `copy-${year}-01-01T000000Z.zip`), 'x')
+      utimesSync(join(here, `copy-${year}-01-01T000000Z.zip`), 1e9, 1e9)
+    }
+    await makeCopy(api.db, here, 2, new Date('2027-05-01T06:30:00.000Z'))
+    expect(readdirSync(here)).toContain('copy-2027-05-01T063000Z.zip')
+    expect(readdirSync(here)).toHaveLength(2)
+  })
+
+  it('what a killed process left half written goes; a failed copy is known', async () => {
+    const here = mkdtempSync(join(folder, 'parts-'))
+    writeFileSync(join(here, 'copy-2027-05-01T063000Z.zip.part'), 'half')
+    const state: CopyState = { problem: undefined }
+    keepCopies(api.db, here, 5, () => undefined, state)()
+    expect(readdirSync(here)).not.toContain('copy-2027-05-01T063000Z.zip.part')
+    await vi.waitFor(() => expect(listCopies(here)).toHaveLength(1), { timeout: 10_000 })
+    const file = join(folder, 'no-folder')
+    writeFileSync(file, '')
+    const stop = keepCopies(api.db, join(file, 'copies'), 5, () => undefined, state)
+    await vi.waitFor(() => expect(state.problem).toBeDefined(), { timeout: 10_000 })
+    stop()
   })
 
   it('are made when the last is older than a day, or of a time to come; else not', async () => {

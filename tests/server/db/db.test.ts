@@ -1,10 +1,10 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { openDb, type Db } from '@/server/db/db.ts'
-import { FolderInUse, lockFolder } from '@/server/db/folderLock.ts'
+import { FolderInUse, GONE_MS, lockFolder } from '@/server/db/folderLock.ts'
 import { migrate } from '@/server/db/migrate.ts'
 
 const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-lock-'))
@@ -42,6 +42,15 @@ describe('one process on a data folder', () => {
 
   it('a lock whose number was taken by another program is taken over', () => {
     writeFileSync(join(folder, 'in-use.json'), JSON.stringify({ pid: process.pid, start: '12345' }))
+    lockFolder(folder)()
+  })
+
+  it('a holder in another container, whose process cannot be seen, keeps the folder as long as it gives a sign', () => {
+    const file = join(folder, 'in-use.json')
+    writeFileSync(file, JSON.stringify({ pid: 1, start: '1', where: 'another host, another space of processes' }))
+    expect(() => lockFolder(folder)).toThrow(FolderInUse)
+    const longAgo = (Date.now() - GONE_MS - 1000) / 1000
+    utimesSync(file, longAgo, longAgo)
     lockFolder(folder)()
   })
 

@@ -5,7 +5,8 @@ import type { Db } from '@/server/db/db.ts'
 import { leaveJob, takeJob } from '@/server/db/job.ts'
 import { migrate, migrationNames } from '@/server/db/migrate.ts'
 import { putOwnPlant } from '@/server/db/ownPlants.ts'
-import { getRound, listRounds, putStop, type PutStop } from '@/server/db/rounds.ts'
+import { getRound, listRounds } from '@/server/db/rounds.ts'
+import { putStop, type PutStop } from '@/server/db/stops.ts'
 import { loadDemo } from '@/server/demo/loadDemo.ts'
 import { Book } from '@/server/flora/book.ts'
 import { followOwnPlants } from '@/server/flora/followOwnPlants.ts'
@@ -65,7 +66,7 @@ describe('one stop written by many at once', () => {
     const count = (i: number): Stop => ({ ...planned, hits: hits(i % 2 ? 'timothy' : 'bare', 5 + i), doneAt: '2027-05-01T08:00:00.000Z' }) // prettier-ignore
     // Each has seen a version that was never there, so that only the very first may be taken.
     const first = await putStop(db, roundId, count(0), { by: randomUUID(), base: 0 })
-    expect(first).toEqual({ version: 1 })
+    expect(first).toEqual({ version: 1, seq: 1 })
     const answers = await Promise.all(Array.from({ length: 10 }, (_, i) => putStop(db, roundId, count(i + 1), { by: randomUUID(), base: 1 }))) // prettier-ignore
     const taken = answers.flatMap((a, i) => ('version' in a ? [i + 1] : []))
     expect(taken).toHaveLength(1)
@@ -90,7 +91,7 @@ describe('one stop written by many at once', () => {
     const planned = await stopNow(3)
     const count = { ...planned, hits: hits('bare', 4) }
     await putStop(db, roundId, count, { by: randomUUID(), base: 0 })
-    expect(await putStop(db, roundId, count, { by: randomUUID(), base: 0 })).toEqual({ version: 1 })
+    expect(await putStop(db, roundId, count, { by: randomUUID(), base: 0 })).toEqual({ version: 1, seq: 3 })
     expect(await putStop(db, roundId, { ...count, hits: hits('bare', 5) }, { by: randomUUID(), base: -1 })).toMatchObject({ conflict: { version: 1 } }) // prettier-ignore
   })
 

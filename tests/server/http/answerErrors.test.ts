@@ -41,6 +41,7 @@ describe('what is answered when something fails', () => {
     ['22P02', 400, /not in the form expected/],
     ['22008', 400, /date is out of range/],
     ['22021', 400, /cannot be stored/],
+    ['22P05', 400, /cannot be stored/],
     ['53100', 507, /disk of the server is full/],
   ])('state %s of the database (PostgreSQL 18 manual, appendix A) is %i, in words', async (code, status, says) => {
     const { status: got, error, logged } = await failing(ofDatabase(code))
@@ -60,7 +61,7 @@ describe('what is answered when something fails', () => {
   it('what nobody foresaw tells nothing of the insides, and is in the log', async () => {
     const odd = new Error('at /srv/app/server/x.ts line 3')
     const { status, error, logged } = await failing(odd)
-    expect([status, error]).toEqual([500, { code: 'internal', message: 'Something went wrong here. What you sent was not saved.' }]) // prettier-ignore
+    expect([status, error]).toEqual([500, { code: 'internal', message: 'Something went wrong here, so this could not be read.' }]) // prettier-ignore
     expect(logged).toEqual([odd])
   })
 

@@ -58,10 +58,10 @@ describe('the plan', () => {
     expect((res.body as { error: { message: string } }).error.message).toMatch(says)
   })
 
-  it('ids that are none are refused or change nothing', async () => {
+  it('ids that are none are refused', async () => {
     await api.put('/api/plan-items/seven', await item()).expect(400)
     await api.get('/api/plan-items?paddock=seven').expect(400)
-    await api.raw().delete('/api/plan-items/seven').expect(200)
+    await api.raw().delete('/api/plan-items/seven').expect(400)
     expect(api.logged).toEqual([])
   })
 

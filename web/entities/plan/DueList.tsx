@@ -1,5 +1,6 @@
 import { addDays } from 'date-fns/addDays'
-import { planDates, type PlanLine } from '@/core/records/planItem.ts'
+import { planDates } from '@/core/records/planItem.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { PlanLines } from './PlanLines.tsx'
 import { usePlanLines } from './usePlanLines.ts'
 import { say } from '../../language/say.ts'
@@ -8,13 +9,14 @@ import { dayWords, isoDay, today } from '../../language/dates.ts'
 const AHEAD_DAYS = 14
 
 /** What is due or overdue in any paddock, on the first screen. */
-export function DueList({ first }: { first: PlanLine[] }) {
-  const { lines, put } = usePlanLines(undefined, first)
+export function DueList() {
+  const { lines, put, problem, again } = usePlanLines()
   const until = isoDay(addDays(new Date(), AHEAD_DAYS))
   const dates = planDates(lines)
   // What was ticked off today stays, so that a slip can be taken back.
   const now = today()
   const due = lines.filter((l) => l.doneOn === now || dates.some((d) => d.item.id === l.id && d.day <= until))
+  if (problem) return <ReadProblem of={say('The plan')} problem={problem} again={again} />
   if (lines.length === 0) return null
   return (
     <section className="mt-4" aria-labelledby="due">

@@ -1,5 +1,5 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import type { Frequency } from '@/core/survey/frequency.ts'
+import type { Frequency } from '@/core/methods/estimators/frequency.ts'
 import { groupOf } from '@/core/records/taxon.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'

@@ -4,8 +4,8 @@ import { readingName } from '@/text/methodWords.ts'
 import { extent } from 'd3-array'
 import { scaleLinear } from 'd3-scale'
 import { area, line } from 'd3-shape'
-import { READING } from '@/core/survey/methods.ts'
-import type { MassResult, StandingMass } from '@/core/survey/standingMass.ts'
+import { countingMethods } from '@/core/methods/index.ts'
+import type { MassResult, StandingMass } from '@/core/methods/estimators/standingMass.ts'
 import { useWidth } from '../../parts/useWidth.ts'
 import { aHectare, inUnits, massFigure, rateWords, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -33,7 +33,7 @@ function LineThroughClips({ mass, method }: { mass: StandingMass; method: Method
       .x((d) => x(d.x))
       .y0((d) => y(Math.max(0, d[of][0])))
       .y1((d) => y(Math.max(0, d[of][1])))(band)!
-  const reading = READING[method]!
+  const reading = countingMethods[method].reading!
   return (
     <div ref={ref} className="mt-3 w-full">
       <svg

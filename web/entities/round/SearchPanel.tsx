@@ -1,5 +1,5 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import type { SearchFigure } from '@/core/survey/figures.ts'
+import type { SearchFigure } from '@/core/methods/method.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { aHectare, onEach, wayWords } from '../../parts/units.ts'
 import { Say } from '../../language/Say.tsx'

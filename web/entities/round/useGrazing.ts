@@ -1,16 +1,15 @@
 import { randomLcg } from 'd3-random'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { aums, grazingDays } from '@/core/assess/feed/grazingDays.ts'
 import type { Estimate } from '@/core/assess/feed/mixtureFeed.ts'
 import { animalClass, animalClasses } from '@/core/assess/feed/needs.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
-import { READING } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { areaHa } from '@/core/geo/route.ts'
-import { massFromClips, massFromReadings } from '@/core/survey/standingMass.ts'
-import { readRound, readRounds } from '../../data/readRound.ts'
-import type { HerdPlan } from '@/core/records/herdPlan.ts'
-import { firstHerd, useHerds } from './herdStore.ts'
+import { roundsOf } from '../../data/readRound.ts'
+import { useRead } from '../../data/reads.ts'
+import { firstHerd, useHerd } from './herd.ts'
 
 /** A stated guess is taken to lie within a third of the truth 95 times in 100 (common practice, no source). */
 const GUESS_SPREAD = 0.33
@@ -21,38 +20,25 @@ interface Measured {
 }
 
 /** The latest measured dry mass of the paddock. */
-function useMeasuredMass(paddockId: string): Measured | undefined {
-  const [found, setFound] = useState<Measured>()
-  useEffect(() => {
-    let current = true
-    const look = async () => {
-      const rounds = (await readRounds()).filter(
-        (r) => r.paddockId === paddockId && (READING[r.method] || r.method === 'clips') && r.stopsDone > 0,
-      )
-      for (const { id, title, method } of rounds) {
-        const round = await readRound(id)
-        const mass = method === 'clips' ? massFromClips(round) : massFromReadings(round)
-        if ('problem' in mass || mass.of !== 'dry matter') continue
-        if (current)
-          setFound({
-            title,
-            mass: { middle: mass.kgPerHa, low: Math.max(0, mass.interval[0]), high: mass.interval[1] },
-          })
-        return
-      }
-    }
-    look().catch(() => undefined)
-    return () => void (current = false)
-  }, [paddockId])
-  return found
+function measuredMass(rounds: Round[] | undefined): Measured | undefined {
+  for (const round of rounds ?? []) {
+    const mass = countingMethods[round.method].mass?.(round)
+    if (!mass || 'problem' in mass || mass.of !== 'dry matter') continue
+    const [low, high] = mass.interval
+    return { title: round.title, mass: { middle: mass.kgPerHa, low: Math.max(0, low), high } }
+  }
+  return undefined
 }
+
+const weighing = (paddockId: string) =>
+  roundsOf(paddockId, 'mass', (r) => countingMethods[r.method].mass !== undefined && r.stopsDone > 0)
 
 /** The herd of a paddock, what stands there, and how long it lasts. */
 export function useGrazing(round: Round, made: Composition) {
-  const kept = useHerds((s) => s.plans[round.paddockId])
-  const set = useHerds((s) => s.set)
+  const { data: kept, problem, again, change } = useHerd(round.paddockId)
   const plan = kept ?? firstHerd
-  const measured = useMeasuredMass(round.paddockId)
+  const { data: rounds } = useRead(useMemo(() => weighing(round.paddockId), [round.paddockId]))
+  const measured = useMemo(() => measuredMass(rounds), [rounds])
   const animal = animalClass(plan.animal) ?? animalClasses[0]!
   const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
   const guess = plan.guessKgPerHa
@@ -84,7 +70,9 @@ export function useGrazing(round: Round, made: Composition) {
     plan,
     /** False while nobody has said what is kept here. */
     said: kept !== undefined,
-    change: (patch: Partial<HerdPlan>) => set(round.paddockId, patch),
+    problem,
+    again,
+    change,
     animal,
     measured,
     mass,

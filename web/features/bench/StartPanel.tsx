@@ -1,9 +1,7 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
-import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
-import type { Naming } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { getNamings } from '../../api/client.ts'
+import { reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { OpenSheet } from './KeepPanel.tsx'
 import { say } from '../../language/say.ts'
@@ -28,13 +26,8 @@ interface Props {
 
 export function StartPanel({ waiting, onReopen }: Props) {
   const { plants, byId } = useFlora()
-  const [last, setLast] = useState<Naming[]>([])
-  useEffect(() => {
-    void getNamings().then(
-      (list) => setLast(list.slice(0, 6)),
-      () => undefined,
-    )
-  }, [])
+  const { data: namings = [] } = useRead(reads.namings)
+  const last = namings.slice(0, 6)
   const harmful = plants.filter((p) => p.role === 'toxic').length
   return (
     <>

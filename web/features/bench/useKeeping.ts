@@ -1,9 +1,8 @@
-import { useEffect, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
 import type { Round } from '@/core/records/round.ts'
-import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
-import { getUnknowns } from '../../api/client.ts'
+import { specimensIn } from '@/core/records/specimen.ts'
+import { fresh, reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import type { Sheet } from './benchStore.ts'
@@ -20,10 +19,7 @@ interface Keeping {
 /** What becomes of a sheet: a name written down, or a description kept under a letter. Both wait where the server is away. */
 export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
   const byId = useFlora((s) => s.byId)
-  const [waiting, setWaiting] = useState<UnknownPlant[]>([])
-  useEffect(() => {
-    void getUnknowns().then(setWaiting, () => undefined)
-  }, [])
+  const { data: waiting = [] } = useRead(reads.unknowns)
   const navigate = useNavigate()
   const post = useOutbox((s) => s.post)
 
@@ -46,12 +42,9 @@ export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
     return useOutbox
       .getState()
       .drain()
-      .then(getUnknowns)
+      .then(() => fresh(reads.unknowns))
       .then(
-        (list) => {
-          setWaiting(list)
-          return list.find((u) => u.id === sheet.id)?.letter
-        },
+        (list) => list.find((u) => u.id === sheet.id)?.letter,
         () => undefined,
       )
   }

@@ -77,15 +77,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
 }
 
 /** Names from leaves alone, looked at again in flower: how often they were right, and how sure they had been. */
-export function ComeBack({
-  namings,
-  checks,
-  onChecks,
-}: {
-  namings: Naming[]
-  checks: NamingCheck[]
-  onChecks: (checks: NamingCheck[]) => void
-}) {
+export function ComeBack({ namings, checks }: { namings: Naming[]; checks: NamingCheck[] }) {
   const post = useOutbox((s) => s.post)
   const byNaming = new Map(checks.map((c) => [c.namingId, c]))
   const open = namings.filter((n) => !byNaming.has(n.id))
@@ -95,11 +87,9 @@ export function ComeBack({
   })
   const right = done.filter((d) => d.right).length
   const keep = (c: NamingCheck) => {
-    onChecks([...checks.filter((x) => x.namingId !== c.namingId), c])
     post({ do: 'check-naming', check: c })
   }
   const undo = (id: string) => {
-    onChecks(checks.filter((x) => x.namingId !== id))
     post({ do: 'drop-check', namingId: id })
   }
   const plants = useFlora((s) => s.plants)

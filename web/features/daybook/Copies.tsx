@@ -1,7 +1,9 @@
-import { useEffect, useState } from 'react'
-import { checkCopy, getCopies, type KeptCopy } from '../../api/client.ts'
+import { useState } from 'react'
+import { checkCopy } from '../../api/client.ts'
+import { reads, useRead } from '../../data/reads.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { FileButton } from '../../parts/FileButton.tsx'
-import { say } from '../../language/say.ts'
+import { say, word } from '../../language/say.ts'
 import { momentWords } from '../../language/dates.ts'
 import { fixed } from '../../language/numbers.ts'
 
@@ -9,16 +11,9 @@ const size = (bytes: number) => (bytes < 1e6 ? `${Math.ceil(bytes / 1000)} kB` :
 
 /** Copies of everything: to take one away, to see which are kept, to know whether a file is whole. */
 export function Copies() {
-  const [copies, setCopies] = useState<KeptCopy[]>()
+  const { data: copies, ...read } = useRead(reads.copies)
+  const { data: failed } = useRead(reads.copyState)
   const [said, setSaid] = useState('')
-  useEffect(() => {
-    let current = true
-    getCopies().then(
-      (c) => current && setCopies(c),
-      () => undefined,
-    )
-    return () => void (current = false)
-  }, [])
   const check = (file: File) =>
     void checkCopy(file)
       .then(({ madeAt, tables }) => {
@@ -44,6 +39,16 @@ export function Copies() {
           'A copy holds everything that was written, in open formats in one zip. Keep one away from this machine: the copies below lie on the same disk.',
         )}
       </p>
+      {failed?.problem ? (
+        <p role="alert" className="mt-2 rounded-xl border-2 border-harm bg-harm-wash px-3 py-2 font-semibold text-harm">
+          {copies?.[0]
+            ? say('No new copy since {{when}}. {{why}}', {
+                when: momentWords(copies[0].madeAt),
+                why: word(failed.problem),
+              })
+            : say('There is no copy yet. {{why}}', { why: word(failed.problem) })}
+        </p>
+      ) : null}
       <div className="mt-2 flex flex-wrap gap-2">
         <a
           href="/api/backup"
@@ -57,6 +62,7 @@ export function Copies() {
       <p role="status" className="mt-1 font-semibold">
         {said}
       </p>
+      <ReadProblem of={say('The list of copies')} {...read} />
       {copies && copies.length > 0 ? (
         <details>
           <summary className="min-h-11 content-center">

@@ -1,5 +1,5 @@
 import { lazy, Suspense, useMemo, useState } from 'react'
-import { getEvents, getMostCounted, getNamingChecks, getNamings } from '../../api/client.ts'
+import { fresh, reads, serverReads, useRead } from '../../data/reads.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
@@ -7,7 +7,7 @@ import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { readRounds } from '../../data/readRound.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import { usePracticeAnswers } from '../../entities/practice/practiceStore.ts'
+import { readAnswers, usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { KeysChoice } from './KeysChoice.tsx'
 import { LanguageChoice } from './LanguageChoice.tsx'
 import { UnitsChoice } from './UnitsChoice.tsx'
@@ -26,24 +26,26 @@ const OwnReading = lazy(() => import('../../entities/practice/OwnReading.tsx').t
 export async function readDaybook() {
   await useOutbox.getState().drain()
   const [most, rounds, plan, namings, checks, events, places] = await Promise.all([
-    getMostCounted().catch(() => undefined),
+    fresh(reads.mostCounted).catch(() => undefined),
     readRounds(),
     readPlan().catch(() => []),
-    getNamings().catch(() => []),
-    getNamingChecks().catch(() => []),
-    getEvents().catch(() => []),
+    fresh(reads.namings).catch(() => []),
+    fresh(reads.checks).catch(() => []),
+    fresh(reads.events).catch(() => []),
     readPlaces(),
-    usePracticeAnswers.getState().read(),
+    readAnswers(),
     useFlora.getState().load(),
   ])
+  // What it opens with was read with the question which paddock that is.
+  if (most?.paddockId) serverReads.setQueryData(reads.counts(most.paddockId).queryKey, most.counts)
   return { most, rounds, plan, namings, checks, events, ...places }
 }
 
 /** Everything found and done on the left; on the right what it comes to, year on year, and names to check in flower. */
 export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDaybook>> }) {
   const { paddocks, holdings, namings } = read
-  const [checks, setChecks] = useState(read.checks)
-  const answers = usePracticeAnswers((s) => s.answers)
+  const { data: checks = read.checks } = useRead(reads.checks)
+  const { answers } = usePracticeAnswers()
   const entries = useMemo(() => timeline(read), [read])
   const [paddockId, setPaddockId] = useState('')
   const [words, setWords] = useState('')
@@ -107,17 +109,9 @@ export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDayb
       }
       right={
         <>
-          {shown ? (
-            <YearOnYear
-              key={shown.id}
-              paddock={shown}
-              known={shown.id === read.most?.paddockId ? read.most.counts : undefined}
-            />
-          ) : (
-            <p>{say('Nothing was counted yet.')}</p>
-          )}
+          {shown ? <YearOnYear key={shown.id} paddock={shown} /> : <p>{say('Nothing was counted yet.')}</p>}
           <Suspense fallback={<p className="mt-5 text-ink-soft">{say('Opening …')}</p>}>
-            <ComeBack namings={namings} checks={checks} onChecks={setChecks} />
+            <ComeBack namings={namings} checks={checks} />
             <OwnReading namings={namings} checks={checks} answers={answers} />
           </Suspense>
         </>

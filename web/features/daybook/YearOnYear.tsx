@@ -1,10 +1,11 @@
 import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import { useEffect, useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import type { Paddock } from '@/core/records/round.ts'
 import { courses, type PlantCourse, type YearCount } from '@/core/survey/paddockHistory.ts'
-import { getCounts } from '../../api/client.ts'
+import { reads, useRead } from '../../data/reads.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { percent } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { TrendChart } from './TrendChart.tsx'
@@ -126,19 +127,10 @@ function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock 
 }
 
 /** One paddock year on year: shares with intervals, what was sown, what harms, what came of it. */
-export function YearOnYear({ paddock, known }: { paddock: Paddock; known: YearCount[] | undefined }) {
-  const [counts, setCounts] = useState(known)
-  const [problem, setProblem] = useState('')
-  useEffect(() => {
-    if (known) return
-    let current = true
-    getCounts(paddock.id).then(
-      (c) => current && setCounts(c),
-      (e: unknown) => current && setProblem((e as Error).message),
-    )
-    return () => void (current = false)
-  }, [paddock.id, known])
-  if (problem) return <p className="font-semibold text-harm">{problem}</p>
+export function YearOnYear({ paddock }: { paddock: Paddock }) {
+  const now = useRead(reads.counts(paddock.id))
+  const counts = now.data
+  if (now.problem) return <ReadProblem of={say('The counts of this paddock')} {...now} />
   if (!counts) return <p className="text-ink-soft">{say('Reading the counts …')}</p>
   const methods = [...new Set(counts.map((c) => c.method))] as Method[]
   return (

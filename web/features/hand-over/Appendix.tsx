@@ -8,7 +8,7 @@ import type { Naming, Round } from '@/core/records/round.ts'
 import { allAtOnce } from '@/core/survey/allAtOnce.ts'
 import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { stillToFind } from '../../entities/round/stillToFind.ts'
@@ -79,7 +79,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
   const { byId, hazards } = useFlora()
   const { composition } = weighed
   const words = methodWords(round.method)
-  const info = methodInfo[round.method]
+  const info = countingMethods[round.method]
   const together = info.entry === 'points' ? allAtOnce(composition) : undefined
   const parts = byPart(round, byId)
   const dangers = hazardsHere(round, byId, hazards)

@@ -11,7 +11,7 @@ import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { percent, percentRange, countedWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { useLabs } from '../../entities/round/labStore.ts'
+import { useLab } from '../../entities/round/herd.ts'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
@@ -67,7 +67,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   const { composition: made, harm, feed } = weighed
   const leafy = feed.leafy
   const { outlook } = round.paddock
-  const lab = useLabs((s) => s.results[round.id])
+  const { data: lab } = useLab(round.id)
   const measured = lab && labFigures(lab)
   const rows = made.taxa.slice(0, 10).map((t) => ({
     id: t.taxon,

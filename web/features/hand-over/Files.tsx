@@ -1,44 +1,7 @@
 import type { Round } from '@/core/records/round.ts'
+import { writtenFiles } from '@/core/formats/formatIds.ts'
+import { writtenWords } from '@/text/formatWords.ts'
 import { say } from '../../language/say.ts'
-
-const files = [
-  {
-    name: 'composition.csv',
-    get says() {
-      return say('Shares with intervals, for a spreadsheet')
-    },
-  },
-  {
-    name: 'hits.csv',
-    get says() {
-      return say('Every hit in the order of the walk')
-    },
-  },
-  {
-    name: 'stops.csv',
-    get says() {
-      return say('Every stop: where, counted or skipped, what was measured')
-    },
-  },
-  {
-    name: 'stops.gpx',
-    get says() {
-      return say('Stops and route, for a hand-held receiver')
-    },
-  },
-  {
-    name: 'darwin-core.zip',
-    get says() {
-      return say('Finds as a Darwin Core archive, for a biological records centre')
-    },
-  },
-  {
-    name: 'stops.geojson',
-    get says() {
-      return say('Boundary, route and stops, for a map')
-    },
-  },
-]
 
 export function HandOverHead({ round }: { round: Round }) {
   return (
@@ -60,15 +23,15 @@ export function HandOverHead({ round }: { round: Round }) {
 export function Files({ roundId }: { roundId: string }) {
   return (
     <ul className="mt-4 max-w-xl">
-      {files.map((f) => (
-        <li key={f.name}>
+      {writtenFiles.map((f) => (
+        <li key={f}>
           <a
-            href={`/api/rounds/${roundId}/files/${f.name}`}
+            href={`/api/rounds/${roundId}/files/${f}`}
             download
             className="flex min-h-16 items-center justify-between gap-4 border-b border-rule px-2 hover:bg-culm/8"
           >
-            <span>{f.says}</span>
-            <b className="whitespace-nowrap text-culm underline">{f.name}</b>
+            <span>{writtenWords(f)}</span>
+            <b className="whitespace-nowrap text-culm underline">{f}</b>
           </a>
         </li>
       ))}

@@ -2,7 +2,7 @@ import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import { getNamings } from '../../api/client.ts'
+import { fresh, reads, serverReads } from '../../data/reads.ts'
 import { download, fileSlug } from '../../parts/download.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
@@ -20,7 +20,7 @@ interface Pages {
   plan: PlanLine[]
   namings: Naming[]
   /** What could not be read: the pages are not whole without it. */
-  missing: ('plan' | 'names')[]
+  missing: ('plan' | 'names' | 'stock')[]
 }
 
 /** All that stands on the pages of a round. */
@@ -28,14 +28,18 @@ export async function readPages(round: Round): Promise<Pages> {
   const [known, plan, namings] = await Promise.all([
     weighed(round),
     readPlan().catch(() => undefined),
-    getNamings().catch(() => undefined),
+    fresh(reads.namingsOf(round.id)).catch(() => undefined),
   ])
   return {
     round,
     weighed: known,
-    namings: (namings ?? []).filter((n) => n.roundId === round.id),
+    namings: namings ?? [],
     plan: (plan ?? []).filter((p) => p.paddockId === round.paddockId),
-    missing: [...(plan ? [] : ['plan' as const]), ...(namings ? [] : ['names' as const])],
+    missing: [
+      ...(plan ? [] : ['plan' as const]),
+      ...(serverReads.getQueryData(reads.kept.queryKey) ? [] : ['stock' as const]),
+      ...(namings ? [] : ['names' as const]),
+    ],
   }
 }
 
@@ -43,8 +47,10 @@ export async function readPages(round: Round): Promise<Pages> {
 function NotWhole({ missing }: Pick<Pages, 'missing'>) {
   return (
     <p role="alert" className="mb-3 rounded-xl border-2 border-harm bg-harm-wash px-4 py-3 font-semibold text-harm">
-      {missing.includes('plan')
-        ? say('These pages are not whole: what was planned could not be read. Do not hand them on; open them again.')
+      {missing.includes('plan') || missing.includes('stock')
+        ? say('These pages are not whole: {{what}} could not be read. Do not hand them on; open them again.', {
+            what: missing.includes('plan') ? say('what was planned') : say('what is known of stock and samples'),
+          })
         : say('The appendix is not whole: the names written down could not be read. Open the pages again.')}
     </p>
   )

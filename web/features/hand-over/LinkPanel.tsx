@@ -1,35 +1,29 @@
-import { useEffect, useState } from 'react'
-import { addLink, dropLink, getLinks, type ClientLink } from '../../api/client.ts'
+import { useState } from 'react'
+import { addLink, dropLink } from '../../api/client.ts'
+import { reads, useRead } from '../../data/reads.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 
 /** Links by which the client reads these pages, each until its day. */
 export function LinkPanel({ roundId }: { roundId: string }) {
-  const [links, setLinks] = useState<ClientLink[]>([])
+  const { data: links = [], ...read } = useRead(reads.links(roundId))
   const [days, setDays] = useState(30)
   const [made, setMade] = useState('')
   const [said, setSaid] = useState('')
-  useEffect(() => {
-    let current = true
-    getLinks(roundId).then(
-      (l) => current && setLinks(l),
-      () => undefined,
-    )
-    return () => void (current = false)
-  }, [roundId])
   const attempt = (work: () => Promise<void>) => void work().catch((e: unknown) => setSaid((e as Error).message))
   const make = () =>
     attempt(async () => {
       const { link, token } = await addLink(roundId, days)
-      setLinks((l) => [link, ...l])
+      read.again()
       setMade(`${location.origin}/shared#${token}`)
       setSaid(say('It opens until {{day}}. It is shown this once.', { day: dayWords(link.expiresAt) }))
     })
   const takeBack = (id: string) =>
     attempt(async () => {
       await dropLink(id)
-      setLinks((l) => l.filter((x) => x.id !== id))
+      read.again()
       setMade('')
       setSaid(say('Taken back: it opens nothing any more.'))
     })
@@ -76,6 +70,7 @@ export function LinkPanel({ roundId }: { roundId: string }) {
       <p role="status" className="mt-1 font-semibold">
         {said}
       </p>
+      <ReadProblem of={say('The list of links')} {...read} />
       <ul>
         {links.map((l) => (
           <li key={l.id} className="flex flex-wrap items-center justify-between gap-2 border-b border-rule py-1">

@@ -3,7 +3,7 @@ import { ApiError, getShared, holdLink } from '../../api/client.ts'
 import { ClientPage } from './ClientPage.tsx'
 import { HatchDefs } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
-import { takeKept } from '../../entities/round/readKept.ts'
+import { reads, serverReads } from '../../data/reads.ts'
 import { weigh } from '../../workers/weighingWorker.ts'
 import { say } from '../../language/say.ts'
 
@@ -12,7 +12,9 @@ export async function loader() {
   holdLink(location.hash.slice(1))
   try {
     const [{ round, plan, kept }] = await Promise.all([getShared(), useFlora.getState().load()])
-    takeKept(kept)
+    // A link asks for nothing else: what came with it is all there is.
+    serverReads.setQueryDefaults(reads.kept.queryKey, { staleTime: Infinity })
+    serverReads.setQueryData(reads.kept.queryKey, kept)
     return { round, plan, weighed: await weigh(round) }
   } catch (error) {
     if (error instanceof ApiError && error.status === 401)

@@ -1,7 +1,6 @@
-import { useEffect, useState } from 'react'
+import { useState } from 'react'
 import type { Role } from '@/core/flora/flora.ts'
-import type { RoundSummary } from '@/core/records/round.ts'
-import { getRound, getRounds } from '../../api/client.ts'
+import { fresh, reads, useRead } from '../../data/reads.ts'
 import { stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { BookFilter } from './filters.ts'
@@ -24,16 +23,13 @@ const field = 'min-h-12 max-w-full rounded-xl border border-rule bg-sheet px-2'
 /** Narrow the book by name, use or harm, a character, or what one sward has. */
 export function Filters({ filter, onChange }: Props) {
   const { characters, byId } = useFlora()
-  const [rounds, setRounds] = useState<RoundSummary[]>([])
+  const { data: rounds = [] } = useRead(reads.rounds)
   const [round, setRound] = useState('')
-  useEffect(() => {
-    void getRounds().then(setRounds, () => undefined)
-  }, [])
   const states = characters.find((c) => c.id === filter.character)?.states ?? []
   const pickSward = async (id: string) => {
     setRound(id)
     if (id === '') return onChange({ ...filter, sward: null })
-    const { paddock, stops } = await getRound(id)
+    const { paddock, stops } = await fresh(reads.round(id))
     const counted = stops.flatMap((s) => s.hits.map((h) => h.taxon))
     onChange({ ...filter, sward: [...new Set([...paddock.sown, ...counted])].filter((t) => byId.has(t)) })
   }

@@ -2,7 +2,7 @@ import { useWindowKeys } from '../../ui/windowKeys.ts'
 import { kindName } from '@/text/practiceWords.ts'
 import { useEffect } from 'react'
 import type { Around } from '@/core/practice/session.ts'
-import { getNamingChecks, getNamings, getRecentlyFound } from '../../api/client.ts'
+import { fresh, reads } from '../../data/reads.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribTip } from '../../parts/Midrib.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
@@ -13,7 +13,7 @@ import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
 import { KeyQuestion } from './KeyQuestion.tsx'
 import { Kinds } from './Kinds.tsx'
 import { Outcome } from './Outcome.tsx'
-import { usePracticeAnswers } from '../../entities/practice/practiceStore.ts'
+import { readAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { Records } from './Records.tsx'
 import { SaveAnswers } from './SaveAnswers.tsx'
 import { TrainerSets } from './TrainerSets.tsx'
@@ -23,7 +23,7 @@ import { say } from '../../language/say.ts'
 
 /** Names that turned out to be another plant in flower. */
 async function confusedInField(): Promise<string[]> {
-  const [namings, checks] = await Promise.all([getNamings(), getNamingChecks()])
+  const [namings, checks] = await Promise.all([fresh(reads.namings), fresh(reads.checks)])
   const called = new Map(namings.map((n) => [n.id, n.plant]))
   return checks.flatMap((c) => {
     const name = called.get(c.namingId)
@@ -34,11 +34,11 @@ async function confusedInField(): Promise<string[]> {
 /** Where the reader works: the commonest region of the paddocks, what was sown in them and what was found. */
 export async function readAround(): Promise<Around> {
   // The book must be read before the worker opens it.
-  await Promise.all([usePracticeAnswers.getState().read(), useFlora.getState().load()])
+  await Promise.all([readAnswers(), useFlora.getState().load()])
   void practiceWorker().then((w) => w.warm())
   const [{ paddocks }, found, confused] = await Promise.all([
     readPlaces().catch(() => ({ paddocks: [] })),
-    getRecentlyFound().catch(() => []),
+    fresh(reads.recentlyFound).catch(() => []),
     confusedInField().catch(() => []),
   ])
   const counts = new Map<Around['region'], number>()

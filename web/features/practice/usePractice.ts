@@ -12,7 +12,7 @@ import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { practiceWorker } from '../../workers/practiceWorker.ts'
 import { madeFrame, type FrameAsked } from './madeFrame.ts'
-import { usePracticeAnswers } from '../../entities/practice/practiceStore.ts'
+import { usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { say } from '../../language/say.ts'
 
 /** What stands before the reader. */
@@ -105,13 +105,13 @@ export function usePractice(around: Around) {
     (kind: PracticeKind | 'mixed') => {
       const random = randomLcg(Math.random())
       setSet(undefined)
-      setAsks(asksOf(kind, usePracticeAnswers.getState().answers, plants, around, random))
+      setAsks(asksOf(kind, answers, plants, around, random))
       setAt(0)
       setDone([])
       setGiven(undefined)
       setShown(undefined)
     },
-    [plants, around],
+    [plants, around, answers],
   )
   const beginSet = useCallback((given: TrainerSet) => {
     setSet(given)

@@ -2,12 +2,12 @@ import { refusedFile } from '@/text/fileWords.ts'
 import { useState } from 'react'
 import { Link, useRevalidator } from 'react-router'
 import { readRoundFile } from '@/core/formats/roundFile.ts'
-import { keyOf, type Command } from '@/contract/commands.ts'
+import { keyOf } from '@/contract/commands.ts'
 import { importDune, openRoundFile, type RoundFileTaken } from '../../api/client.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { useOutbox, type Conflict } from '../../stores/outboxStore.ts'
 import { UnsentFile } from './UnsentFile.tsx'
-import { readUnsent } from '../../stores/unsentFile.ts'
+import { readUnsent, type Unsent } from '../../stores/unsentFile.ts'
 import { say } from '../../language/say.ts'
 
 /** A stop that was counted here and in the file: both stay until the person has chosen. */
@@ -22,7 +22,7 @@ function conflictOf(roundId: string, { seq, mine, theirs }: RoundFileTaken['conf
 export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) {
   const [said, setSaid] = useState('')
   const addConflicts = useOutbox((s) => s.addConflicts)
-  const [unsent, setUnsent] = useState<Command[]>()
+  const [unsent, setUnsent] = useState<Unsent[]>()
   const { revalidate } = useRevalidator()
   const attempt = async (work: () => Promise<{ roundId: string; words: string }>) => {
     try {
@@ -35,12 +35,21 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
     }
   }
   /** What another device could not send goes into the outbox of this one, once the person has seen what it is. */
-  const takeUnsent = async (commands: Command[]) => {
+  const takeUnsent = async (list: Unsent[]) => {
     setUnsent(undefined)
-    for (const command of commands) useOutbox.getState().post(command)
-    await useOutbox.getState().drain()
+    const outbox = useOutbox.getState()
+    const open = () => useOutbox.getState().refused.length + useOutbox.getState().conflicts.length
+    const before = open()
+    for (const { command, base } of list) outbox.post(command, base)
+    await outbox.drain()
     await revalidate()
-    setSaid(say('{{n}} entries that were not sent from another device were taken in.', { n: commands.length }))
+    const left = open() - before
+    setSaid(
+      [
+        say('{{n}} entries that were not sent from another device were taken in.', { n: list.length - left }),
+        left > 0 ? say('{{left}} were not: the notice above and the rounds say why.', { left }) : '',
+      ].join(' '),
+    )
   }
   const openFile = async (file: File) => {
     const text = await file.text()
@@ -90,7 +99,7 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
         </button>
       </div>
       {unsent ? (
-        <UnsentFile commands={unsent} onTake={() => void takeUnsent(unsent)} onLeave={() => setUnsent(undefined)} />
+        <UnsentFile unsent={unsent} onTake={() => void takeUnsent(unsent)} onLeave={() => setUnsent(undefined)} />
       ) : null}
       <p role="status" className="mt-1 text-ink-soft">
         {said ||

@@ -1,15 +1,14 @@
 import { methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
-import { useEffect, useState } from 'react'
 import { Link } from 'react-router'
 import type { RouteKind } from '@/core/records/measures.ts'
-import type { Paddock, Round, RoundSummary } from '@/core/records/round.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import type { Paddock, RoundSummary } from '@/core/records/round.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { areaHa } from '@/core/geo/route.ts'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
-import { readRound } from '../../data/readRound.ts'
+import { reads, useRead } from '../../data/reads.ts'
 import { aboutWayWords, areaWords } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
@@ -38,15 +37,7 @@ const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm 
 /** One round before it is opened: what for, how, where it leads. */
 export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock: Paddock | undefined }) {
   const byId = useFlora((s) => s.byId)
-  const [round, setRound] = useState<Round>()
-  useEffect(() => {
-    let current = true
-    void readRound(summary.id).then(
-      (r) => current && setRound(r),
-      () => undefined,
-    )
-    return () => void (current = false)
-  }, [summary.id])
+  const { data: round } = useRead(reads.round(summary.id))
   const started = summary.stopsDone > 0
   const finished = summary.stopsDone === summary.stops
   const sown = byId.size === 0 ? [] : (paddock?.sown ?? []).map((id) => inSentence(byId.get(id)?.commonName ?? id))
@@ -62,7 +53,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         <dt className="text-ink-soft">{say('Method')}</dt>
         <dd>
           {methodWords(summary.method).name}
-          {methodInfo[summary.method].entry === 'points'
+          {countingMethods[summary.method].entry === 'points'
             ? say(', {{stops}} {{units}} of {{pointsPerStop}} points', {
                 stops: summary.stops,
                 units: methodWords(summary.method).units,

@@ -4,7 +4,6 @@ import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribTip } from '../../parts/Midrib.tsx'
-import type { PlanLine } from '@/core/records/planItem.ts'
 import { DueList } from '../../entities/plan/DueList.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { OpenData } from './OpenData.tsx'
@@ -17,7 +16,6 @@ import { say } from '../../language/say.ts'
 
 interface Loaded {
   rounds: RoundSummary[]
-  plan: PlanLine[]
   holdings: Holding[]
   paddocks: Paddock[]
 }
@@ -25,9 +23,9 @@ interface Loaded {
 export async function loader(): Promise<Loaded> {
   // Only what was sown is called by the names of the book: it may come later.
   useFlora.getState().load().catch(() => undefined) // prettier-ignore
-  // Without a signal the plan may not be on the device; the rounds come up all the same.
-  const [rounds, places, plan] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => [])])
-  return { rounds, plan, ...places }
+  // Without a signal the plan may not be on the device; the rounds come up all the same, and the list says so.
+  const [rounds, places] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => undefined)])
+  return { rounds, ...places }
 }
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
@@ -46,7 +44,7 @@ function tipOf(next: RoundSummary | undefined): MidribTip {
 
 /** The first screen: rounds planned and walked, and the one to walk next. */
 export function Component() {
-  const { rounds, plan, holdings, paddocks } = useLoaderData<typeof loader>()
+  const { rounds, holdings, paddocks } = useLoaderData<typeof loader>()
   const open = rounds.filter((r) => !isDone(r)).sort((a, b) => (a.plannedOn < b.plannedOn ? -1 : 1))
   const done = rounds.filter(isDone)
   const [chosen, setChosen] = useState<string>()
@@ -58,7 +56,7 @@ export function Component() {
         <>
           <h1 className="text-[1.65rem]">{say('Rounds')}</h1>
           <RoundList title={say('To walk')} rounds={open} shown={shown?.id} onChoose={setChosen} />
-          <DueList first={plan} />
+          <DueList />
           <RoundList title={say('Counted')} rounds={done} shown={shown?.id} onChoose={setChosen} />
           <Places holdings={holdings} paddocks={paddocks} />
           <OpenData onLoaded={setChosen} />

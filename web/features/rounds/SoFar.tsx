@@ -6,7 +6,7 @@ import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import type { Figures } from '@/core/survey/figures.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { unknownTaxon } from '@/core/records/taxon.ts'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
@@ -18,10 +18,9 @@ import { FrequencyPanel } from '../../entities/round/FrequencyPanel.tsx'
 import { MassPanel } from '../../entities/round/MassPanel.tsx'
 import { Resampled } from './so-far/Resampled.tsx'
 import { SearchPanel } from '../../entities/round/SearchPanel.tsx'
-import { Terms } from '../../parts/Terms.tsx'
 import { say, together } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
-import { fixed } from '../../language/numbers.ts'
+import { Disagreements, Estimator } from './SoFarParts.tsx'
 
 interface Props {
   round: Round
@@ -77,59 +76,6 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
   )
 }
 
-/** Where parts of the paddock differ more than chance would have it: then one figure for the whole hides something. */
-function Disagreements({ figures }: { figures: Figures }) {
-  const byId = useFlora((s) => s.byId)
-  if (figures.disagreements.length === 0) return null
-  return (
-    <div role="note" className="mt-3 rounded-xl border-2 border-straw px-4 py-2">
-      <p className="font-semibold">{say('Parts of the paddock disagree.')}</p>
-      <ul>
-        {figures.disagreements.map((d) => (
-          <li key={d.taxon}>
-            {say('{{taxonName}}: {{estimate}} in {{name}}, {{estimate2}} in {{name2}}', {
-              taxonName: taxonName(d.taxon, byId),
-              estimate: percent(d.high.estimate),
-              name: d.high.name || say('the rest'),
-              estimate2: percent(d.low.estimate),
-              name2: d.low.name || say('the rest'),
-            })}
-          </li>
-        ))}
-      </ul>
-      <p className="text-ink-soft">{say('Read each part on its own; more stops in one do not mend the other.')}</p>
-    </div>
-  )
-}
-
-function Estimator({ round, made }: { round: Round; made: Composition | undefined }) {
-  const stratified = made?.taxa.some((t) => t.method === 'stratified')
-  const effect = made?.taxa.find((t) => t.designEffect !== undefined)?.designEffect
-  return (
-    <details className="mt-3">
-      <summary className="min-h-11 content-center text-ink-soft">{say('How this is worked out')}</summary>
-      <p>
-        <Terms>{methodWords(round.method).estimator}</Terms>
-      </p>
-      {stratified ? (
-        <p className="mt-1">
-          {say(
-            'The parts of the paddock count by their area, whatever the number of stops in each (combined ratio estimate).',
-          )}
-        </p>
-      ) : null}
-      {effect !== undefined ? (
-        <p className="mt-1">
-          {say(
-            'Stops differ: the variance of the first share is {{effect}} times that of as many points spread at random (design effect).',
-            { effect: fixed(effect, 1) },
-          )}
-        </p>
-      ) : null}
-    </details>
-  )
-}
-
 function Shares({
   round,
   made,
@@ -150,7 +96,7 @@ function Shares({
     share: t,
   }))
   const words = methodWords(round.method)
-  const info = methodInfo[round.method]
+  const info = countingMethods[round.method]
   const wanted = `±${Math.round(halfWidth * 100)} %`
   return (
     <>
@@ -197,7 +143,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
   const words = methodWords(round.method)
-  const info = methodInfo[round.method]
+  const info = countingMethods[round.method]
   const something = made !== undefined || done > 0
   return (
     <div>
@@ -233,9 +179,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           {search.length > 0 ? <SearchPanel search={search} /> : null}
           <Disagreements figures={figures} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
-          {made && round.method === 'cover-classes' && round.source === '' ? (
-            <EyePanel round={round} made={made} />
-          ) : null}
+          {made && info.byEye && round.source === '' ? <EyePanel round={round} made={made} /> : null}
           <Estimator round={round} made={made} />
           {made && made.stops > 2 ? <Resampled round={round} made={made} /> : null}
           {made ? (

@@ -1,5 +1,5 @@
 import { metresBetween } from '@/core/geo/route.ts'
-import { methodInfo } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import { simulatedScale } from '../../instruments/weighing.ts'
 import { stopAt, type CountAction, type CountState } from './countReducer.ts'
@@ -22,11 +22,12 @@ interface Props {
 /** What the hand does at this stop, by the school that the round follows. Points are taken with the keys alone. */
 export function StopEntry({ round, state, stop, choices, act }: Props) {
   const { settings, method } = round
-  switch (methodInfo[method].entry) {
+  const { entry, values, frameYield } = countingMethods[method]
+  switch (entry) {
     case 'points':
       return null
     case 'values': {
-      const clips = method === 'clips'
+      const weighed = values === 'grams'
       return (
         <>
           <ValuesEntry
@@ -36,14 +37,14 @@ export function StopEntry({ round, state, stop, choices, act }: Props) {
             given={stop.hits.find((h) => h.taxon === state.chosen)?.amount}
             onValue={(taxon, amount) => act({ kind: 'value', taxon, amount })}
             onCancel={() => act({ kind: 'choose', taxon: null })}
-            {...(clips
+            {...(weighed
               ? {
                   onRead: () => simulatedScale.read({ heightCm: 2, frameM2: (settings.frameM2 ?? 0.25) / 4 }),
                   readLabel: say('Read the scale (simulated)'),
                 }
               : {})}
           />
-          {method === 'dry-weight-rank' ? (
+          {frameYield ? (
             <div className="mt-3">
               <NumberField
                 key={stop.id}

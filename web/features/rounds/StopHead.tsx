@@ -3,7 +3,7 @@ import type { Round, Stop } from '@/core/records/round.ts'
 import { groupOf } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
-import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { entryOf, lacking, layered, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
 import { WalkStrip } from './WalkStrip.tsx'
 import { say } from '../../language/say.ts'
 
@@ -20,7 +20,7 @@ const step = 'min-h-12 min-w-12 rounded-xl border border-rule px-2 text-lg disab
 function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
   const byId = useFlora((s) => s.byId)
   const taken = pointsAt(state, stop)
-  const layered = state.method === 'layer-points'
+  const everyLayer = layered(state)
   const firstOfPin = (pin: number) => stop.hits.find((h) => h.part === pin)
   return (
     <div
@@ -29,12 +29,12 @@ function PointMarks({ state, stop }: { state: CountState; stop: Stop }) {
       aria-label={say('{{taken}} of {{pointsPerStop}} points taken', { taken, pointsPerStop: state.pointsPerStop })}
     >
       {Array.from({ length: state.pointsPerStop }, (_, i) => {
-        const hit = layered ? firstOfPin(i + 1) : stop.hits[i]
+        const hit = everyLayer ? firstOfPin(i + 1) : stop.hits[i]
         if (!hit)
           return (
             <span
               key={i}
-              className={`size-5 rounded border border-dashed border-ink-soft/60 ${layered && state.pin === i + 1 ? 'outline-2 outline-straw' : ''}`}
+              className={`size-5 rounded border border-dashed border-ink-soft/60 ${everyLayer && state.pin === i + 1 ? 'outline-2 outline-straw' : ''}`}
             />
           )
         return <GroupMark key={i} group={byId.get(hit.taxon)?.role === 'toxic' ? 'harm' : groupOf(hit.taxon, byId)} />
@@ -115,7 +115,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           {say('Undo')} <kbd className="ml-1 text-sm">z</kbd>
         </button>
-        {state.method === 'layer-points' ? (
+        {layered(state) ? (
           <button
             type="button"
             onClick={() => onAct({ kind: 'same' })}

@@ -1,17 +1,17 @@
-import type { Command } from '@/contract/commands.ts'
 import { commandWords } from '@/text/commandWords.ts'
+import type { Unsent } from '../../stores/unsentFile.ts'
 import { say } from '../../language/say.ts'
 
 interface Props {
-  commands: Command[]
+  unsent: Unsent[]
   onTake: () => void
   onLeave: () => void
 }
 
 /** What a file of unsent work would do, before any of it is done. */
-export function UnsentFile({ commands, onTake, onLeave }: Props) {
+export function UnsentFile({ unsent, onTake, onLeave }: Props) {
   const times = new Map<string, number>()
-  for (const c of commands) times.set(commandWords(c), (times.get(commandWords(c)) ?? 0) + 1)
+  for (const { command: c } of unsent) times.set(commandWords(c), (times.get(commandWords(c)) ?? 0) + 1)
   const button = 'min-h-12 rounded-xl border-2 px-5 font-semibold'
   return (
     <section className="mt-4 rounded-2xl rounded-tl-sm border-2 border-straw p-4" aria-labelledby="unsent-file">

@@ -1,4 +1,5 @@
 import type { Plant } from '@/core/flora/flora.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { Round } from '@/core/records/round.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
 import { BARE, LITTER, letterOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
@@ -37,7 +38,7 @@ export function expectedPlants(round: Round, plants: Plant[], added: Taxon[]): T
 /** Plants that get a key from the start: on a search walk the harmful ones, else what grows here. */
 export function keyedPlants(round: Round, plants: Plant[]): Taxon[] {
   const targets = round.settings.targets ?? []
-  if (round.method !== 'search-walk') return expectedPlants(round, plants, targets)
+  if (!countingMethods[round.method].forHarm) return expectedPlants(round, plants, targets)
   const harmful = lookFor(plants, round.paddock.region).map((p) => p.id)
   return [...new Set([...targets, ...harmful])].slice(0, EXPECTED)
 }

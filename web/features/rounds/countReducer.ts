@@ -2,8 +2,9 @@ import type { Hit } from '@/core/records/hit.ts'
 import type { Method } from '@/core/records/method.ts'
 import { patched, type MeasuresPatch } from '@/core/records/measures.ts'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
-import { GRID_CELLS } from '@/core/survey/frequency.ts'
-import { methodInfo, type Entry } from '@/core/survey/methods.ts'
+import { GRID_CELLS } from '@/core/methods/estimators/frequency.ts'
+import type { Entry } from '@/core/methods/method.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { Position } from '@/core/geo/route.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { say } from '../../language/say.ts'
@@ -34,6 +35,7 @@ export type CountAction =
   | { kind: 'move'; position: Position; stratum: string }
   | { kind: 'add'; id: string; position: Position | null; stratum: string }
   | { kind: 'theirs'; stop: Stop }
+  | { kind: 'renumber'; id: string; seq: number }
   | { kind: 'undo' }
   | { kind: 'next'; at: string }
   | { kind: 'go'; seq: number }
@@ -58,11 +60,14 @@ export function startCount(round: Pick<Round, 'pointsPerStop' | 'stops'> & Parti
 export const stopAt = (state: CountState, seq = state.current): Stop | undefined =>
   state.stops.find((s) => s.seq === seq)
 
-export const entryOf = (state: Pick<CountState, 'method'>): Entry => methodInfo[state.method].entry
+export const entryOf = (state: Pick<CountState, 'method'>): Entry => countingMethods[state.method].entry
+
+/** Whether every plant on a pin is written down. */
+export const layered = (state: Pick<CountState, 'method'>): boolean => countingMethods[state.method].layered === true
 
 /** Points taken at a stop, or pins looked at. */
 export const pointsAt = (state: Pick<CountState, 'method'>, stop: Stop): number =>
-  state.method === 'layer-points' ? new Set(stop.hits.map((h) => h.part)).size : stop.hits.length
+  layered(state) ? new Set(stop.hits.map((h) => h.part)).size : stop.hits.length
 
 const withStop = (state: CountState, stop: Stop): CountState => ({
   ...state,
@@ -72,7 +77,7 @@ const withStop = (state: CountState, stop: Stop): CountState => ({
 })
 
 function addHits(state: CountState, stop: Stop, hit: Hit, times = 1): CountState {
-  if (state.method === 'layer-points') {
+  if (layered(state)) {
     const part = state.pin
     // A plant counts once on a pin, however many of its leaves are touched.
     if (part > state.pointsPerStop || stop.hits.some((h) => h.part === part && h.taxon === hit.taxon)) return state
@@ -89,7 +94,7 @@ function addHits(state: CountState, stop: Stop, hit: Hit, times = 1): CountState
 }
 
 function same(state: CountState, stop: Stop): CountState {
-  if (state.method === 'layer-points') {
+  if (layered(state)) {
     const touched = stop.hits.some((h) => h.part === state.pin)
     return touched && state.pin < state.pointsPerStop ? { ...state, pin: state.pin + 1 } : state
   }
@@ -216,7 +221,18 @@ export function countReducer(state: CountState, action: CountAction): CountState
       return goTo({ ...state, stops: [...state.stops, openStop(action.id, seq, action.position, action.stratum)] }, seq)
     }
     case 'theirs':
-      return { ...state, stops: state.stops.map((s) => (s.seq === action.stop.seq ? action.stop : s)) }
+      return {
+        ...state,
+        stops: state.stops.some((s) => s.seq === action.stop.seq)
+          ? state.stops.map((s) => (s.seq === action.stop.seq ? action.stop : s))
+          : [...state.stops, action.stop],
+      }
+    case 'renumber': {
+      const moved = state.stops.find((s) => s.id === action.id)
+      if (!moved) return state
+      const stops = state.stops.map((s) => (s === moved ? { ...s, seq: action.seq } : s))
+      return { ...state, stops, current: state.current === moved.seq ? action.seq : state.current, past: [] }
+    }
     case 'undo':
       return undo(state, stop)
     case 'next':

@@ -1,23 +1,45 @@
-import { stopAddress } from '@/contract/commands.ts'
+import { stopAddress, type SentStop } from '@/contract/commands.ts'
 import { useEffect, useRef } from 'react'
-import type { Round, Stop } from '@/core/records/round.ts'
-import { useOutbox } from '../../stores/outboxStore.ts'
+import { openStop, type Round, type Stop } from '@/core/records/round.ts'
+import { onTaken, useOutbox } from '../../stores/outboxStore.ts'
+import type { CountAction } from './countReducer.ts'
 
-/** Send each stop that changed, whole. */
-export function useSaving(round: Round, stops: Stop[]): void {
+/** A stop as it is sent: whole, its place only where it has one. */
+function sentStop({ id, hits, doneAt, position, stratum, measures, skipped }: Stop, added: boolean): SentStop {
+  const rest = { ...(position ? { position } : {}), ...(added ? { added } : {}) }
+  return { id, hits, doneAt, stratum, measures, skipped, ...rest }
+}
+
+/** Send each stop that changed, whole; take over what another page of this device has sent, so that this one is not stale. */
+export function useSaving(round: Round, stops: Stop[], act: (action: CountAction) => void): void {
   const saved = useRef(stops)
-  const post = useOutbox((s) => s.post)
-  const noteVersions = useOutbox((s) => s.noteVersions)
+  const now = useRef(stops)
+  const { post, noteVersions } = useOutbox.getState()
   useEffect(() => {
     noteVersions(Object.fromEntries(round.stops.map((s) => [stopAddress(round.id, s.seq), s.version])))
   }, [round, noteVersions])
   useEffect(() => {
+    now.current = stops
+    const planned = new Set(round.stops.map((s) => s.id))
     for (const stop of stops) {
       if (saved.current.includes(stop)) continue
-      const { id, hits, doneAt, position, stratum, measures, skipped } = stop
-      const body = { id, hits, doneAt, stratum, measures, skipped, ...(position ? { position } : {}) }
-      post({ do: 'save-stop', roundId: round.id, seq: stop.seq, stop: body })
+      post({ do: 'save-stop', roundId: round.id, seq: stop.seq, stop: sentStop(stop, !planned.has(stop.id)) })
     }
     saved.current = stops
-  }, [stops, round.id, post])
+  }, [stops, round, post])
+  useEffect(
+    () =>
+      onTaken(({ command, version = 0, seq, mine }) => {
+        if (command.do !== 'save-stop' || command.roundId !== round.id) return
+        // Another device had added a stop of this number: ours goes on under the next one.
+        if (seq !== undefined && seq !== command.seq) act({ kind: 'renumber', id: command.stop.id, seq })
+        if (mine) return
+        const here = now.current.find((s) => s.seq === command.seq)
+        const stop = { ...(here ?? openStop(command.stop.id, command.seq, null)), ...command.stop, version }
+        saved.current = [...saved.current, stop]
+        act({ kind: 'theirs', stop })
+        noteVersions({ [stopAddress(round.id, command.seq)]: version })
+      }),
+    [round.id, act, noteVersions],
+  )
 }

@@ -1,162 +1,38 @@
-import { saysApart } from '@/contract/applied.ts'
 import { useWindowKeys } from '../../ui/windowKeys.ts'
-import { useState, type MouseEvent } from 'react'
+import { useState } from 'react'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import { liveSeedsPerM2 } from '@/core/assess/sowing/seeding.ts'
-import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import { ANY_SOWN, type SowingCheck } from '@/core/records/sowingCheck.ts'
-import { GRID_CELLS } from '@/core/survey/frequency.ts'
+import { GRID_CELLS } from '@/core/methods/estimators/frequency.ts'
 import { GRID_CELL_M2 } from '@/core/assess/sowing/stocking.ts'
-import { getKept, getPaddock } from '../../api/client.ts'
+import { getPaddock } from '../../api/client.ts'
+import { fresh, reads } from '../../data/reads.ts'
+import { useKept } from '../../data/useKept.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { usePlanLines } from '../../entities/plan/usePlanLines.ts'
 import { AddPlant } from '../../entities/plant/AddPlant.tsx'
-import { shortName, useFlora } from '../../stores/floraStore.ts'
-import { pendingCommands } from '../../stores/outboxStore.ts'
 import { StandNotes } from './StandNotes.tsx'
-import { useSowings } from './sowingStore.ts'
-import { figure } from './sowingWords.ts'
 import { WhatStands } from './WhatStands.tsx'
-import { rateWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { dayWords, today } from '../../language/dates.ts'
+import { WasSown, HowCounted, CountLine } from './SowingParts.tsx'
 
+/** What was counted before must be known: what is written next takes its place. */
 export async function loader({ params }: LoaderFunctionArgs) {
-  const [{ paddock, events }, kept] = await Promise.all([getPaddock(params.id!), getKept().catch(() => [])])
+  const [{ paddock, events }] = await Promise.all([getPaddock(params.id!), fresh(reads.kept)])
   const event = events.find((e) => e.id === params.event && e.detail.sown)
   if (!event) throw new Response('', { status: 404 })
-  const here = kept.find((k) => k.kind === 'sowing' && k.subject === event.id)
-  const waiting = pendingCommands().some((c) => saysApart(c, 'sowing', event.id))
-  if (here && !waiting)
-    useSowings.setState((s) => ({
-      checks: { ...s.checks, [event.id]: (here.value as { checks: SowingCheck[] }).checks },
-    }))
   return { paddock, event }
 }
 
 const KEYS = 'asdfghjklqwertyuiop'
-/** Live seed that comes up in fair ground: common practice, no source. */
-const COMES_UP = [0.3, 0.6] as const
-const nameOf = (plant: string) => (plant === ANY_SOWN ? say('Any of the sown') : shortName(plant))
-
-/** After a touch or a click, Enter writes the frame again: a button that was only touched does not keep it. */
-const letGo = (e: MouseEvent<HTMLButtonElement>) => {
-  if (e.detail > 0) e.currentTarget.blur()
-}
-
-function WasSown({ event }: { event: PaddockEvent }) {
-  const byId = useFlora((s) => s.byId)
-  return (
-    <details className="mt-1">
-      <summary className="min-h-11 content-center">
-        {say('What was sown, and how many seedlings would be usual')}
-      </summary>
-      <ul className="text-ink-soft">
-        {event.detail.sown!.map((s) => {
-          const seeds = byId.get(s.plant)?.sowing?.seedsPerKg
-          const live = seeds ? liveSeedsPerM2(s.kgPerHa, s.pls, seeds) : undefined
-          return (
-            <li key={s.plant}>
-              {say('{{shortName}}: {{rateWords}} at {{pls}} % live{{what}}', {
-                shortName: shortName(s.plant),
-                rateWords: rateWords(s.kgPerHa),
-                pls: Math.round(100 * s.pls),
-                what: live
-                  ? say(
-                      ', {{figure}} live seeds on a square metre: {{figure2}} to {{figure3}} seedlings would be usual',
-                      {
-                        figure: figure(live),
-                        figure2: figure(live * COMES_UP[0]),
-                        figure3: figure(live * COMES_UP[1]),
-                      },
-                    )
-                  : say(', seed weight not on file'),
-              })}
-            </li>
-          )
-        })}
-      </ul>
-      <p className="text-ink-soft">{say('Common practice, no source.')}</p>
-    </details>
-  )
-}
-
-/** Seedlings counted, or cells of a grid: chosen before the first frame. */
-function HowCounted({ grid, onGrid, fixed }: { grid: boolean; onGrid: (grid: boolean) => void; fixed: boolean }) {
-  return (
-    <div role="radiogroup" aria-label={say('What is counted')} className="mt-3 flex max-w-xl flex-wrap gap-2">
-      {[
-        { is: false, words: say('Seedlings in frames') },
-        { is: true, words: say('Cells of a grid, {{GRIDCELLS}} of 15 × 15 cm', { GRIDCELLS: GRID_CELLS }) },
-      ].map(({ is, words }) => (
-        <button
-          key={words}
-          type="button"
-          role="radio"
-          aria-checked={grid === is}
-          disabled={fixed && grid !== is}
-          onClick={(e) => {
-            onGrid(is)
-            letGo(e)
-          }}
-          className={`min-h-12 rounded-xl border-2 px-4 disabled:opacity-50 ${grid === is ? 'border-culm bg-culm/15 font-semibold' : 'border-rule'}`}
-        >
-          {words}
-        </button>
-      ))}
-    </div>
-  )
-}
-
-function CountLine({
-  plant,
-  hotkey,
-  count,
-  onTap,
-}: {
-  plant: string
-  hotkey: string | undefined
-  count: number
-  onTap: (by: number) => void
-}) {
-  return (
-    <li className="flex items-center gap-3 border-b border-rule/60 py-1.5">
-      <button
-        type="button"
-        aria-label={say('One {{nameOf}} fewer', { nameOf: nameOf(plant) })}
-        onClick={(e) => {
-          onTap(-1)
-          letGo(e)
-        }}
-        className="size-13 rounded-xl border border-rule text-2xl"
-      >
-        −
-      </button>
-      <button
-        type="button"
-        aria-label={say('One {{nameOf}} more', { nameOf: nameOf(plant) })}
-        onClick={(e) => {
-          onTap(1)
-          letGo(e)
-        }}
-        className="flex min-h-13 grow items-center justify-between rounded-xl border-2 border-culm px-4 text-lg"
-      >
-        <span>
-          {nameOf(plant)} {hotkey ? <kbd className="ml-1 text-sm text-ink-soft">{hotkey}</kbd> : null}
-        </span>
-        <b className="text-2xl">{count}</b>
-      </button>
-    </li>
-  )
-}
 
 /** A new sowing: frames counted by key, seedlings against live seed, and whether it is too early to judge. */
 export function Component() {
   const { paddock, event } = useLoaderData<typeof loader>()
-  const kept = useSowings((s) => s.checks[event.id])
-  const set = useSowings((s) => s.set)
-  const checks = kept ?? []
+  const { data: kept, set: keep } = useKept<{ checks: SowingCheck[] }>('sowing', event.id)
+  const set = (checks: SowingCheck[]) => keep({ checks })
+  const checks = kept?.checks ?? []
   const check = checks.at(-1)?.on === today() ? checks.at(-1) : undefined
   const [frameText, setFrameText] = useState('0.1')
   const [wantsGrid, setWantsGrid] = useState(false)
@@ -174,7 +50,7 @@ export function Component() {
     setNow((n) => ({ ...n, [plant]: Math.min(most, Math.max(0, (n[plant] ?? 0) + by)) }))
   const write = (patch: Partial<SowingCheck>) => {
     const base: SowingCheck = check ?? { on: today(), frameM2: good ? frameM2 : 0.1, frames: [], note: '' }
-    set(event.id, [...checks.filter((c) => c !== check), { ...base, ...patch }])
+    set([...checks.filter((c) => c !== check), { ...base, ...patch }])
   }
   const next = () => {
     if (!good) return
@@ -183,7 +59,7 @@ export function Component() {
     const frame = grid ? { ...now, [ANY_SOWN]: Math.max(now[ANY_SOWN] ?? 0, most) } : now
     const rest: Partial<SowingCheck> = { ...check }
     delete rest.cells
-    set(event.id, [
+    set([
       ...checks.filter((c) => c !== check),
       {
         on: today(),

@@ -1,8 +1,8 @@
 import { Link, useLoaderData } from 'react-router'
-import { getNamings } from '../../api/client.ts'
+import { fresh, reads } from '../../data/reads.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
-import { usePracticeAnswers } from '../../entities/practice/practiceStore.ts'
+import { readAnswers, usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { readRounds } from '../../data/readRound.ts'
 import { say } from '../../language/say.ts'
 
@@ -10,9 +10,9 @@ import { say } from '../../language/say.ts'
 export async function loader() {
   const [rounds, namings, plan] = await Promise.all([
     readRounds(),
-    getNamings().catch(() => []),
+    fresh(reads.namings).catch(() => []),
     readPlan().catch(() => []),
-    usePracticeAnswers.getState().read(),
+    readAnswers(),
   ])
   const round = rounds.find((r) => r.stops > 0 && r.stopsDone < r.stops) ?? rounds[0]
   return { round, namings: namings.length, plan: plan.filter((p) => p.roundId === round?.id).length }
@@ -77,7 +77,7 @@ function stepsOf({ round, namings, plan }: Awaited<ReturnType<typeof loader>>, p
 /** A first round in the demo valley, step by step; each step is ticked by what was really done. */
 export function Component() {
   const read = useLoaderData<typeof loader>()
-  const practised = usePracticeAnswers((s) => s.answers.length)
+  const practised = usePracticeAnswers().answers.length
   const steps = stepsOf(read, practised)
   const next = steps.find((s) => !s.done)
   return (

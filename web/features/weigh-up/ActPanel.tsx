@@ -1,3 +1,4 @@
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { actWords, proposed, wearWords } from '@/text/actWords.ts'
 import { useState } from 'react'
 import { actionsFor, type ActionNow } from '@/core/assess/harm/actions.ts'
@@ -161,13 +162,14 @@ function ForPlant({
 /** What can be done about the plants that are not wanted here, with and without herbicide, and the plan made of it. */
 export function ActPanel({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { byId } = useFlora()
-  const { lines, put, drop } = usePlanLines(round.paddockId)
+  const { lines, put, drop, problem, again } = usePlanLines(round.paddockId)
   const plants = unwanted(round, weighed, byId)
   return (
     <section className="mt-6" aria-labelledby="act">
       <h2 id="act" className="text-xl">
         {say('What to do')}
       </h2>
+      <ReadProblem of={say('The plan')} problem={problem} again={again} />
       {plants.length === 0 ? (
         <p className="mt-1">
           {say('No harmful plant and no weed of this book was met; the plan can still hold other work.')}

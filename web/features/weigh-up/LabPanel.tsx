@@ -6,7 +6,8 @@ import type { Estimate, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { simulatedLaboratory } from '../../instruments/laboratory.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { useLabs } from '../../entities/round/labStore.ts'
+import { useLab } from '../../entities/round/herd.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { estimateIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
@@ -87,15 +88,14 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
 
 /** What a laboratory says of a sample, typed, from its file, or made up; it stands in place of the estimate. */
 export function LabPanel({ roundId, estimate }: { roundId: string; estimate: MixtureFeed }) {
-  const lab = useLabs((s) => s.results[roundId])
-  const set = useLabs((s) => s.set)
+  const { data: lab, set, ...read } = useLab(roundId)
   const [typed, setTyped] = useState(empty)
   const [problems, setProblems] = useState<string[]>([])
   const [found, setFound] = useState<LabResult[]>([])
   const take = (result: LabResult) => {
     setProblems([])
     setFound([])
-    set(roundId, result)
+    set(result)
   }
   const write = (e: FormEvent) => {
     e.preventDefault()
@@ -129,10 +129,11 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
       <h3 id="lab" className="text-lg">
         {say('Laboratory')}
       </h3>
+      <ReadProblem of={say('The laboratory result')} {...read} />
       {lab ? (
         <>
           <Result lab={lab} estimate={estimate} />
-          <button type="button" className="mt-1 min-h-11 underline" onClick={() => set(roundId, undefined)}>
+          <button type="button" className="mt-1 min-h-11 underline" onClick={() => set(undefined)}>
             {say('Take the result out again')}
           </button>
         </>

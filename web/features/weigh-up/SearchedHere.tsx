@@ -1,6 +1,7 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import { metresToExclude } from '@/core/survey/searchWalk.ts'
+import { metresToExclude } from '@/core/methods/estimators/searchWalk.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { useSearches } from './useSearches.ts'
 import { aboutWayWords, aHectare, lengthWords, onEach, wayWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -12,7 +13,8 @@ const few = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 /** Plants a hectare from search walks of the same paddock; where none was made, what one would buy. */
 export function SearchedHere({ paddockId }: { paddockId: string }) {
   const byId = useFlora((s) => s.byId)
-  const searches = useSearches(paddockId)
+  const { data: searches, ...read } = useSearches(paddockId)
+  if (!searches) return <ReadProblem of={say('Search walks of this paddock')} {...read} />
   if (searches.length === 0)
     return (
       <p className="mt-2">

@@ -1,6 +1,9 @@
-import { useEffect, useState } from 'react'
-import { figuresOf, type SearchFigure } from '@/core/survey/figures.ts'
-import { readRound, readRounds } from '../../data/readRound.ts'
+import { useMemo } from 'react'
+import { countingMethods } from '@/core/methods/index.ts'
+import type { SearchFigure } from '@/core/methods/method.ts'
+import { figuresOf } from '@/core/survey/figures.ts'
+import { roundsOf } from '../../data/readRound.ts'
+import { useRead, type ReadNow } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 
 /** A search walk that was made in a paddock, with what it found. */
@@ -11,24 +14,18 @@ export interface Searched {
 }
 
 /** Search walks of a paddock, the latest first. */
-export function useSearches(paddockId: string): Searched[] {
+export function useSearches(paddockId: string): ReadNow<Searched[]> {
   const byId = useFlora((s) => s.byId)
-  const [searches, setSearches] = useState<Searched[]>([])
-  useEffect(() => {
-    let current = true
-    const look = async () => {
-      const rounds = (await readRounds()).filter((r) => r.paddockId === paddockId && r.method === 'search-walk')
-      const read = await Promise.all(
-        rounds.map(async (r) => ({
-          title: r.title,
-          on: r.plannedOn,
-          figures: figuresOf(await readRound(r.id), byId).search,
-        })),
-      )
-      if (current) setSearches(read.filter((s) => s.figures.length > 0).sort((a, b) => (a.on < b.on ? 1 : -1)))
-    }
-    look().catch(() => undefined)
-    return () => void (current = false)
-  }, [paddockId, byId])
-  return searches
+  const now = useRead(
+    useMemo(() => roundsOf(paddockId, 'search', (r) => countingMethods[r.method].forHarm === true), [paddockId]),
+  )
+  const data = useMemo(
+    () =>
+      now.data
+        ?.map((r) => ({ title: r.title, on: r.plannedOn, figures: figuresOf(r, byId).search }))
+        .filter((s) => s.figures.length > 0)
+        .sort((a, b) => (a.on < b.on ? 1 : -1)),
+    [now.data, byId],
+  )
+  return { ...now, data }
 }

@@ -2,7 +2,7 @@ import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { drawStops, drawSums, mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { hayGrade, relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
-import type { StopTally } from '@/core/survey/tally.ts'
+import type { StopTally } from '@/core/methods/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
 describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 47:747)', () => {

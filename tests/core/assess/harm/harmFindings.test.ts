@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import { composition } from '@/core/survey/composition.ts'
-import type { StopTally } from '@/core/survey/tally.ts'
+import type { StopTally } from '@/core/methods/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
 const stops = (list: string[][]): StopTally[] =>

@@ -1,3 +1,4 @@
+import { readers } from '@/core/formats/read/index.ts'
 import type { Method } from '@/core/records/method.ts'
 import { fileWords } from '@/text/fileWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
@@ -79,6 +80,8 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
   )
 }
 
+const endings = ['.csv', '.tsv', '.txt', ...Object.values(readers).flatMap((r) => r.endings)].join(',')
+
 function FileHalf(props: BringIn) {
   const { opened, columns, setColumns, missing, problem, open } = props
   return (
@@ -92,7 +95,7 @@ function FileHalf(props: BringIn) {
       <div className="mt-3">
         <FileButton
           label={opened ? say('Choose another file') : say('Choose a file')}
-          accept=".csv,.tsv,.txt,.zip,.json,.geojson,.gpx,.kml"
+          accept={endings}
           onFile={(f) => void open(f)}
         />
       </div>

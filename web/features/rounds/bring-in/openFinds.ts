@@ -1,10 +1,10 @@
+import { formatName } from '@/text/formatWords.ts'
 import { refusedFile } from '@/text/fileWords.ts'
-import type { FileRefusal } from '@/core/formats/fileProblem.ts'
+import { readFormats } from '@/core/formats/formatIds.ts'
 import Papa from 'papaparse'
 import { decodeText } from '@/core/formats/read/decodeText.ts'
 import type { ReadFinds } from '@/core/formats/read/finds.ts'
-import { readArchive } from '@/core/formats/read/readArchive.ts'
-import { readPoints } from '@/core/formats/read/readPoints.ts'
+import { readers, type Content } from '@/core/formats/read/index.ts'
 import { unzipTexts } from '@/core/formats/read/unzipTexts.ts'
 import { parseJson, readMapXml } from '../../../data/readPlaceFile.ts'
 import { say } from '../../../language/say.ts'
@@ -38,9 +38,12 @@ function table(text: string, name: string, encoding: string): Opened {
   }
 }
 
-const known = (read: ReadFinds | { problem: FileRefusal }): ReadFinds => {
+/** Read by the first format that fits. */
+function finds(content: Content, name: string, encoding: string): Opened {
+  const format = readFormats.find((f) => readers[f].fits(content))!
+  const read = readers[format].read(content)
   if ('problem' in read) throw refusedFile(read.problem)
-  return read
+  return { kind: 'finds', name, encoding, says: formatName(format), finds: read }
 }
 
 /**
@@ -57,13 +60,7 @@ export async function openFinds(file: File): Promise<Opened> {
   if (bytes[0] === 0x50 && bytes[1] === 0x4b) {
     const texts = await unzipTexts(bytes)
     if (!(texts instanceof Map)) throw refusedFile(texts.problem)
-    return {
-      kind: 'finds',
-      name,
-      encoding: 'UTF-8',
-      says: say('Darwin Core archive'),
-      finds: known(readArchive(texts)),
-    }
+    return finds({ kind: 'archive', texts }, name, 'UTF-8')
   }
   const { text, encoding } = decodeText(bytes)
   if (text.includes('\u0000')) throw new Error(say('{{name}} is not text: it could not be read as a table.', { name }))
@@ -71,11 +68,7 @@ export async function openFinds(file: File): Promise<Opened> {
     .replace(/^\uFEFF/, '')
     .trimStart()
     .slice(0, 1)
-  if (begins === '{' || begins === '[')
-    return { kind: 'finds', name, encoding, says: say('GeoJSON'), finds: known(readPoints(parseJson(text, name))) }
-  if (begins === '<') {
-    const { kind: says, features } = readMapXml(text, name)
-    return { kind: 'finds', name, encoding, says, finds: known(readPoints(features)) }
-  }
+  if (begins === '{' || begins === '[') return finds({ kind: 'json', value: parseJson(text, name) }, name, encoding)
+  if (begins === '<') return finds({ kind: 'map', ...readMapXml(text, name) }, name, encoding)
   return table(text, name, encoding)
 }

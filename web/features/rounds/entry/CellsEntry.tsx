@@ -1,7 +1,7 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import { useRef, type KeyboardEvent } from 'react'
 import type { Stop } from '@/core/records/round.ts'
-import { GRID_CELLS } from '@/core/survey/frequency.ts'
+import { GRID_CELLS } from '@/core/methods/estimators/frequency.ts'
 import { groupOf, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../../parts/HatchDefs.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'

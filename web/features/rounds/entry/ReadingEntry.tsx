@@ -3,7 +3,7 @@ import { readingName } from '@/text/methodWords.ts'
 import { useState } from 'react'
 import type { MeasuresPatch, RoundSettings } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
-import { READING } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { NumberField } from './NumberField.tsx'
 import { simulatedPlate, simulatedScale } from '../../../instruments/weighing.ts'
 import { say } from '../../../language/say.ts'
@@ -18,7 +18,7 @@ interface Props {
 
 /** A reading, and at some stops a clip of the same place; the clipped ones turn readings into mass. */
 export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Props) {
-  const reading = READING[method]!
+  const reading = countingMethods[method].reading!
   const { frameM2 = 0.25 } = settings
   const [clipping, setClipping] = useState(false)
   const clipped = clipping || stop.measures.clipFreshG !== undefined || stop.measures.clipDryG !== undefined
@@ -40,7 +40,7 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
           value={stop.measures.reading}
           onChange={(n) => onMeasure({ reading: n })}
         />
-        {method === 'plate-meter' ? (
+        {reading.instrument === 'plate' ? (
           <button
             type="button"
             className="min-h-12 rounded-xl border border-rule px-4"
@@ -69,7 +69,7 @@ export function ReadingEntry({ method, settings, stop, onMeasure, onNext }: Prop
               onClick={() =>
                 void simulatedScale
                   .read({
-                    heightCm: method === 'comparative-yield' ? 3 * (stop.measures.reading ?? 3) : stop.measures.reading,
+                    heightCm: reading.heightCm(stop.measures.reading),
                     frameM2,
                   })
                   .then((n) => onMeasure({ clipFreshG: n }))

@@ -1,8 +1,9 @@
 import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import type { Pilot, PlannedStops } from '@/core/survey/planStops.ts'
-import { READING } from '@/core/survey/methods.ts'
+import type { Pilot } from '@/core/methods/method.ts'
+import type { PlannedStops } from '@/core/survey/planStops.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { rateWords } from '../../../parts/units.ts'
 import { atMost, fixed } from '../../../language/numbers.ts'
@@ -18,7 +19,7 @@ interface Props {
 /** Why so many stops: the sum itself, not only its answer. */
 export function StopsArithmetic({ method, pilot, planned }: Props) {
   const byId = useFlora((s) => s.byId)
-  const mass = READING[method] !== undefined
+  const mass = countingMethods[method].reading !== undefined
   const show = (x: number) => (mass ? rateWords(x) : `${atMost(100 * x, 2)} %`)
   const { units } = methodWords(method)
   return (

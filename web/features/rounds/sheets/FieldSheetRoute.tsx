@@ -3,7 +3,7 @@ import { taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { methodInfo, READING } from '@/core/survey/methods.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { RouteMap } from '../../../parts/RouteMap.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { assignKeys, keyedPlants } from '../countKeys.ts'
@@ -21,7 +21,7 @@ const STOPS_A_BLOCK = 15
 export const loader = ({ params }: LoaderFunctionArgs) => readRound(params.id!)
 
 function howToWrite(round: Round): string {
-  const { entry } = methodInfo[round.method]
+  const { entry } = countingMethods[round.method]
   const { unitName: unit } = methodWords(round.method)
   const choices = valueChoices(round.method, round.settings)
   if (choices.length > 0)
@@ -38,7 +38,7 @@ function howToWrite(round: Round): string {
 
 function Block({ round, from, lines }: { round: Round; from: number; lines: { key: string; name: string }[] }) {
   const stops = round.stops.slice(from, from + STOPS_A_BLOCK)
-  const { entry } = methodInfo[round.method]
+  const { entry } = countingMethods[round.method]
   const { unitName: unit } = methodWords(round.method)
   const extra =
     entry === 'search'
@@ -88,7 +88,7 @@ export function Component() {
     name: taxonName(taxon, byId).replace(/ \(.*\)/, ''),
   }))
   const blocks = Array.from({ length: Math.ceil(round.stops.length / STOPS_A_BLOCK) }, (_, i) => i * STOPS_A_BLOCK)
-  const reading = READING[round.method]
+  const reading = countingMethods[round.method].reading
   return (
     <PrintSheet name={say('Field sheet')} back="/rounds" backLabel={say('Back to the rounds')}>
       <div className="flex flex-wrap justify-between gap-4">

@@ -1,10 +1,10 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import { useEffect, useMemo } from 'react'
+import { useMemo } from 'react'
 import { correctedCover, eyeBias } from '@/core/practice/eyeBias.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { percent, percentRange } from '../../../parts/words.ts'
-import { usePracticeAnswers } from '../../../entities/practice/practiceStore.ts'
+import { usePracticeAnswers } from '../../../entities/practice/usePracticeAnswers.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { say } from '../../../language/say.ts'
 import { Say } from '../../../language/Say.tsx'
@@ -14,8 +14,7 @@ const SHOWN = 5
 /** Cover of the frames with the error of the reader's own eye taken off, once Practice knows it. */
 export function EyePanel({ round, made }: { round: Round; made: Composition }) {
   const byId = useFlora((s) => s.byId)
-  const { answers, read } = usePracticeAnswers()
-  useEffect(() => void read(), [read])
+  const { answers } = usePracticeAnswers()
   const bias = useMemo(
     () => eyeBias(answers.flatMap((a) => (a.kind === 'cover' && a.measured ? [a.measured] : []))),
     [answers],

@@ -1,0 +1,90 @@
+import type { Round } from '../../records/round.ts'
+import { clusterRatio, kornGraubard, type Interval } from '../../stats/clusterRatio.ts'
+import { clopperPearson, wilson } from '../../stats/proportionIntervals.ts'
+import { resolved, type NamedLetters } from '../tally.ts'
+import type { Taxon } from '../../records/taxon.ts'
+
+export const GRID_CELLS = 25
+export const DEFAULT_NESTS_M = [0.1, 0.25, 0.5, 1]
+/** Plants a square metre for each percent of cells of 15 by 15 cm that hold one (Vogel & Masters 2001, from memory). */
+export const VOGEL_MASTERS = 0.4
+
+export interface Frequency {
+  taxon: Taxon
+  /** Share of frames (nested) or of cells (grid) that hold the plant, 0 to 1. */
+  estimate: number
+  interval: Interval | undefined
+  /** Of the nest that the share is of, metres; undefined for a grid. */
+  nestM?: number
+  found: number
+  of: number
+  /** Plants a square metre by 0.4 x percent of cells 15 x 15 cm (Vogel & Masters 2001); only for a grid. */
+  plantsPerM2?: number
+}
+
+const byFrequency = (a: Frequency, b: Frequency) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1)
+
+/**
+ * Frequency of each plant in nested frames. A plant is written down with the smallest nest that holds it; it is then in
+ * all larger ones. For each plant the nest is shown in which it lies nearest to half of the frames, where a change is
+ * seen best (common practice, no source).
+ *
+ * @param nestsM sides of the nests, metres, smallest first
+ */
+export function nestedFrequency(stops: Round['stops'], nestsM: number[], named: NamedLetters): Frequency[] {
+  const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
+  const smallest = new Map<Taxon, number[]>()
+  for (const stop of done) {
+    const here = new Map<Taxon, number>()
+    for (const h of stop.hits) {
+      const taxon = resolved(h.taxon, named)
+      here.set(taxon, Math.min(h.amount, here.get(taxon) ?? Infinity))
+    }
+    for (const [taxon, nest] of here) smallest.set(taxon, [...(smallest.get(taxon) ?? []), nest])
+  }
+  return [...smallest]
+    .map(([taxon, list]): Frequency => {
+      const inNest = nestsM.map((_, i) => list.filter((n) => n <= i + 1).length)
+      const best = inNest.reduce(
+        (b, x, i) => (Math.abs(x / done.length - 0.5) < Math.abs(inNest[b]! / done.length - 0.5) ? i : b),
+        inNest.length - 1,
+      )
+      const found = inNest[best]!
+      return {
+        taxon,
+        estimate: found / done.length,
+        interval: wilson({ x: found, n: done.length }),
+        nestM: nestsM[best]!,
+        found,
+        of: done.length,
+      }
+    })
+    .sort(byFrequency)
+}
+
+/**
+ * Frequency of each plant in grids of 25 cells; the grid is the unit. Where every grid holds as many, their spread says
+ * nothing: then the exact limits of as many independent looks as there are grids, which are wide.
+ */
+export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequency[] {
+  const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
+  const grids = done.length
+  const taxa = new Set(done.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named))))
+  return [...taxa]
+    .map((taxon): Frequency => {
+      const cells = done.map(
+        (s) => new Set(s.hits.filter((h) => resolved(h.taxon, named) === taxon).map((h) => h.part)).size,
+      )
+      const ratio = clusterRatio(cells.map((hits) => ({ hits, points: GRID_CELLS })))
+      return {
+        taxon,
+        estimate: ratio.estimate,
+        interval:
+          kornGraubard(ratio) ?? (grids > 1 ? clopperPearson({ x: ratio.estimate * grids, n: grids }) : undefined),
+        found: cells.reduce((a, b) => a + b, 0),
+        of: done.length * GRID_CELLS,
+        plantsPerM2: VOGEL_MASTERS * ratio.estimate * 100,
+      }
+    })
+    .sort(byFrequency)
+}

@@ -1,0 +1,238 @@
+import 'fake-indexeddb/auto'
+import { IDBFactory } from 'fake-indexeddb'
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+import type { Command } from '@/contract/commands.ts'
+import type { Taken } from '@/web/stores/outboxStore.ts'
+
+const small = new Map<string, string>()
+interface Sent {
+  url: string
+  body: { base: number; command: string; after?: string[]; hits: unknown[] }
+}
+const sent: Sent[] = []
+let answerWith: (s: Sent) => Response | Promise<Response>
+const json = (value: unknown, status = 200) => new Response(JSON.stringify(value), { status })
+const away = () => Promise.reject<Response>(new TypeError('no network'))
+const url = '/api/rounds/r/stops/1'
+const stop = (hits: number, seq = 1): Command => ({
+  do: 'save-stop',
+  roundId: 'r',
+  seq,
+  stop: {
+    ...{ id: `s${seq}`, doneAt: null, stratum: '', measures: {}, skipped: null },
+    hits: Array.from({ length: hits }, () => ({ taxon: 'timothy', amount: 1 })),
+  },
+})
+const herd: Command = { do: 'keep-apart', kind: 'herd', subject: 'p', value: {} }
+
+/** A page of one device: its memory is its own, store and channel are the device's. */
+async function page() {
+  vi.resetModules()
+  const { useOutbox, openOutbox, onTaken } = await import('@/web/stores/outboxStore.ts')
+  const heard: Taken[] = []
+  onTaken((taken) => heard.push(taken))
+  await openOutbox()
+  const state = useOutbox.getState
+  return {
+    state,
+    heard,
+    post: state().post,
+    drain: state().drain,
+    set: useOutbox.setState,
+    waiting: () => state().pending.length,
+  }
+}
+
+let device = 0
+const Channel = BroadcastChannel
+const channels: BroadcastChannel[] = []
+beforeEach(() => {
+  small.clear()
+  sent.length = 0
+  answerWith = away
+  device++
+  vi.stubGlobal('indexedDB', new IDBFactory())
+  vi.stubGlobal(
+    'BroadcastChannel',
+    class extends Channel {
+      constructor(name: string) {
+        super(`${name} stops ${device}`)
+        channels.push(this)
+      }
+    },
+  )
+  vi.stubGlobal('localStorage', {
+    getItem: (k: string) => small.get(k) ?? null,
+    setItem: (k: string, v: string) => void small.set(k, v),
+    removeItem: (k: string) => void small.delete(k),
+  })
+  vi.stubGlobal('fetch', async (address: string, init: { body: string }) => {
+    const one = { url: address, body: JSON.parse(init.body) as Sent['body'] }
+    sent.push(one)
+    return answerWith(one)
+  })
+})
+afterEach(() => {
+  for (const channel of channels.splice(0)) channel.close()
+  vi.unstubAllGlobals()
+})
+
+describe('an answer that is not the server\u2019s', () => {
+  it.each([
+    ['a page to sign in at', () => new Response('<h1>Welcome to the wireless</h1>')],
+    ['JSON of somebody else', () => json({ status: 'maintenance' })],
+    ['nothing at all', () => new Response('')],
+    ['a list', () => json([])],
+  ])('%s, with 200: what was typed waits', async (_what, answer) => {
+    answerWith = answer
+    const here = await page()
+    here.post(stop(5))
+    await here.drain()
+    expect(here.waiting()).toBe(1)
+    answerWith = () => json({ version: 1, seq: 1 })
+    await here.drain()
+    expect(here.waiting()).toBe(0)
+    expect(sent.at(-1)!.body.hits).toHaveLength(5)
+  })
+
+  it('a write follows no redirect', async () => {
+    const asked: RequestInit[] = []
+    vi.stubGlobal('fetch', async (_url: string, init: RequestInit) => (asked.push(init), json({ version: 1 })))
+    const here = await page()
+    here.post(stop(1))
+    await here.drain()
+    expect(asked[0]!.redirect).toBe('error')
+  })
+})
+
+describe('a command at which the server fails', () => {
+  it('is put aside after some tries, with all that was typed, and the others go on', async () => {
+    answerWith = ({ url: at }) => (at === url ? json({ error: { message: 'Something went wrong here.' } }, 500) : json({ subject: 'p', version: 1 })) // prettier-ignore
+    const here = await page()
+    here.post(stop(3))
+    here.post(herd)
+    for (let i = 0; i < 4; i++) await here.drain()
+    expect(here.waiting()).toBe(0)
+    expect(here.state().refused).toMatchObject([{ command: stop(3), message: 'Something went wrong here.' }])
+    answerWith = () => json({ version: 1 })
+    here.state().retryRefused()
+    await vi.waitFor(() => expect(here.waiting()).toBe(0))
+    expect(here.state().refused).toEqual([])
+  })
+
+  it('a server that is away, full or stopped fails at everything: all of it waits', async () => {
+    for (const status of [502, 503, 504, 507]) {
+      answerWith = () => json({ error: { message: 'later' } }, status)
+      const here = await page()
+      here.post(stop(3))
+      for (let i = 0; i < 6; i++) await here.drain()
+      expect([status, here.waiting(), here.state().refused.length]).toEqual([status, 1, 0])
+    }
+  })
+})
+
+describe('stops of two pages of one device', () => {
+  it('each key says what it stands on, and which commands of its own may have arrived', async () => {
+    const here = await page()
+    here.state().noteVersions({ [url]: 2 })
+    here.post(stop(1))
+    await here.drain()
+    here.post(stop(2))
+    await here.drain()
+    const [first, second] = [sent[0]!.body, sent.at(-1)!.body]
+    expect([first.base, second.base]).toEqual([2, 2])
+    expect(second.after).toEqual([first.command])
+    answerWith = () => json({ version: 3 })
+    await here.drain()
+    here.post(stop(3))
+    await vi.waitFor(() => expect(here.waiting()).toBe(0))
+    expect(sent.at(-1)!.body).toMatchObject({ base: 3 })
+    expect(sent.at(-1)!.body.after).toBeUndefined()
+  })
+
+  it('a page that did not see what the other one counted says the version that it did see', async () => {
+    const [one, stale] = [await page(), await page()]
+    answerWith = () => json({ version: 1 })
+    one.post(stop(5))
+    await vi.waitFor(() => expect(one.waiting()).toBe(0))
+    await vi.waitFor(() => expect(stale.heard).toHaveLength(1))
+    expect(stale.heard[0]).toMatchObject({ mine: false, version: 1, command: { stop: { hits: { length: 5 } } } })
+    stale.post(stop(1))
+    await vi.waitFor(() => expect(stale.waiting()).toBe(0))
+    // It was told, but nothing on it has taken that over: the server decides.
+    expect(sent.at(-1)!.body.base).toBe(0)
+    stale.state().noteVersions({ [url]: 1 })
+    stale.post(stop(6))
+    await vi.waitFor(() => expect(stale.waiting()).toBe(0))
+    expect(sent.at(-1)!.body.base).toBe(1)
+  })
+
+  it('what another page sends of this one\u2019s is this one\u2019s still', async () => {
+    const [one, two] = [await page(), await page()]
+    one.post(stop(5))
+    await vi.waitFor(() => expect(two.waiting()).toBe(1))
+    answerWith = () => json({ version: 7 })
+    await two.drain()
+    await vi.waitFor(() => expect(one.heard).toHaveLength(1))
+    expect(one.heard[0]).toMatchObject({ mine: true, version: 7 })
+    expect(one.state().versions[url]).toBe(7)
+    expect(two.state().versions[url]).toBeUndefined()
+  })
+})
+
+describe('a conflict that is not settled at once', () => {
+  const theirs = { seq: 1, version: 4, hits: [{ taxon: 'bare', amount: 1 }], measures: {}, skipped: null }
+
+  it('takes up what is counted on: one panel, with the newest count; over a reload too', async () => {
+    answerWith = () => json({ error: { message: 'both', theirs } }, 409)
+    const here = await page()
+    here.post(stop(2))
+    await vi.waitFor(() => expect(here.state().conflicts).toHaveLength(1))
+    const asked = sent.length
+    for (const n of [3, 4, 5]) here.post(stop(n))
+    await here.drain()
+    expect(sent).toHaveLength(asked)
+    await here.state().drain()
+    const later = await page()
+    for (const p of [here, later]) {
+      expect(p.state().conflicts).toHaveLength(1)
+      expect(p.state().conflicts[0]!.command.stop.hits).toHaveLength(5)
+    }
+    answerWith = () => json({ version: 5 })
+    later.state().resolveConflict(url, 'mine')
+    await vi.waitFor(() => expect(later.waiting()).toBe(0))
+    expect(sent.at(-1)!.body).toMatchObject({ base: 4, hits: { length: 5 } })
+    expect((await page()).state().conflicts).toEqual([])
+  })
+})
+
+describe('what one account typed', () => {
+  it('goes out under no other name, until somebody says so', async () => {
+    const here = await page()
+    here.set({ account: 'Ada' })
+    here.post(stop(5))
+    await here.drain()
+    answerWith = () => json({ version: 1, subject: 'p' })
+    here.set({ account: 'Tom' })
+    here.post(herd)
+    await vi.waitFor(() => expect(here.waiting()).toBe(1))
+    expect(sent.filter((s) => s.url === url && s.body.hits.length === 5)).toHaveLength(1)
+    here.state().takeOver()
+    await vi.waitFor(() => expect(here.waiting()).toBe(0))
+    expect(sent.at(-1)!.url).toBe(url)
+  })
+
+  it('is there when they sign in again; thrown away it is gone', async () => {
+    const here = await page()
+    here.set({ account: 'Ada' })
+    here.post(stop(5))
+    await here.drain()
+    const later = await page()
+    later.set({ account: 'Tom' })
+    await later.drain()
+    expect(later.waiting()).toBe(1)
+    later.state().dropOthers()
+    await later.drain()
+    expect((await page()).waiting()).toBe(0)
+  })
+})

@@ -1,0 +1,104 @@
+import { QueryClient, useQuery, type QueryKey } from '@tanstack/react-query'
+import { useMemo } from 'react'
+import { answersAfter, checksAfter, keptAfter, placesAfter, planAfter, roundAfter, touchedBy } from '@/contract/applied.ts'
+import type { Command } from '@/contract/commands.ts'
+import * as api from '../api/client.ts'
+import { onTaken, pendingCommands, useOutbox } from '../stores/outboxStore.ts'
+
+/** What was read from the server, by its key; the service worker answers where there is no signal. */
+export const serverReads = new QueryClient({
+  defaultOptions: {
+    // A screen that was just read for is not read for again by each of its panels.
+    queries: { staleTime: 5000, retry: false, networkMode: 'always', refetchOnWindowFocus: false },
+  },
+})
+
+/** Something the server can be asked for, and how a command that it does not have yet changes it. */
+export interface Read<T> {
+  queryKey: QueryKey
+  queryFn: () => Promise<T>
+  after: (value: T, command: Command, version?: number) => T
+}
+
+const same = <T>(value: T): T => value
+const read = <T>(queryKey: QueryKey, queryFn: () => Promise<T>, after: Read<T>['after'] = same): Read<T> => ({
+  queryKey,
+  queryFn,
+  after,
+})
+
+const PLACES = ['places']
+const knownPlaces = () => {
+  const known = serverReads.getQueryData<Awaited<ReturnType<typeof api.getPlaces>>>(PLACES)
+  return pendingCommands().reduce(placesAfter, known ?? { holdings: [], paddocks: [] })
+}
+
+/** Everything that a screen reads; the first word of a key is what `touchedBy` speaks of. */
+export const reads = {
+  rounds: read(['rounds'], api.getRounds),
+  round: (id: string) => read(['rounds', id], () => api.getRound(id), roundAfter),
+  places: read(PLACES, api.getPlaces, placesAfter),
+  plan: read(['plan'], api.getPlanLines, (lines, command) => planAfter(lines, command, knownPlaces())),
+  kept: read(['kept'], api.getKept, keptAfter),
+  answers: read(['answers'], api.getPracticeAnswers, answersAfter),
+  namings: read(['namings'], api.getNamings),
+  namingsOf: (roundId: string) => read(['namings', roundId], () => api.getNamingsOf(roundId)),
+  checks: read(['checks'], api.getNamingChecks, checksAfter),
+  unknowns: read(['unknowns'], api.getUnknowns),
+  events: read(['events'], api.getEvents),
+  counts: (paddockId: string) => read(['counts', paddockId], () => api.getCounts(paddockId)),
+  mostCounted: read(['counts', 'most'], api.getMostCounted),
+  recentlyFound: read(['counts', 'found'], api.getRecentlyFound),
+  copies: read(['copies'], api.getCopies),
+  copyState: read(['copies', 'state'], api.getCopyState),
+  links: (roundId: string) => read(['links', roundId], () => api.getLinks(roundId)),
+}
+
+const asked = <T>({ queryKey, queryFn, after }: Read<T>) => ({ queryKey, queryFn, meta: { after } })
+
+/** Ask the server now, for a screen that is being opened; what waits to be sent is put on top. */
+export async function fresh<T>(what: Read<T>): Promise<T> {
+  const { queryKey, queryFn, after } = what
+  // The answer may be older than what the server takes while it is on its way.
+  const meanwhile: Command[] = []
+  const stop = onTaken(({ command }) => void meanwhile.push(command))
+  try {
+    await serverReads.cancelQueries({ queryKey, exact: true })
+    const answer = await queryFn()
+    const now = meanwhile.reduce<T>((value, command) => after(value, command), answer)
+    serverReads.getQueryCache().build(serverReads, serverReads.defaultQueryOptions(asked(what))).setData(now)
+    return pendingCommands().reduce<T>((value, command) => after(value, command), now)
+  } finally {
+    stop()
+  }
+}
+
+export interface ReadNow<T> {
+  data: T | undefined
+  /** Why it could not be read, where it was never read before. */
+  problem: Error | undefined
+  again: () => void
+}
+
+/** What a panel shows: what was read last, with what waits to be sent; read again when it changed. */
+export function useRead<T>(what: Read<T>): ReadNow<T> {
+  const { data, error, refetch } = useQuery<T>(asked(what), serverReads)
+  const pending = useOutbox((s) => s.pending)
+  const { after } = what
+  const now = useMemo(
+    () => (data === undefined ? undefined : pending.reduce<T>((v, p) => after(v, p.command), data)),
+    [data, pending, after],
+  )
+  return { data: now, problem: (now === undefined && error) || undefined, again: () => void refetch() }
+}
+
+/** What the server has taken is put into what was read, then read again where it is on the screen. */
+export function followOutbox(): void {
+  onTaken(({ command, version }) => {
+    for (const query of serverReads.getQueryCache().getAll()) {
+      const after = query.meta?.after as Read<unknown>['after'] | undefined
+      if (after && query.state.data !== undefined) query.setData(after(query.state.data, command, version))
+    }
+    for (const word of touchedBy(command)) void serverReads.invalidateQueries({ queryKey: [word] })
+  })
+}

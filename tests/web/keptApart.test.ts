@@ -8,7 +8,8 @@ import { weighUp } from '@/core/assess/weighUp.ts'
 import { madeFrame } from '@/web/features/practice/madeFrame.ts'
 import { fresh, reads, serverReads } from '@/web/data/reads.ts'
 import { keep } from '@/web/stores/keptApart.ts'
-import { takenListeners, useOutbox } from '@/web/stores/outboxStore.ts'
+import { tellTaken } from '@/web/stores/outboxPages.ts'
+import { useOutbox } from '@/web/stores/outboxStore.ts'
 import { firstHerd } from '@/web/entities/round/herd.ts'
 import { seasonShares } from '@/web/features/weigh-up/seasonShares.ts'
 import { stillToFind } from '@/web/entities/round/stillToFind.ts'
@@ -77,7 +78,7 @@ describe('answers of practice', () => {
     const reading = fresh(reads.answers)
     await vi.waitFor(() => expect(serverReads.isFetching()).toBe(0))
     await new Promise((r) => setTimeout(r))
-    for (const tell of takenListeners) tell({ command: { do: 'keep-answers', answers: [answer('b')] }, mine: true })
+    tellTaken({ command: { do: 'keep-answers', answers: [answer('b')] }, mine: true })
     come(new Response(JSON.stringify([answer('a')])))
     expect((await reading).map((a) => a.id)).toEqual(['a', 'b'])
   })

@@ -3,13 +3,16 @@ import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.
 import { ApiError, send } from '../api/client.ts'
 import { say } from '../language/say.ts'
 import { deviceId } from './device.ts'
+import type { Entry } from './outboxStorage.ts'
 import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
 import { applyToCache } from './fieldCache.ts'
 import { Box, type InBox } from './outboxBox.ts'
 import { conflictOf, done, entryInPlace, entryOf, notTakenEntry, type Conflict, type Kept } from './outboxEntry.ts'
+import { isOwn, isShown, mayShow, noteOwn, noteShown, tellElsewhere, tellTaken, type SaveStop, type TakenElsewhere, type Told } from './outboxPages.ts' // prettier-ignore
 import { openVersionStore, type VersionStore } from './versionStore.ts'
 
 export type { Conflict, Refused } from './outboxEntry.ts'
+export { onElsewhere, onTaken } from './outboxPages.ts'
 
 interface OutboxState extends InBox {
   /** Commands that this browser could not store: only this open page has them. */
@@ -36,17 +39,6 @@ interface OutboxState extends InBox {
   resolveConflict: (key: string, keep: 'mine' | 'theirs') => void
 }
 
-/** What the server has taken: by which page it was posted, what it is called now, and its number where that is another. */
-export interface Taken {
-  command: Command
-  version?: number | undefined
-  seq?: number | undefined
-  /** It was posted by this page; else by another one of this device. */
-  mine: boolean
-}
-type OnTaken = (taken: Taken) => void
-/** The same, as pages tell each other. */
-type Told = Omit<Taken, 'mine'> & { id: string | undefined }
 type Set = (change: (s: OutboxState) => Partial<OutboxState>) => void
 
 let box: Box | undefined
@@ -54,20 +46,18 @@ let versionStore: VersionStore | undefined
 /** The run under way: whoever asks meanwhile waits for the same one. */
 let running: Promise<void> | undefined
 let others: BroadcastChannel | undefined
-/** Entries that this page has posted: their versions are those of what it shows. */
-const posted = new globalThis.Set<string>()
 /** Another page tells of each entry; after so long all of them are read at once. */
 const TOLD_MS = 100
 /** So often the server may fail at one command before the others no longer wait for it. */
 const MOST_FAILURES = 3
 
-export const takenListeners = new globalThis.Set<OnTaken>()
-/** Be told of each command that the server has taken, before it leaves what waits; those of other pages of the device too. */
-export function onTaken(listener: OnTaken): () => void {
-  takenListeners.add(listener)
-  return () => void takenListeners.delete(listener)
+/** Show a stop of another page, unless this one holds a count of it that the other was made without. */
+function show(command: SaveStop, id: string | undefined, after: string[], version?: number): void {
+  if (!mayShow(command, id, after, useOutbox.getState())) return
+  noteShown(id)
+  tellElsewhere(command, version)
+  if (version !== undefined) void noteVersion(requestOf(command).url, version, true, set)
 }
-const tell = (taken: Taken) => takenListeners.forEach((listener) => listener(taken))
 
 const readBox = async (set: Set): Promise<void> => {
   const inBox = await box?.read()
@@ -99,10 +89,14 @@ async function sendOne(sent: Kept): Promise<{ version?: number; seq?: number }> 
 async function taken(sent: Kept, { version, seq }: { version?: number; seq?: number }, set: Set): Promise<void> {
   const { command } = sent
   await applyToCache(command, version)
-  const mine = sent.id === undefined || posted.has(sent.id)
-  tell({ command, version, seq, mine })
+  const mine = isOwn(sent.id)
+  tellTaken({ command, version, seq, mine })
   others?.postMessage({ id: sent.id, command, version, seq } satisfies Told)
-  if (command.do === 'save-stop' && version !== undefined) await noteVersion(requestOf(command).url, version, mine, set)
+  if (command.do === 'save-stop' && version !== undefined) {
+    const here = isShown(sent.id)
+    await noteVersion(requestOf(command).url, version, here, set)
+    if (!here) show(command, sent.id, sent.after ?? [], version)
+  }
   set((s) => (s.signIn ? { signIn: false } : {}))
 }
 
@@ -171,13 +165,17 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
       box?.store([entryOf(mine, 0, { state: 'conflict', theirs: open.theirs })])
       return
     }
-    const replaced = pending.filter((l) => l.key === key && isOurs(l, account))
+    // A count of another page that this one has not shown is not replaced by it: the server tells the two apart.
+    const known = (l: Kept) => command.do !== 'save-stop' || isShown(l.id)
+    const replaced = pending.filter((l) => l.key === key && isOurs(l, account) && known(l))
     const seen = command.do === 'save-stop' ? (base ?? versions[requestOf(command).url] ?? 0) : undefined
     const next = entryInPlace(command, replaced, seen, (pending.at(-1)?.n ?? 0) + 1)
     const entry = account === null ? next : { ...next, account }
-    posted.add(entry.id)
+    noteOwn(entry.id)
     set({ pending: [...pending.filter((l) => !replaced.includes(l)), entry] })
     box?.store([...done(...replaced), entry])
+    // Told once it is on the disk, so that no page can be done with it before it is there.
+    void box?.settled().then(() => others?.postMessage({ posted: entry } satisfies Told))
     void get().drain()
   },
   drain: () => {
@@ -257,15 +255,15 @@ export async function openOutbox(): Promise<void> {
   versionStore = await openVersionStore()
   await readBox(set)
   // What this page shows is built on them.
-  for (const { id } of useOutbox.getState().pending) if (id) posted.add(id)
+  for (const { id } of useOutbox.getState().pending) noteShown(id)
   await moveEarlier()
   const versions = await versionStore.read().catch(() => ({}))
   set((s) => ({ versions: { ...versions, ...s.versions } }))
   if (!('BroadcastChannel' in globalThis)) return
   others = new BroadcastChannel('fold-sprig-outbox')
   let soon: ReturnType<typeof setTimeout> | undefined
-  others.onmessage = ({ data }: MessageEvent<'changed' | Told>) => {
-    if (data !== 'changed') return heard(data)
+  others.onmessage = ({ data }: MessageEvent<Told>) => {
+    if (data !== 'changed') return 'posted' in data ? heardPosted(data.posted) : heardTaken(data)
     soon ??= setTimeout(() => {
       soon = undefined
       void readBox(set)
@@ -273,12 +271,21 @@ export async function openOutbox(): Promise<void> {
   }
 }
 
+/** Another page has posted it: it waits here too, at once, and is shown where nothing speaks against it. */
+function heardPosted(entry: Entry): void {
+  const gone = [entry.id, ...(entry.after ?? [])]
+  set((s) => ({ pending: [...s.pending.filter((p) => !p.id || !gone.includes(p.id)), entry] }))
+  if (entry.command.do === 'save-stop') show(entry.command, entry.id, entry.after ?? [])
+}
+
 /** Another page sent it: perhaps one that this page had posted. */
-function heard({ id, command, version, seq }: Told): void {
-  const mine = id !== undefined && posted.has(id)
-  if (mine && command.do === 'save-stop' && version !== undefined)
-    void noteVersion(requestOf(command).url, version, true, set)
-  tell({ command, version, seq, mine })
+function heardTaken({ id, command, version, seq }: TakenElsewhere): void {
+  const sent = useOutbox.getState().pending.find((p) => p.id === id)
+  tellTaken({ command, version, seq, mine: id !== undefined && isOwn(id) })
+  if (id) set((s) => ({ pending: s.pending.filter((p) => p.id !== id) }))
+  if (command.do !== 'save-stop' || version === undefined) return
+  if (id !== undefined && isShown(id)) void noteVersion(requestOf(command).url, version, true, set)
+  else show(command, id, sent?.after ?? [], version)
 }
 
 /** Try again now and then, and as soon as the browser says it is back. */

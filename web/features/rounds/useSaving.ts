@@ -1,7 +1,7 @@
 import { stopAddress, type SentStop } from '@/contract/commands.ts'
 import { useEffect, useRef } from 'react'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
-import { onTaken, useOutbox } from '../../stores/outboxStore.ts'
+import { onElsewhere, onTaken, useOutbox } from '../../stores/outboxStore.ts'
 import type { CountAction } from './countReducer.ts'
 
 /** A stop as it is sent: whole, its place only where it has one. */
@@ -29,17 +29,22 @@ export function useSaving(round: Round, stops: Stop[], act: (action: CountAction
   }, [stops, round, post])
   useEffect(
     () =>
-      onTaken(({ command, version = 0, seq, mine }) => {
+      onTaken(({ command, seq }) => {
         if (command.do !== 'save-stop' || command.roundId !== round.id) return
         // Another device had added a stop of this number: ours goes on under the next one.
         if (seq !== undefined && seq !== command.seq) act({ kind: 'renumber', id: command.stop.id, seq })
-        if (mine) return
-        const here = now.current.find((s) => s.seq === command.seq)
-        const stop = { ...(here ?? openStop(command.stop.id, command.seq, null)), ...command.stop, version }
-        saved.current = [...saved.current, stop]
-        act({ kind: 'theirs', stop })
-        noteVersions({ [stopAddress(round.id, command.seq)]: version })
       }),
-    [round.id, act, noteVersions],
+    [round.id, act],
+  )
+  useEffect(
+    () =>
+      onElsewhere(({ roundId, seq, stop }, version) => {
+        if (roundId !== round.id) return
+        const here = now.current.find((s) => s.seq === seq) ?? openStop(stop.id, seq, null)
+        const theirs = { ...here, ...stop, ...(version === undefined ? {} : { version }) }
+        saved.current = [...saved.current, theirs]
+        act({ kind: 'theirs', stop: theirs })
+      }),
+    [round.id, act],
   )
 }

@@ -1,3 +1,6 @@
+import { randomUUID } from 'node:crypto'
+import type { Paddock } from '@/core/records/round.ts'
+import type { Places } from '@/contract/applied.ts'
 import { expect, test, type Page } from '@playwright/test'
 
 const idOf = async (page: Page, title: string) => {
@@ -177,6 +180,41 @@ test('a paddock drawn by hand, a part kept out of the walk, and its history', as
   const before = (await page.getByLabel('Holding', { exact: true }).locator('option:checked').textContent())!
   await rename(before, 'Old Mill Holding')
   await rename('Old Mill Holding', before)
+})
+
+test('a paddock that a colleague changes meanwhile: both are kept, and what meets is shown in both versions', async ({
+  page,
+  request,
+}) => {
+  const { holdings, paddocks } = (await (await request.get('/api/places')).json()) as Places
+  const before: Paddock = {
+    ...paddocks[0]!,
+    id: randomUUID(),
+    holdingId: holdings[0]!.id,
+    name: 'Two Hands',
+    strata: [],
+  }
+  await request.post('/api/paddocks', { data: before })
+  const now = async () => ((await (await request.get(`/api/paddocks/${before.id}`)).json()) as { paddock: Paddock }).paddock // prettier-ignore
+  const colleague = (patch: Partial<Paddock>) => request.put(`/api/paddocks/${before.id}`, { data: { ...before, ...patch } }) // prettier-ignore
+  await page.goto(`/places/${before.id}`)
+  const name = page.getByLabel('Name of the paddock')
+  const keep = page.getByRole('button', { name: 'Keep the paddock' })
+  await name.fill('Both Hands')
+  await colleague({ outlook: 'native' })
+  await keep.click()
+  await expect.poll(now).toMatchObject({ name: 'Both Hands', outlook: 'native' })
+  await colleague({ name: 'Left Hand' })
+  await name.fill('Right Hand')
+  await keep.click()
+  const twice = page.getByRole('region', { name: 'Changed on two devices' })
+  await expect(twice).toContainText('Name: Right Hand')
+  await expect(twice).toContainText('Name: Left Hand')
+  await page.reload()
+  await expect(twice).toContainText('Left Hand')
+  await twice.getByRole('button', { name: 'Keep this one' }).first().click()
+  await expect(twice).toHaveCount(0)
+  await expect.poll(now).toMatchObject({ name: 'Right Hand' })
 })
 
 test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {

@@ -6,6 +6,7 @@ import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
+import { RecordConflicts } from './parts/RecordConflicts.tsx'
 import { useMe } from './stores/meStore.ts'
 import { useWords } from './language/useWords.ts'
 import { say } from './language/say.ts'
@@ -110,6 +111,7 @@ function Head() {
         <Who />
       </header>
       <OutboxNotice />
+      <RecordConflicts />
     </>
   )
 }

@@ -6,6 +6,8 @@ import type { Interval } from '../stats/clusterRatio.ts'
  * not be judged: it is never read as "no".
  */
 export interface Runner {
+  /** Tells it from others that look the same, where two people add to one list; earlier ones have none. */
+  id?: string
   runnerHairy: boolean | null
   /** Any red on the flower tube (calyx). */
   calyxRed: boolean | null

@@ -15,6 +15,11 @@ export async function listKept(db: Sql): Promise<Kept[]> {
   return rows
 }
 
+export async function getKept(db: Sql, subject: string, kind: KeptKind): Promise<object | undefined> {
+  const { rows } = await db.query<Kept>('select value from kept where subject = $1 and kind = $2', [subject, kind])
+  return rows[0]?.value
+}
+
 export async function putKept(db: Sql, { subject, kind, value }: Kept): Promise<void> {
   await db.query(
     `insert into kept (subject, kind, value) values ($1, $2, $3)

@@ -8,6 +8,10 @@ export async function listHoldings(db: Sql): Promise<Holding[]> {
   return (await db.query<Holding>('select id, name, client from holding order by name, id')).rows
 }
 
+export async function getHolding(db: Sql, id: string): Promise<Holding | undefined> {
+  return (await db.query<Holding>('select id, name, client from holding where id = $1', [id])).rows[0]
+}
+
 export async function listPaddocks(db: Sql): Promise<Paddock[]> {
   return (await db.query<Paddock>(`select ${PADDOCK_COLUMNS} from paddock order by name, id`)).rows
 }
@@ -16,14 +20,8 @@ export async function getPaddock(db: Sql, id: string): Promise<Paddock | undefin
   return (await db.query<Paddock>(`select ${PADDOCK_COLUMNS} from paddock where id = $1`, [id])).rows[0]
 }
 
-/** @returns false where there is no such holding */
-export async function putHolding(db: Sql, h: Holding): Promise<boolean> {
-  const { rows } = await db.query('update holding set name = $2, client = $3 where id = $1 returning id', [
-    h.id,
-    h.name,
-    h.client,
-  ])
-  return rows.length > 0
+export async function putHolding(db: Sql, h: Holding): Promise<void> {
+  await db.query('update holding set name = $2, client = $3 where id = $1', [h.id, h.name, h.client])
 }
 
 export async function addHolding(db: Sql, h: Holding): Promise<void> {
@@ -108,6 +106,6 @@ export async function putEvent(db: Sql, e: PaddockEvent): Promise<void> {
   )
 }
 
-export async function dropEvent(db: Sql, paddockId: string, id: string): Promise<void> {
-  await db.query('delete from paddock_event where paddock_id = $1 and id = $2', [paddockId, id])
+export async function dropEvent(db: Sql, id: string): Promise<void> {
+  await db.query('delete from paddock_event where id = $1', [id])
 }

@@ -30,6 +30,12 @@ export async function listAnswers(db: Sql): Promise<PracticeAnswer[]> {
   return rows.map(({ measured, ...a }) => (measured ? { ...a, measured } : a))
 }
 
+const CHECK = 'naming_id as "namingId", checked_on::text as "checkedOn", was, note'
+
+export async function getNamingCheck(db: Sql, namingId: string): Promise<NamingCheck | undefined> {
+  return (await db.query<NamingCheck>(`select ${CHECK} from naming_check where naming_id = $1`, [namingId])).rows[0]
+}
+
 export async function putNamingCheck(db: Sql, c: NamingCheck): Promise<void> {
   await db.query(
     `insert into naming_check (naming_id, checked_on, was, note) values ($1, $2, $3, $4)
@@ -43,8 +49,5 @@ export async function dropNamingCheck(db: Sql, namingId: string): Promise<void> 
 }
 
 export async function listNamingChecks(db: Sql): Promise<NamingCheck[]> {
-  const { rows } = await db.query<NamingCheck>(
-    'select naming_id as "namingId", checked_on::text as "checkedOn", was, note from naming_check order by checked_on',
-  )
-  return rows
+  return (await db.query<NamingCheck>(`select ${CHECK} from naming_check order by checked_on`)).rows
 }

@@ -1,7 +1,8 @@
 import { letterAt, type UnknownPlant } from '@/core/records/specimen.ts'
 import type { Sql } from './db.ts'
 
-const columns = `id, letter, place, note, context, observations, made_at as "madeAt", opinion, named_as as "namedAs"`
+const columns = `id, letter, place, note, context, observations, opinion, named_as as "namedAs",
+  to_char(made_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "madeAt"`
 
 /** Plants kept under a letter, the newest first: all that wait for a name, and the newest of those that have one. */
 export async function listUnknowns(db: Sql): Promise<UnknownPlant[]> {
@@ -10,6 +11,10 @@ export async function listUnknowns(db: Sql): Promise<UnknownPlant[]> {
     union all (select ${columns} from unknown_plant where named_as is not null order by made_at desc, id limit 500)
     order by "madeAt" desc, id`)
   ).rows
+}
+
+export async function getUnknownPlant(db: Sql, id: string): Promise<UnknownPlant | undefined> {
+  return (await db.query<UnknownPlant>(`select ${columns} from unknown_plant where id = $1`, [id])).rows[0]
 }
 
 /** Keep a description; a new one gets the next free letter, one that is there keeps its own. */

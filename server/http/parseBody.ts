@@ -33,7 +33,7 @@ const NO_KEYS = new Set(['__proto__', 'constructor', 'prototype'])
 const isStorable = (text: string): boolean => !text.includes('\0') && !/\p{Surrogate}/u.test(text)
 
 /** @throws HttpError 400 what no rule of a class sees: depth, texts that cannot be stored, names that belong to every object */
-function checkPlain(value: unknown, field = '', depth = 0): void {
+export function checkPlain(value: unknown, field = '', depth = 0): void {
   if (typeof value === 'string') {
     if (!isStorable(value)) throw badRequest('A text holds a character that cannot be stored.', field)
     return

@@ -2,14 +2,16 @@ import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
-import { dropKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kept.ts'
+import { dropKept, getKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kept.ts'
 import { getEvent, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
+import { writeRecord, type Keeper } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
 import { idOf } from '../http/idOf.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
+import { seenIn, standing } from '../http/seenIn.ts'
 import { HerdInput, LabInput, RunnersInput, SowingChecksInput } from './keptInput.ts'
 
 const kindOf = (kind: string): KeptKind => {
@@ -25,6 +27,14 @@ const kinds = {
   runners: { input: RunnersInput, of: getPaddock, missing: 'There is no such paddock.' },
   sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
 } as const
+
+/** Checks of a sowing and runners are added to by whoever looks: they stand for themselves. */
+const keeperOf = (kind: KeptKind, subject: string): Keeper<Record<string, unknown>> => ({
+  get: (sql) => getKept(sql, subject, kind) as Promise<Record<string, unknown> | undefined>,
+  put: (sql, value) => putKept(sql, { subject, kind, value }),
+  drop: (sql) => dropKept(sql, subject, kind),
+  lists: ['checks', 'runners', 'suspect'],
+})
 
 /** Counts of seedlings: whole numbers of plants of the book; in a grid no more than its cells. */
 function checkFrames(value: object, book: Book): void {
@@ -53,15 +63,17 @@ export function keptRoutes(db: Db, book: Book): Router {
       const kind = kindOf(req.params.kind)
       const { subject } = req.params
       const { input, of, missing } = kinds[kind]
-      const value = parseBody<object>(input, req.body)
+      const { body, seen } = seenIn(req.body)
+      const value = parseBody<object>(input, body)
       checkFrames(value, book)
       if (!isUUID(subject) || !(await of(db, subject))) throw badRequest(missing, 'subject')
-      await putKept(db, { subject, kind, value: { ...value } })
+      standing(await writeRecord(db, keeperOf(kind, subject), `${kind} ${subject}`, { ...value }, seen))
       res.json({ subject })
     })
     .delete('/kept/:kind/:subject', async (req, res) => {
       const kind = kindOf(req.params.kind)
-      await dropKept(db, idOf(req.params.subject, 'subject'), kind)
-      res.json({ subject: req.params.subject })
+      const subject = idOf(req.params.subject, 'subject')
+      standing(await writeRecord(db, keeperOf(kind, subject), `${kind} ${subject}`, null, seenIn(req.body).seen))
+      res.json({ subject })
     })
 }

@@ -11,6 +11,7 @@ import {
   IsObject,
   IsOptional,
   IsString,
+  IsUUID,
   Matches,
   Max,
   MaxLength,
@@ -47,6 +48,7 @@ export class LabInput implements LabResult {
 }
 
 class RunnerInput implements Runner {
+  @IsOptional() @IsUUID() id?: string
   @IsOptional() @IsBoolean() runnerHairy: boolean | null = null
   @IsOptional() @IsBoolean() calyxRed: boolean | null = null
   @IsOptional() @IsBoolean() stipuleRed: boolean | null = null

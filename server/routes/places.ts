@@ -8,6 +8,8 @@ import {
   addHolding,
   addPaddock,
   dropEvent,
+  getEvent,
+  getHolding,
   getPaddock,
   listEvents,
   listHoldings,
@@ -16,10 +18,12 @@ import {
   putHolding,
   putPaddock,
 } from '../db/places.ts'
+import { writeRecord } from '../db/standing.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
+import { seenIn, standing } from '../http/seenIn.ts'
 import { EventInput, PaddockInput } from './placeInput.ts'
 import { HoldingInput } from './roundInput.ts'
 import type { Book } from '../flora/book.ts'
@@ -46,12 +50,16 @@ export function paddockOf(input: PaddockInput, book: Book): Paddock {
   }
 }
 
+const paddocks = { get: getPaddock, put: putPaddock, lists: ['sown', 'strata'] as const }
+const holdings = { get: getHolding, put: putHolding }
+const events = { get: getEvent, put: putEvent, drop: dropEvent }
+
 /** Holdings, their paddocks and what was done in them. */
 export function placeRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/places', async (_req, res) => {
-      const [holdings, paddocks] = await Promise.all([listHoldings(db), listPaddocks(db)])
-      res.json({ holdings, paddocks })
+      const [held, fields] = await Promise.all([listHoldings(db), listPaddocks(db)])
+      res.json({ holdings: held, paddocks: fields })
     })
     .post('/holdings', async (req, res) => {
       const input = parseBody(HoldingInput, req.body)
@@ -59,9 +67,11 @@ export function placeRoutes(db: Db, book: Book): Router {
       res.status(201).json({ id: input.id })
     })
     .put('/holdings/:id', async (req, res) => {
-      const input = parseBody(HoldingInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(HoldingInput, body)
       const { id } = req.params
-      if (!isUUID(id) || !(await putHolding(db, { ...input, id }))) throw notFound('holding')
+      if (!isUUID(id) || !(await getHolding(db, id))) throw notFound('holding')
+      standing(await writeRecord(db, holdings, id, { ...input, id }, seen))
       res.json({ id })
     })
     .post('/paddocks', async (req, res) => {
@@ -74,22 +84,27 @@ export function placeRoutes(db: Db, book: Book): Router {
       res.json({ paddock, events: await listEvents(db, paddock.id) })
     })
     .put('/paddocks/:id', async (req, res) => {
-      const input = parseBody(PaddockInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(PaddockInput, body)
       const { id } = await paddockAt(db, req.params.id)
-      await putPaddock(db, { ...paddockOf(input, book), id })
+      standing(await writeRecord(db, paddocks, id, { ...paddockOf(input, book), id }, seen))
       res.json({ id })
     })
     .put('/paddocks/:id/events/:event', async (req, res) => {
-      const input = parseBody(EventInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(EventInput, body)
       const { id } = await paddockAt(db, req.params.id)
       if (!isUUID(req.params.event)) throw badRequest('An event needs a UUID.', 'event')
       input.detail.sown?.forEach((s, i) => knownPlant(s.plant, book.flora, `detail.sown[${i}].plant`))
-      await putEvent(db, { ...input, id: req.params.event, paddockId: id })
+      const event = { ...input, id: req.params.event, paddockId: id }
+      standing(await writeRecord(db, events, event.id, event, seen))
       res.json({ id: req.params.event })
     })
     .delete('/paddocks/:id/events/:event', async (req, res) => {
       const { id } = await paddockAt(db, req.params.id)
-      await dropEvent(db, id, idOf(req.params.event, 'event'))
-      res.json({ id: req.params.event })
+      const event = idOf(req.params.event, 'event')
+      if ((await getEvent(db, event))?.paddockId === id)
+        standing(await writeRecord(db, events, event, null, seenIn(req.body).seen))
+      res.json({ id: event })
     })
 }

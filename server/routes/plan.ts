@@ -3,14 +3,18 @@ import { Router } from 'express'
 import { planCalendar } from '@/core/formats/planCalendar.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
-import { dropPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
+import { dropPlanItem, getPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
 import { getRound } from '../db/rounds.ts'
+import { writeRecord } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
+import { seenIn, standing } from '../http/seenIn.ts'
 import { PlanItemInput } from './planInput.ts'
+
+const planItems = { get: getPlanItem, put: putPlanItem, drop: dropPlanItem }
 
 /** What is to be done, by whom and when, and its calendar. */
 export function planRoutes(db: Db, book: Book): Router {
@@ -22,24 +26,27 @@ export function planRoutes(db: Db, book: Book): Router {
     })
     .put('/plan-items/:id', async (req, res) => {
       if (!isUUID(req.params.id)) throw badRequest('A thing to do needs a UUID.', 'id')
-      const input = parseBody(PlanItemInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(PlanItemInput, body)
       if (!(await getPaddock(db, input.paddockId))) throw badRequest('There is no such paddock.', 'paddockId')
       if (input.roundId && !(await getRound(db, input.roundId))) throw badRequest('There is no such round.', 'roundId')
       if (input.backOn && input.backOn < input.dueOn)
         throw badRequest('The day to look again lies before the day it is due.', 'backOn')
       const plant = input.plant ? knownPlant(input.plant, book.flora, 'plant') : null
-      await putPlanItem(db, {
+      const item = {
         ...input,
         id: req.params.id,
         plant,
         roundId: input.roundId ?? null,
         backOn: input.backOn ?? null,
         doneOn: input.doneOn ?? null,
-      })
+      }
+      standing(await writeRecord(db, planItems, item.id, item, seen))
       res.json({ id: req.params.id })
     })
     .delete('/plan-items/:id', async (req, res) => {
-      await dropPlanItem(db, idOf(req.params.id, 'id'))
+      const id = idOf(req.params.id, 'id')
+      standing(await writeRecord(db, planItems, id, null, seenIn(req.body).seen))
       res.json({ id: req.params.id })
     })
     .get('/plan.ics', async (_req, res) => {

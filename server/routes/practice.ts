@@ -1,16 +1,27 @@
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import type { Db } from '../db/db.ts'
-import { addAnswers, dropNamingCheck, listAnswers, listNamingChecks, putNamingCheck } from '../db/practice.ts'
+import {
+  addAnswers,
+  dropNamingCheck,
+  getNamingCheck,
+  listAnswers,
+  listNamingChecks,
+  putNamingCheck,
+} from '../db/practice.ts'
+import { writeRecord } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
 import { notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
+import { seenIn, standing } from '../http/seenIn.ts'
 import { AnswersInput, NamingCheckInput } from './practiceInput.ts'
 
 /** Not one of the plants of the book. */
 const OTHER = 'other'
+
+const checks = { get: getNamingCheck, put: putNamingCheck, drop: dropNamingCheck }
 
 /** Answers of practice, and names checked again in flower. */
 export function practiceRoutes(db: Db, book: Book): Router {
@@ -25,14 +36,17 @@ export function practiceRoutes(db: Db, book: Book): Router {
     })
     .get('/naming-checks', async (_req, res) => void res.json(await listNamingChecks(db)))
     .put('/naming-checks/:naming', async (req, res) => {
-      const input = parseBody(NamingCheckInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(NamingCheckInput, body)
       if (!(await namingThere(req.params.naming))) throw notFound('name')
       const was = input.was === OTHER ? OTHER : knownPlant(input.was, book.flora, 'was')
-      await putNamingCheck(db, { ...input, was, namingId: req.params.naming })
+      const check = { ...input, was, namingId: req.params.naming }
+      standing(await writeRecord(db, checks, check.namingId, check, seen))
       res.json({ namingId: req.params.naming })
     })
     .delete('/naming-checks/:naming', async (req, res) => {
-      await dropNamingCheck(db, idOf(req.params.naming, 'naming'))
+      const id = idOf(req.params.naming, 'naming')
+      standing(await writeRecord(db, checks, id, null, seenIn(req.body).seen))
       res.json({ namingId: req.params.naming })
     })
 }

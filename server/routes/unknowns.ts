@@ -2,12 +2,15 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { Router } from 'express'
-import type { Db } from '../db/db.ts'
-import { listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { Db, Sql } from '../db/db.ts'
+import { writeRecord, type Keeper } from '../db/standing.ts'
+import { getUnknownPlant, listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
+import { seenIn, standing } from '../http/seenIn.ts'
 import { readContext, readObservations, SeenInput } from './identifyInput.ts'
 
 class OpinionInput {
@@ -26,12 +29,22 @@ class UnknownInput extends SeenInput {
   @IsOptional() @IsString() namedAs?: string | null
 }
 
+/** A description as it is sent: its letter is ours to give. */
+async function withoutLetter(sql: Sql, id: string): Promise<Omit<UnknownPlant, 'letter'> | undefined> {
+  const there = await getUnknownPlant(sql, id)
+  if (!there) return undefined
+  const { letter: _letter, ...unknown } = there
+  return unknown
+}
+const unknownPlants: Keeper<Omit<UnknownPlant, 'letter'>> = { get: withoutLetter, put: putUnknownPlant }
+
 /** Plants that could not be named, each under its letter, until somebody can. */
 export function unknownRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/unknowns', async (_req, res) => void res.json(await listUnknowns(db)))
     .put('/unknowns/:id', async (req, res) => {
-      const input = parseBody(UnknownInput, req.body)
+      const { body, seen } = seenIn(req.body)
+      const input = parseBody(UnknownInput, body)
       if (input.id !== req.params.id) throw badRequest('The id in the body is not that of the address.', 'id')
       const known = (id: string | null | undefined, field: string) => (id ? knownPlant(id, book.flora, field) : null)
       const unknown = {
@@ -40,7 +53,7 @@ export function unknownRoutes(db: Db, book: Book): Router {
         note: input.note,
         context: readContext(input.context, book.flora),
         observations: readObservations(input.observations, book.flora),
-        madeAt: input.madeAt,
+        madeAt: new Date(input.madeAt).toISOString(),
         opinion: input.opinion
           ? {
               ...input.opinion,
@@ -50,6 +63,7 @@ export function unknownRoutes(db: Db, book: Book): Router {
           : null,
         namedAs: known(input.namedAs, 'namedAs'),
       }
-      res.json(await db.transaction((tx) => putUnknownPlant(tx, unknown)))
+      standing(await writeRecord(db, unknownPlants, unknown.id, unknown, seen))
+      res.json(await getUnknownPlant(db, unknown.id))
     })
 }

@@ -282,15 +282,15 @@ describe('a file of what was not sent', () => {
 
   it('comes back as it was', () => {
     const unsent = [
-      { command: stop, base: 4 },
-      { command: drop, base: -1 },
+      { command: stop, base: 4, seen: [] },
+      { command: drop, base: -1, seen: [null, { text: 'Dig docks' }] },
     ]
     expect(readUnsent(JSON.stringify(unsentFile(unsent)))).toEqual(unsent)
   })
 
   it('written by an earlier version, as requests, it is read as commands', () => {
     const letters = [{ key: 'k', ...requestOf(stop), stop: true }]
-    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([{ command: stop, base: -1 }])
+    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([{ command: stop, base: -1, seen: [] }])
   })
 
   const earlier = { method: 'PUT', url: '/api/rounds/r/stops/1', body: {} }

@@ -234,10 +234,10 @@ describe('a conflict that is not settled at once', () => {
     const later = await page()
     for (const p of [here, later]) {
       expect(p.state().conflicts).toHaveLength(1)
-      expect(p.state().conflicts[0]!.command.stop.hits).toHaveLength(5)
+      expect(p.state().conflicts[0]!.command).toEqual(stop(5))
     }
     answerWith = () => json({ version: 5 })
-    later.state().resolveConflict(url, 'mine')
+    later.state().resolveConflict(later.state().conflicts[0]!, 'mine')
     await vi.waitFor(() => expect(later.waiting()).toBe(0))
     expect(sent.at(-1)!.body).toMatchObject({ base: 4, hits: { length: 5 } })
     expect((await page()).state().conflicts).toEqual([])

@@ -183,7 +183,7 @@ describe('the outbox', () => {
         command: { stop: { hits: [{ taxon: 'timothy' }] } },
       })
       answerWith = () => new Response('{"version":5}', { status: 200 })
-      useOutbox.getState().resolveConflict(url, 'mine')
+      useOutbox.getState().resolveConflict(useOutbox.getState().conflicts[0]!, 'mine')
       await vi.waitFor(() => expect(waiting()).toEqual([]))
       expect(bodies().at(-1)).toMatchObject({ base: 4, hits: [{ taxon: 'timothy' }] })
       expect(useOutbox.getState().conflicts).toEqual([])
@@ -194,7 +194,7 @@ describe('the outbox', () => {
       post(stop('timothy'))
       await vi.waitFor(() => expect(useOutbox.getState().conflicts).toHaveLength(1))
       const before = sent.length
-      useOutbox.getState().resolveConflict(url, 'theirs')
+      useOutbox.getState().resolveConflict(useOutbox.getState().conflicts[0]!, 'theirs')
       await drain()
       expect(sent).toHaveLength(before)
       expect(useOutbox.getState().versions[url]).toBe(4)

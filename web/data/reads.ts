@@ -2,8 +2,9 @@ import { QueryClient, useQuery, type QueryKey } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { answersAfter, checksAfter, keptAfter, placesAfter, planAfter, roundAfter, touchedBy } from '@/contract/applied.ts'
 import type { Command } from '@/contract/commands.ts'
+import { standingOf } from '@/contract/standingOf.ts'
 import * as api from '../api/client.ts'
-import { onTaken, pendingCommands, useOutbox } from '../stores/outboxStore.ts'
+import { lookUpShown, onTaken, pendingCommands, useOutbox } from '../stores/outboxStore.ts'
 
 /** What was read from the server, by its key; the service worker answers where there is no signal. */
 export const serverReads = new QueryClient({
@@ -92,8 +93,30 @@ export function useRead<T>(what: Read<T>): ReadNow<T> {
   return { data: now, problem: (now === undefined && error) || undefined, again: () => void refetch() }
 }
 
+/** What is read now of a record that a command changes, with what waits on top; undefined where it was never read. */
+function shownOf(command: Command): object | null | undefined {
+  const now = <T>({ queryKey, after }: Read<T>) => {
+    const known = serverReads.getQueryData<T>(queryKey)
+    return known === undefined ? undefined : pendingCommands().reduce<T>((v, c) => after(v, c), known)
+  }
+  return standingOf(command, {
+    kept: () => now(reads.kept),
+    plan: () => now(reads.plan),
+    places: () => now(reads.places),
+    unknowns: () => now(reads.unknowns),
+    events: () => now(reads.events),
+    checks: () => now(reads.checks),
+  })
+}
+
 /** What the server has taken is put into what was read, then read again where it is on the screen. */
 export function followOutbox(): void {
+  lookUpShown(shownOf)
+  // What somebody else wrote is shown where it met ours.
+  useOutbox.subscribe(({ conflicts }, before) => {
+    for (const { command } of conflicts.filter((c) => !before.conflicts.includes(c)))
+      for (const word of touchedBy(command)) void serverReads.invalidateQueries({ queryKey: [word] })
+  })
   onTaken(({ command, version }) => {
     for (const query of serverReads.getQueryCache().getAll()) {
       const after = query.meta?.after as Read<unknown>['after'] | undefined

@@ -71,4 +71,6 @@ export class Box {
 }
 
 /** An earlier version kept a conflict for each key that was pressed: the last one holds all of them. */
-const latestOfEach = (entries: Entry[]): Entry[] => [...new Map(entries.map((e) => [e.key, e])).values()]
+const latestOfEach = (entries: Entry[]): Entry[] => [
+  ...new Map(entries.map((e) => [e.command.do === 'save-stop' ? e.key : e.id, e])).values(),
+]

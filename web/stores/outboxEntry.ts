@@ -1,19 +1,26 @@
 import { inPlaceOf, keyOf, type Command } from '@/contract/commands.ts'
+import { saysSeen, valueOf } from '@/contract/recordOf.ts'
 import type { Stop } from '@/core/records/round.ts'
 import type { ApiError } from '../api/client.ts'
 import type { Done, Entry, PendingCommand } from './outboxStorage.ts'
 
 type Of<D extends Command['do']> = Extract<Command, { do: D }>
 
-/** A stop that was counted in two places: both are kept until the person has chosen. */
-export interface Conflict {
+interface Met<C extends Command, T> {
   id?: string
   n?: number
   key: string
-  command: Of<'save-stop'>
-  theirs: Stop
+  command: C
+  theirs: T
   after?: string[]
 }
+/** A stop that was counted in two places: both are kept until the person has chosen. */
+export type StopConflict = Met<Of<'save-stop'>, Stop>
+/** Another record that two people changed in the same field; theirs is null where it was taken out. */
+export type RecordConflict = Met<Exclude<Command, { do: 'save-stop' }>, object | null>
+export type Conflict = StopConflict | RecordConflict
+
+export const isOfStop = (c: Conflict): c is StopConflict => c.command.do === 'save-stop'
 
 /** An entry as the page holds it; one of an earlier version may have no id yet. */
 export type Kept = PendingCommand & Partial<Omit<Entry, 'state'>>
@@ -32,21 +39,36 @@ export const entryOf = (kept: Kept, n: number, rest: Pick<Entry, 'state'> & Part
   ...rest,
 })
 
-export const conflictOf = (e: Entry): Conflict => ({
-  ...{ id: e.id, n: e.n, key: e.key },
-  command: e.command as Conflict['command'],
-  theirs: e.theirs as Stop,
-  ...(e.after ? { after: e.after } : {}),
-})
+export const conflictOf = (e: Entry): Conflict =>
+  ({
+    ...{ id: e.id, n: e.n, key: e.key, command: e.command, theirs: e.theirs ?? null },
+    ...(e.after ? { after: e.after } : {}),
+  }) as Conflict
 
-/** A new entry in place of those of its key that still wait: what they changed stands on the same version, and one may have arrived. */
-export function entryInPlace(command: Command, replaced: Kept[], base: number | undefined, n: number): Entry {
+/** What a command stands on: the version of a stop, or what was seen of another record. */
+export interface StandsOn {
+  base?: number | undefined
+  seen?: (object | null)[] | undefined
+}
+
+/** What was seen of a record and sent of it since, the earliest first: the first one says what was changed. */
+function seenOf(replaced: Kept[], seen: StandsOn['seen']): StandsOn['seen'] {
+  if (!replaced[0]) return seen
+  const sent = replaced.map((r) => valueOf(r.command)).filter((v) => v !== undefined)
+  const [first = null, ...later] = [...(replaced[0].seen ?? []), ...sent]
+  return [first, ...later.slice(-MOST_AFTER)]
+}
+
+/** A new entry in place of those of its key that still wait: what they changed stands on the same, and one may have arrived. */
+export function entryInPlace(command: Command, replaced: Kept[], stands: StandsOn, n: number): Entry {
   const now = replaced.reduce((after, before) => inPlaceOf(before.command, after), command)
   const after = replaced.flatMap((r) => [...(r.after ?? []), ...(r.id ? [r.id] : [])]).slice(-MOST_AFTER)
-  const from = replaced[0]?.base ?? base
+  const base = replaced[0]?.base ?? stands.base
+  const seen = saysSeen(now) ? seenOf(replaced, stands.seen) : undefined
   return entryOf({ key: keyOf(command), command: now }, n, {
     state: 'waiting',
-    ...(from === undefined ? {} : { base: from }),
+    ...(base === undefined ? {} : { base }),
+    ...(seen === undefined ? {} : { seen }),
     ...(after.length > 0 ? { after } : {}),
   })
 }
@@ -54,7 +76,7 @@ export function entryInPlace(command: Command, replaced: Kept[], base: number | 
 /** What a command that the server would not take is now: one that meets another count, or one that is shown with why. */
 export function notTakenEntry(sent: Kept, error: ApiError): Entry {
   const { theirs } = error
-  return sent.command.do === 'save-stop' && error.status === 409 && theirs
+  return error.status === 409 && theirs !== undefined
     ? entryOf(sent, 0, { state: 'conflict', theirs })
     : entryOf(sent, 0, { state: 'refused', message: error.message })
 }

@@ -19,6 +19,8 @@ export interface Entry extends PendingCommand {
   theirs?: unknown
   /** Version of the record that was on the screen when it was changed. */
   base?: number
+  /** What was seen of a record that others may change too, and what this one took the place of; the earliest first. */
+  seen?: (object | null)[]
   /** Ids of commands that this one took the place of: one of them may have arrived. */
   after?: string[]
   /** Whose it is: it goes out under no other name. */

@@ -7,11 +7,12 @@ import type { Entry } from './outboxStorage.ts'
 import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
 import { applyToCache } from './fieldCache.ts'
 import { Box, type InBox } from './outboxBox.ts'
-import { conflictOf, done, entryInPlace, entryOf, notTakenEntry, type Conflict, type Kept } from './outboxEntry.ts'
+import { conflictOf, done, entryInPlace, entryOf, isOfStop, notTakenEntry, type Conflict, type Kept, type StandsOn } from './outboxEntry.ts' // prettier-ignore
 import { isOwn, isShown, mayShow, noteOwn, noteShown, tellElsewhere, tellTaken, type SaveStop, type TakenElsewhere, type Told } from './outboxPages.ts' // prettier-ignore
 import { openVersionStore, type VersionStore } from './versionStore.ts'
 
-export type { Conflict, Refused } from './outboxEntry.ts'
+export { isOfStop } from './outboxEntry.ts'
+export type { Conflict, RecordConflict, Refused, StopConflict } from './outboxEntry.ts'
 export { onElsewhere, onTaken } from './outboxPages.ts'
 
 interface OutboxState extends InBox {
@@ -23,8 +24,8 @@ interface OutboxState extends InBox {
   account: string | null
   /** The version of each stop that stands on this page, by its address. */
   versions: Record<string, number>
-  /** Put a command in; a later one with the same key takes the place of one still waiting. @param base version it stands on, where it comes from a file */
-  post: (command: Command, base?: number) => void
+  /** Put a command in; a later one with the same key takes the place of one still waiting. @param on what it stands on, where that is not what the page shows now */
+  post: (command: Command, on?: StandsOn) => void
   drain: () => Promise<void>
   /** Send what was refused once more. */
   retryRefused: () => void
@@ -36,7 +37,7 @@ interface OutboxState extends InBox {
   /** Conflicts met while a file was opened. */
   addConflicts: (conflicts: Conflict[]) => void
   /** Settle a conflict: what is kept is sent again, over the version of the other device. */
-  resolveConflict: (key: string, keep: 'mine' | 'theirs') => void
+  resolveConflict: (conflict: Conflict, keep: 'mine' | 'theirs') => void
 }
 
 type Set = (change: (s: OutboxState) => Partial<OutboxState>) => void
@@ -80,7 +81,12 @@ export const isOurs = (entry: Kept, account: string | null): boolean =>
 async function sendOne(sent: Kept): Promise<{ version?: number; seq?: number }> {
   const { method, url, body } = requestOf(sent.command)
   const stamp = { by: await deviceId(), base: sent.base ?? 0, command: sent.id, after: sent.after }
-  const whole = sent.command.do === 'save-stop' ? { ...(body as object), ...stamp } : body
+  const whole =
+    sent.command.do === 'save-stop'
+      ? { ...(body as object), ...stamp }
+      : sent.seen
+        ? { ...(body as object | undefined), seen: sent.seen }
+        : body
   const answer = await send<{ version?: number; seq?: number }>(method, url, whole)
   if (!isAnswerTo(sent.command, answer)) throw notOurs()
   return answer
@@ -132,13 +138,28 @@ async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
 /** What the server said to a command it would not take. */
 function notTaken(sent: Kept, error: ApiError, get: () => OutboxState, set: Set): void {
   const entry = notTakenEntry(sent, error)
-  const earlier = entry.state === 'conflict' ? get().conflicts.filter((c) => c.key === sent.key) : []
+  // The last count of a stop holds the earlier ones; two changes of a record need not.
+  const earlier =
+    entry.state === 'conflict' && sent.command.do === 'save-stop'
+      ? get().conflicts.filter((c) => c.key === sent.key)
+      : []
   set((s) =>
     entry.state === 'conflict'
-      ? { conflicts: [...s.conflicts.filter((c) => c.key !== sent.key), conflictOf(entry)] }
+      ? { conflicts: [...s.conflicts.filter((c) => !earlier.includes(c)), conflictOf(entry)] }
       : { refused: [...s.refused, { ...entry, message: error.message }] },
   )
   box?.store([...done(...earlier), entry])
+}
+
+/** What the page shows of the record that a command changes; undefined: it was never read. */
+type ShownOf = (command: Command) => object | null | undefined
+let lookUp: ShownOf = () => undefined
+/** Say how what the page shows is found. */
+export const lookUpShown = (by: ShownOf): void => void (lookUp = by)
+
+function shownOf(command: Command): (object | null)[] {
+  const shown = lookUp(command)
+  return shown === undefined ? [] : [shown]
 }
 
 /** The version of a stop: on the disk for every page to come, on this page where it is its own. */
@@ -154,11 +175,11 @@ const alone = (work: () => Promise<void>): Promise<void> =>
 /** Changes wait here, in the browser's own store, until the server has them. */
 export const useOutbox = create<OutboxState>()((set, get) => ({
   ...{ pending: [], refused: [], conflicts: [], unkept: [], signIn: false, account: null, versions: {} },
-  post: (command, base) => {
+  post: (command, on = {}) => {
     const { pending, conflicts, versions, account } = get()
     const key = keyOf(command)
     const open = conflicts.find((c) => c.key === key)
-    if (open && command.do === 'save-stop') {
+    if (open && isOfStop(open) && command.do === 'save-stop') {
       // Until it is settled what is counted on goes into this device's version, not over the other one.
       const mine = { ...open, command }
       set({ conflicts: conflicts.map((c) => (c === open ? mine : c)) })
@@ -168,8 +189,11 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
     // A count of another page that this one has not shown is not replaced by it: the server tells the two apart.
     const known = (l: Kept) => command.do !== 'save-stop' || isShown(l.id)
     const replaced = pending.filter((l) => l.key === key && isOurs(l, account) && known(l))
-    const seen = command.do === 'save-stop' ? (base ?? versions[requestOf(command).url] ?? 0) : undefined
-    const next = entryInPlace(command, replaced, seen, (pending.at(-1)?.n ?? 0) + 1)
+    const stands =
+      command.do === 'save-stop'
+        ? { base: on.base ?? versions[requestOf(command).url] ?? 0 }
+        : { seen: on.seen ?? shownOf(command) }
+    const next = entryInPlace(command, replaced, stands, (pending.at(-1)?.n ?? 0) + 1)
     const entry = account === null ? next : { ...next, account }
     noteOwn(entry.id)
     set({ pending: [...pending.filter((l) => !replaced.includes(l)), entry] })
@@ -186,7 +210,7 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
     const { refused } = get()
     set({ refused: [] })
     box?.store(done(...refused))
-    for (const { command, base } of refused) get().post(command, base)
+    for (const { command, base, seen } of refused) get().post(command, { base, seen })
   },
   dropRefused: () => {
     box?.store(done(...get().refused))
@@ -219,12 +243,12 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
     set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
     box?.store([...done(...replaced), ...entries])
   },
-  resolveConflict: (key, keep) => {
-    const conflict = get().conflicts.find((c) => c.key === key)
-    if (!conflict) return
+  resolveConflict: (conflict, keep) => {
     set((s) => ({ conflicts: s.conflicts.filter((c) => c !== conflict) }))
-    void noteVersion(requestOf(conflict.command).url, conflict.theirs.version, true, set)
-    if (keep === 'mine') get().post(conflict.command, conflict.theirs.version)
+    const { command, theirs } = conflict
+    if (isOfStop(conflict)) void noteVersion(requestOf(command).url, conflict.theirs.version, true, set)
+    if (keep === 'mine')
+      get().post(command, isOfStop(conflict) ? { base: conflict.theirs.version } : { seen: [theirs] })
     box?.store(done(conflict))
   },
 }))

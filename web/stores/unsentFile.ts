@@ -4,18 +4,20 @@ import { commandOf, requestOf, type Command, type WriteMethod, type WriteRequest
 const UNSEEN = -1
 const KIND = 'fold-sprig-not-sent'
 
-/** A command with the version of the record that it stands on, where it is of a stop. */
+/** A command with what it stands on: the version of a stop, or what was seen of another record. */
 export interface Unsent {
   command: Command
   base?: number | undefined
+  seen?: (object | null)[] | undefined
 }
 
 /** What could not be sent, to be opened on another device. */
 export const unsentFile = (unsent: Unsent[]) => ({
   kind: KIND,
-  version: 3,
+  version: 4,
   commands: unsent.map((u) => u.command),
   bases: unsent.map((u) => u.base ?? null),
+  seen: unsent.map((u) => u.seen ?? null),
 })
 
 const methods: readonly WriteMethod[] = ['POST', 'PUT', 'DELETE']
@@ -41,13 +43,24 @@ function reread(value: unknown): Command | undefined {
 /** The commands of such a file; undefined where it is another one, or holds anything that is no command. */
 export function readUnsent(text: string): Unsent[] | undefined {
   try {
-    const file = JSON.parse(text) as { kind?: unknown; letters?: unknown; commands?: unknown; bases?: unknown }
+    const file = JSON.parse(text) as {
+      kind?: unknown
+      letters?: unknown
+      commands?: unknown
+      bases?: unknown
+      seen?: unknown
+    }
     if (file.kind !== KIND) return undefined
     const list = Array.isArray(file.commands) ? file.commands.map(reread) : earlier(file.letters)
     if (!list || !list.every((c): c is Command => c !== undefined && isKnown(c))) return undefined
     const bases = Array.isArray(file.bases) ? file.bases : []
     // Where it is not said, nothing of this server's was seen: a count that stands there is not written over.
-    return list.map((command, i) => ({ command, base: Number.isInteger(bases[i]) ? (bases[i] as number) : UNSEEN }))
+    const seen = Array.isArray(file.seen) ? (file.seen as unknown[]) : []
+    return list.map((command, i) => ({
+      command,
+      base: Number.isInteger(bases[i]) ? (bases[i] as number) : UNSEEN,
+      seen: Array.isArray(seen[i]) ? (seen[i] as (object | null)[]) : [],
+    }))
   } catch {
     return undefined
   }

@@ -62,7 +62,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
   const [written, setWritten] = useState('')
-  const { waiting, keepUnknown, write } = useKeeping({ sheet, round, letter, onSaid: setWritten })
+  const { waiting, keepUnknown, write } = useKeeping({ subject, sheet, round, letter, onSaid: setWritten })
 
   // Only on opening: a sheet that is already there keeps what the person chose.
   useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
@@ -184,8 +184,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const onContext = useStable((c: Context) => bench.setContext(subject, c))
   const onTakeAway = useStable(takeAway)
   const onRemove = useStable(() => takeAway(current.id))
-  const onReopen = useStable((u: UnknownPlant) =>
-    bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note }),
+  const onReopen = useStable(
+    (u: UnknownPlant) =>
+    bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note, from: u }), // prettier-ignore
   )
   const writeLabel = held
     ? say('Write down "perhaps {{inSentence}}"', { inSentence: inSentence(name ?? '') })

@@ -3,6 +3,7 @@ import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
+import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { browserStore } from '../../stores/browserStore.ts'
 
 /** One plant being named: what was seen of it, and every earlier state for undo. */
@@ -16,6 +17,8 @@ export interface Sheet {
   note: string
   /** A colleague's sheet that was opened here. */
   sent: SpecimenSheet | null
+  /** The kept description that it was opened from, as it was then. */
+  from?: UnknownPlant
 }
 
 interface BenchState {
@@ -33,6 +36,8 @@ interface BenchState {
   clear: (subject: string) => void
   /** Put a description on the bench: a colleague's sheet, or one kept under a letter. */
   open: (subject: string, sheet: Partial<Sheet>) => void
+  /** It was kept: what is changed from now on stands on that. */
+  setFrom: (subject: string, from: UnknownPlant) => void
   setSureness: (sureness: Sureness) => void
 }
 
@@ -86,6 +91,7 @@ export const useBench = create<BenchState>()(
             past: [...sheet.past, sheet.answers],
           })),
         open: (subject, sheet) => edit(subject, () => ({ ...fresh({}), ...sheet })),
+        setFrom: (subject, from) => edit(subject, (sheet) => ({ ...sheet, from })),
         setSureness: (sureness) => set({ sureness }),
       }
     },

@@ -1,14 +1,17 @@
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
 import type { Round } from '@/core/records/round.ts'
-import { specimensIn } from '@/core/records/specimen.ts'
+import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
 import { fresh, reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import type { Sheet } from './benchStore.ts'
+import { useBench, type Sheet } from './benchStore.ts'
 import { say } from '../../language/say.ts'
 
+const withoutLetter = ({ letter: _letter, ...unknown }: UnknownPlant) => unknown
+
 interface Keeping {
+  subject: string
   sheet: Sheet
   round: Round | null
   letter: string | null
@@ -17,28 +20,29 @@ interface Keeping {
 }
 
 /** What becomes of a sheet: a name written down, or a description kept under a letter. Both wait where the server is away. */
-export function useKeeping({ sheet, round, letter, onSaid }: Keeping) {
+export function useKeeping({ subject, sheet, round, letter, onSaid }: Keeping) {
   const byId = useFlora((s) => s.byId)
   const { data: waiting = [] } = useRead(reads.unknowns)
   const navigate = useNavigate()
   const post = useOutbox((s) => s.post)
+  const setFrom = (from: UnknownPlant) => useBench.getState().setFrom(subject, from)
 
   /** Keep the description under its letter; the server gives a new one the next that is free. */
   const keep = (namedAs: string | null) => {
-    const before = waiting.find((u) => u.id === sheet.id)
-    post({
-      do: 'keep-unknown',
-      unknown: {
-        id: sheet.id,
-        place: sheet.place,
-        note: sheet.note,
-        context: sheet.context,
-        observations: sheet.answers,
-        madeAt: before?.madeAt ?? new Date().toISOString(),
-        opinion: sheet.sent?.opinion ?? before?.opinion ?? null,
-        namedAs,
-      },
-    })
+    const before = sheet.from ?? waiting.find((u) => u.id === sheet.id)
+    const unknown = {
+      id: sheet.id,
+      place: sheet.place,
+      note: sheet.note,
+      context: sheet.context,
+      observations: sheet.answers,
+      madeAt: before?.madeAt ?? new Date().toISOString(),
+      opinion: sheet.sent?.opinion ?? before?.opinion ?? null,
+      namedAs,
+    }
+    // It was written on top of what was opened, not of what others have made of it since.
+    post({ do: 'keep-unknown', unknown }, before ? { seen: [withoutLetter(before)] } : {})
+    if (before) setFrom({ ...before, ...unknown })
     return useOutbox
       .getState()
       .drain()

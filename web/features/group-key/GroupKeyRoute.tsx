@@ -80,7 +80,7 @@ export function Component() {
       setAt(at + 1)
       return
     }
-    set({ ...pulled, runners: [...pulled.runners, next] })
+    set({ ...pulled, runners: [...pulled.runners, { ...next, id: crypto.randomUUID() }] })
     setNow(blank)
     setAt(0)
   }

@@ -54,7 +54,7 @@ function Place({ holdings, paddocks, paddock, events: kept }: Loaded) {
   }
   const remove = (id: string) => {
     setEvents((l) => l.filter((e) => e.id !== id))
-    post({ do: 'delete-event', paddockId: place.id, eventId: id })
+    post({ do: 'delete-event', paddockId: place.id, eventId: id }, { seen: events.filter((e) => e.id === id) })
   }
   return (
     <Leaf

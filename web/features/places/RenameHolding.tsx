@@ -14,7 +14,8 @@ export function RenameHolding({ holding }: { holding: Holding }) {
   const { revalidate } = useRevalidator()
   const changed = name.trim() !== holding.name || client.trim() !== holding.client
   const keep = async () => {
-    post({ do: 'save-holding', holding: { id: holding.id, name: name.trim(), client: client.trim() } })
+    const renamed = { id: holding.id, name: name.trim(), client: client.trim() }
+    post({ do: 'save-holding', holding: renamed }, { seen: [{ ...holding }] })
     setSaid(say('{{name}} it is now, for all its paddocks.', { name: name.trim() }))
     await useOutbox.getState().drain()
     await revalidate()

@@ -1,5 +1,5 @@
 import type { Polygon } from 'geojson'
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Holding, Paddock, PartKind } from '@/core/records/round.ts'
 import { areaHa, type Position } from '@/core/geo/route.ts'
@@ -84,8 +84,12 @@ export function usePlace(paddock: Paddock | null, holdings: Holding[], paddocks:
       setProblem((error as Error).message)
     }
   }
+  const stands = useRef(paddock)
   const write = (next: Paddock) => {
-    post({ do: paddock ? 'save-paddock' : 'add-paddock', paddock: next })
+    // The form stands on what it was opened with, whatever was read since.
+    if (stands.current) post({ do: 'save-paddock', paddock: next }, { seen: [stands.current] })
+    else post({ do: 'add-paddock', paddock: next })
+    stands.current = next
   }
   const save = () => {
     if (missing) return setProblem(missing)

@@ -1,7 +1,7 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { useOutbox, type Conflict } from '../../stores/outboxStore.ts'
+import { isOfStop, useOutbox, type StopConflict } from '../../stores/outboxStore.ts'
 import { say } from '../../language/say.ts'
 
 function Version({
@@ -47,10 +47,10 @@ function Version({
 export function ConflictPanel({ round, onTheirs }: { round: Round; onTheirs: (stop: Stop) => void }) {
   const all = useOutbox((s) => s.conflicts)
   const settle = useOutbox((s) => s.resolveConflict)
-  const here = all.filter((c) => c.command.roundId === round.id)
+  const here = all.filter(isOfStop).filter((c) => c.command.roundId === round.id)
   if (here.length === 0) return null
-  const keep = (c: Conflict, which: 'mine' | 'theirs') => {
-    settle(c.key, which)
+  const keep = (c: StopConflict, which: 'mine' | 'theirs') => {
+    settle(c, which)
     if (which === 'theirs') onTheirs(c.theirs)
   }
   return (

@@ -40,7 +40,7 @@ export function OpenData({ onLoaded }: { onLoaded: (roundId: string) => void }) 
     const outbox = useOutbox.getState()
     const open = () => useOutbox.getState().refused.length + useOutbox.getState().conflicts.length
     const before = open()
-    for (const { command, base } of list) outbox.post(command, base)
+    for (const { command, ...on } of list) outbox.post(command, on)
     await outbox.drain()
     await revalidate()
     const left = open() - before

@@ -1,3 +1,4 @@
+import { without } from '@/core/records/merge.ts'
 import type { Method } from '@/core/records/method.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
@@ -79,9 +80,6 @@ interface Kind<D extends Command['do']> {
   /** The command that such a request stands for. */
   read: (params: Params, body: never) => Omit<Of<D>, 'do'>
 }
-
-const without = <T extends object, K extends keyof T>(value: T, ...keys: K[]): Omit<T, K> =>
-  Object.fromEntries(Object.entries(value).filter(([k]) => !(keys as string[]).includes(k))) as Omit<T, K>
 
 const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
   'plan-round': {

@@ -1,3 +1,4 @@
+import { without } from '@/core/records/merge.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -19,10 +20,8 @@ const byId = <T extends object>(list: T[] | undefined, is: (value: T) => boolean
   list && (list.find(is) ?? null)
 
 /** A value without what is shown with it but is not the record's own. */
-function own<T extends object, K extends keyof T>(value: T | null | undefined, ...shownWith: K[]) {
-  if (!value) return value
-  return Object.fromEntries(Object.entries(value).filter(([k]) => !(shownWith as string[]).includes(k)))
-}
+const own = <T extends object, K extends keyof T>(value: T | null | undefined, ...shownWith: K[]) =>
+  value && without(value, ...shownWith)
 
 /** The record that a command changes, as it was read; null where there is none, undefined where that is not known. */
 export function standingOf(command: Command, read: ReadSoFar): object | null | undefined {

@@ -1,7 +1,13 @@
 import { randomUUID } from 'node:crypto'
-import type { Paddock } from '@/core/records/round.ts'
-import type { Places } from '@/contract/applied.ts'
 import { expect, test, type Page } from '@playwright/test'
+
+interface Paddock {
+  id: string
+  holdingId: string
+  name: string
+  outlook: string
+  strata: unknown[]
+}
 
 const idOf = async (page: Page, title: string) => {
   const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
@@ -186,7 +192,10 @@ test('a paddock that a colleague changes meanwhile: both are kept, and what meet
   page,
   request,
 }) => {
-  const { holdings, paddocks } = (await (await request.get('/api/places')).json()) as Places
+  const { holdings, paddocks } = (await (await request.get('/api/places')).json()) as {
+    holdings: { id: string }[]
+    paddocks: Paddock[]
+  }
   const before: Paddock = {
     ...paddocks[0]!,
     id: randomUUID(),
@@ -204,17 +213,19 @@ test('a paddock that a colleague changes meanwhile: both are kept, and what meet
   await colleague({ outlook: 'native' })
   await keep.click()
   await expect.poll(now).toMatchObject({ name: 'Both Hands', outlook: 'native' })
-  await colleague({ name: 'Left Hand' })
+  await colleague({ name: 'Left Hand', outlook: 'hay' })
   await name.fill('Right Hand')
   await keep.click()
   const twice = page.getByRole('region', { name: 'Changed on two devices' })
   await expect(twice).toContainText('Name: Right Hand')
   await expect(twice).toContainText('Name: Left Hand')
+  await expect(twice).not.toContainText('Read as')
   await page.reload()
   await expect(twice).toContainText('Left Hand')
   await twice.getByRole('button', { name: 'Keep this one' }).first().click()
   await expect(twice).toHaveCount(0)
-  await expect.poll(now).toMatchObject({ name: 'Right Hand' })
+  // The name was chosen; what only the colleague had changed stands.
+  await expect.poll(now).toMatchObject({ name: 'Right Hand', outlook: 'hay' })
 })
 
 test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {

@@ -17,6 +17,12 @@ const textOf = (value: unknown): string => JSON.stringify(plain(value))
 /** Whether two values say the same: order of names, and fields without a value, do not count. */
 export const sameValue = (a: unknown, b: unknown): boolean => textOf(a) === textOf(b)
 
+/** Fields of a record that say something else than in an earlier version of it. */
+export const changedFields = (before: object | null, now: object): string[] =>
+  Object.entries(now)
+    .filter(([field, value]) => !sameValue((before as Plain | null)?.[field], value))
+    .map(([field]) => field)
+
 /** How often each item of a list is there, by its text. */
 const counted = (list: readonly unknown[]): Map<string, number> => {
   const times = new Map<string, number>()
@@ -63,3 +69,7 @@ export function mergeRecord(seen: Plain | null, mine: Plain, theirs: Plain, list
   }
   return clash.length > 0 ? { clash } : { merged }
 }
+
+/** A record without some of its fields. */
+export const without = <T extends object, K extends keyof T>(value: T, ...keys: K[]): Omit<T, K> =>
+  Object.fromEntries(Object.entries(value).filter(([k]) => !(keys as string[]).includes(k))) as Omit<T, K>

@@ -2,6 +2,7 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { Router } from 'express'
+import { without } from '@/core/records/merge.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import type { Db, Sql } from '../db/db.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
@@ -32,9 +33,7 @@ class UnknownInput extends SeenInput {
 /** A description as it is sent: its letter is ours to give. */
 async function withoutLetter(sql: Sql, id: string): Promise<Omit<UnknownPlant, 'letter'> | undefined> {
   const there = await getUnknownPlant(sql, id)
-  if (!there) return undefined
-  const { letter: _letter, ...unknown } = there
-  return unknown
+  return there && without(there, 'letter')
 }
 const unknownPlants: Keeper<Omit<UnknownPlant, 'letter'>> = { get: withoutLetter, put: putUnknownPlant }
 

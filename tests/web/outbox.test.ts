@@ -290,7 +290,9 @@ describe('a file of what was not sent', () => {
 
   it('written by an earlier version, as requests, it is read as commands', () => {
     const letters = [{ key: 'k', ...requestOf(stop), stop: true }]
-    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([{ command: stop, base: -1, seen: [] }])
+    expect(readUnsent(JSON.stringify({ kind: 'fold-sprig-not-sent', letters }))).toEqual([
+      { command: stop, base: -1, seen: [] },
+    ])
   })
 
   const earlier = { method: 'PUT', url: '/api/rounds/r/stops/1', body: {} }

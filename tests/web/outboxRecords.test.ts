@@ -115,3 +115,15 @@ it.each([
     expect((await page()).state().conflicts).toEqual([])
   },
 )
+
+it('the one chosen changes only what it had changed: what else they wrote stands', async () => {
+  const now = valueOf(item('Theirs')) as { owner: string }
+  answerWith = () => json({ error: { message: 'both', theirs: { ...now, owner: 'Joss' } } }, 409)
+  const here = await page(valueOf(item('Old')))
+  here.post(item('Mine'))
+  await done(here)
+  answerWith = taken
+  here.state().resolveConflict(here.state().conflicts[0]!, 'mine')
+  await done(here)
+  expect(sent.at(-1)!.body).toMatchObject({ text: 'Mine', owner: 'Joss' })
+})

@@ -1,5 +1,5 @@
 import { valueOf } from '@/contract/recordOf.ts'
-import { sameValue, type Plain } from '@/core/records/merge.ts'
+import { changedFields, type Plain } from '@/core/records/merge.ts'
 import { commandWords } from '@/text/commandWords.ts'
 import { fieldWords } from '@/text/recordFields.ts'
 import { isOfStop, useOutbox, type RecordConflict } from '../stores/outboxStore.ts'
@@ -18,7 +18,8 @@ function useShort(): (value: unknown) => string {
         .filter((v) => typeof v !== 'object')
         .map(short)
         .join(', ')
-    return byId.get(String(value))?.commonName ?? String(value)
+    const text = String(value as string | number)
+    return byId.get(text)?.commonName ?? text
   }
   return short
 }
@@ -66,9 +67,13 @@ function One({ conflict }: { conflict: RecordConflict }) {
   const settle = useOutbox((s) => s.resolveConflict)
   const mine = (valueOf(conflict.command) ?? null) as Plain | null
   const theirs = conflict.theirs as Plain | null
-  const all = [...new Set([...Object.keys(mine ?? {}), ...Object.keys(theirs ?? {})])]
-  // Where one of them took it out, what the other one says is shown whole.
-  const fields = all.filter((f) => (mine && theirs ? !sameValue(mine[f], theirs[f]) : !/id$/i.test(f)))
+  const seen = conflict.seen?.[0]
+  // Where one of them took it out, what the other one says is shown whole; else what both changed.
+  const own = (f: string) => seen === undefined || changedFields(seen, mine!).includes(f)
+  const fields =
+    mine && theirs
+      ? changedFields(theirs, mine).filter(own)
+      : Object.keys({ ...mine, ...theirs }).filter((f) => !/id$/i.test(f))
   return (
     <div className="mt-2">
       <p>{say('Here: {{what}}. Both versions are kept until you choose.', { what: commandWords(conflict.command) })}</p>

@@ -13,6 +13,7 @@ interface Met<C extends Command, T> {
   command: C
   theirs: T
   after?: string[]
+  seen?: (object | null)[]
 }
 /** A stop that was counted in two places: both are kept until the person has chosen. */
 export type StopConflict = Met<Of<'save-stop'>, Stop>
@@ -43,6 +44,7 @@ export const conflictOf = (e: Entry): Conflict =>
   ({
     ...{ id: e.id, n: e.n, key: e.key, command: e.command, theirs: e.theirs ?? null },
     ...(e.after ? { after: e.after } : {}),
+    ...(e.seen ? { seen: e.seen } : {}),
   }) as Conflict
 
 /** What a command stands on: the version of a stop, or what was seen of another record. */

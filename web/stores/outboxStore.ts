@@ -1,5 +1,6 @@
 import { create } from 'zustand'
 import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.ts'
+import { chosenOver } from '@/contract/recordOf.ts'
 import { ApiError, send } from '../api/client.ts'
 import { say } from '../language/say.ts'
 import { deviceId } from './device.ts'
@@ -247,8 +248,8 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
     set((s) => ({ conflicts: s.conflicts.filter((c) => c !== conflict) }))
     const { command, theirs } = conflict
     if (isOfStop(conflict)) void noteVersion(requestOf(command).url, conflict.theirs.version, true, set)
-    if (keep === 'mine')
-      get().post(command, isOfStop(conflict) ? { base: conflict.theirs.version } : { seen: [theirs] })
+    if (keep === 'mine' && isOfStop(conflict)) get().post(command, { base: conflict.theirs.version })
+    else if (keep === 'mine') get().post(chosenOver(command, theirs, conflict.seen?.[0]), { seen: [theirs] })
     box?.store(done(conflict))
   },
 }))

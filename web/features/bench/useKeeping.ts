@@ -1,5 +1,6 @@
 import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
+import { without } from '@/core/records/merge.ts'
 import type { Round } from '@/core/records/round.ts'
 import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
 import { fresh, reads, useRead } from '../../data/reads.ts'
@@ -7,8 +8,6 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import { useBench, type Sheet } from './benchStore.ts'
 import { say } from '../../language/say.ts'
-
-const withoutLetter = ({ letter: _letter, ...unknown }: UnknownPlant) => unknown
 
 interface Keeping {
   subject: string
@@ -41,7 +40,7 @@ export function useKeeping({ subject, sheet, round, letter, onSaid }: Keeping) {
       namedAs,
     }
     // It was written on top of what was opened, not of what others have made of it since.
-    post({ do: 'keep-unknown', unknown }, before ? { seen: [withoutLetter(before)] } : {})
+    post({ do: 'keep-unknown', unknown }, before ? { seen: [without(before, 'letter')] } : {})
     if (before) setFrom({ ...before, ...unknown })
     return useOutbox
       .getState()

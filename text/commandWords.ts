@@ -1,4 +1,5 @@
 import type { Command } from '@/contract/commands.ts'
+import { letterWords } from './taxonNames.ts'
 import { say } from './say.ts'
 
 type Worded = { [D in Command['do']]: (command: Extract<Command, { do: D }>) => string }
@@ -6,7 +7,7 @@ type Worded = { [D in Command['do']]: (command: Extract<Command, { do: D }>) => 
 const words: Worded = {
   'plan-round': (c) => say('plan the round {{title}}', { title: c.round.title }),
   'save-stop': (c) => say('write down stop {{seq}} of a round', { seq: c.seq }),
-  'name-letter': (c) => say('name unknown {{letter}} of a round', { letter: c.letter }),
+  'name-letter': (c) => say('name unknown {{letter}} of a round', { letter: letterWords(c.letter) }),
   'write-naming': (c) => say('write down a name: {{plant}}', { plant: c.naming.plant.replaceAll('-', ' ') }),
   'keep-unknown': (c) => say('keep an unknown plant from {{place}}', { place: c.unknown.place }),
   'add-holding': (c) => say('add the holding {{name}}', { name: c.holding.name }),

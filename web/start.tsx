@@ -4,6 +4,8 @@ import { makeRouter } from './router.tsx'
 import { followOutbox } from './data/reads.ts'
 import { keepForTheField } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
+import { letterMark } from '@/text/taxonNames.ts'
+import { deviceId, ownMark } from './stores/device.ts'
 import { keepDraining, openOutbox } from './stores/outboxStore.ts'
 
 /** Most pages are read within this time: drawing first that they are being read would only make them later. */
@@ -24,6 +26,8 @@ export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
   // What waits to be sent is known before any screen asks for it.
   await openOutbox()
+  await deviceId()
+  letterMark(ownMark())
   followOutbox()
   keepDraining()
   keepForTheField().catch(() => undefined)

@@ -1,5 +1,5 @@
 import type { Flora } from '@/core/flora/flora.ts'
-import { BARE, LITTER, type Taxon } from '@/core/records/taxon.ts'
+import { BARE, LETTER, letterOf, LITTER, type Taxon } from '@/core/records/taxon.ts'
 import { nearest } from '../flora/problem.ts'
 import { badRequest } from './httpError.ts'
 
@@ -9,7 +9,8 @@ import { badRequest } from './httpError.ts'
  * @throws HttpError 400 with the nearest plant ids
  */
 export function knownTaxon(taxon: string, flora: Flora, field: string): Taxon {
-  const other = taxon === BARE || taxon === LITTER || /^unknown:[A-Z]$/.test(taxon) || /^latin:\S.{0,180}$/u.test(taxon)
+  const other =
+    taxon === BARE || taxon === LITTER || LETTER.test(letterOf(taxon) ?? '') || /^latin:\S.{0,180}$/u.test(taxon)
   if (other || flora.plants.some((p) => p.id === taxon)) return taxon
   const ids = flora.plants.map((p) => p.id)
   throw badRequest(

@@ -1,4 +1,5 @@
 import { methods, type Method } from '@/core/records/method.ts'
+import { LETTER } from '@/core/records/taxon.ts'
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
@@ -38,7 +39,7 @@ class FiledStopInput extends StopInput {
 }
 
 class FiledUnknownInput {
-  @Matches(/^[A-Z]$/) letter!: string
+  @Matches(LETTER) letter!: string
   @IsOptional() @IsString() namedAs?: string | null
 }
 

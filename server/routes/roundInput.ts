@@ -1,4 +1,5 @@
 import { methods, type Method } from '@/core/records/method.ts'
+import { LETTER } from '@/core/records/taxon.ts'
 import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
@@ -145,7 +146,7 @@ class EvidenceInput {
 
 export class NamingInput extends SeenInput {
   @IsOptional() @IsUUID() roundId?: string | null
-  @IsOptional() @Matches(/^[A-Z]$/) letter?: string | null
+  @IsOptional() @Matches(LETTER) letter?: string | null
   @IsString() plant!: string
   @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) probability!: number
   @IsISO8601({ strict: true }) namedAt!: string

@@ -2,6 +2,7 @@ import { Router } from 'express'
 import type { Polygon } from 'geojson'
 import { randomUUID } from 'node:crypto'
 import { openStop, type Stop } from '@/core/records/round.ts'
+import { LETTER } from '@/core/records/taxon.ts'
 import { wRoute, type Position } from '@/core/geo/route.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
@@ -95,7 +96,7 @@ export function roundRoutes(db: Db, book: Book): Router {
     })
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {
       const input = parseBody(UnknownInput, req.body)
-      if (!/^[A-Z]$/.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
+      if (!LETTER.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
       const { id } = req.params
       if (!isUUID(id) || !(await hasRound(db, id))) throw notFound('round')
       const namedAs = input.namedAs ? knownTaxon(input.namedAs, book.flora, 'namedAs') : null

@@ -1,5 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { unknownTaxon } from '@/core/records/taxon.ts'
+import { amountsAt } from '@/core/methods/tally.ts'
+import { letterMark, taxonName } from '@/text/taxonNames.ts'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { assignKeys, expectedPlants, letters } from '@/web/features/rounds/countKeys.ts'
@@ -149,5 +152,26 @@ describe('keys of a round', () => {
       used: ['A', 'B'],
       free: 'C',
     })
+  })
+
+  it('two devices that are away give out the same letter under their own marks: two plants, named apart', () => {
+    const [ours, theirs] = ['4kf', '9c0'].map((mark) => unknownTaxon(letters(round(), mark).free!)) as [string, string]
+    expect([ours, theirs]).toEqual(['unknown:A.4kf', 'unknown:A.9c0'])
+    const stop = { seq: 1, hits: [ours, theirs, theirs].map((taxon) => ({ taxon, amount: 1 })) }
+    expect([...amountsAt(stop, { 'A.4kf': 'timothy' })]).toEqual([
+      ['timothy', 1],
+      [theirs, 2],
+    ])
+    // A letter that was read from the server is not given out again.
+    const counted = stops(1)
+    counted[0]!.hits = [{ taxon: theirs, amount: 1 }]
+    expect(letters(round({ stops: counted }), '4kf')).toEqual({ used: ['A.9c0'], free: 'B.4kf' })
+  })
+
+  it('the mark is read only where another device gave the letter out', () => {
+    const flora = new Map<string, never>()
+    letterMark('4kf')
+    expect(['unknown:A', 'unknown:A.4kf', 'unknown:A.9c0'].map((t) => taxonName(t, flora))).toEqual(['Unknown A', 'Unknown A', 'Unknown A (9c0)']) // prettier-ignore
+    letterMark('')
   })
 })

@@ -2,6 +2,7 @@ import 'fake-indexeddb/auto'
 import { IDBFactory } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Command } from '@/contract/commands.ts'
+import { openStop } from '@/core/records/round.ts'
 import type { Taken } from '@/web/stores/outboxPages.ts'
 
 const small = new Map<string, string>()
@@ -272,5 +273,27 @@ describe('what one account typed', () => {
     later.state().dropOthers()
     await later.drain()
     expect((await page()).waiting()).toBe(0)
+  })
+})
+
+describe('a server that was put back to an earlier copy', () => {
+  const standing = (version: number, hits: number) => ({ ...openStop('s1', 1, null), version, hits: Array.from({ length: hits }, () => ({ taxon: 'timothy', amount: 1 })) }) // prettier-ignore
+
+  it('is offered what this device had counted, and nothing where it has the same', async () => {
+    answerWith = () => json({ version: 4 })
+    const here = await page()
+    here.post(stop(5))
+    await vi.waitFor(() => expect(here.waiting()).toBe(0))
+    const { lostStops } = await import('@/web/stores/countedStops.ts')
+    expect(await lostStops('r', [standing(4, 1)])).toEqual([])
+    expect(await lostStops('r', [standing(2, 5)])).toEqual([])
+    expect(await lostStops('elsewhere', [standing(2, 1)])).toEqual([])
+    const lost = await lostStops('r', [standing(2, 1)])
+    expect(lost).toMatchObject([{ key: url, command: stop(5), theirs: { version: 2 } }])
+    here.state().addConflicts(lost)
+    answerWith = () => json({ version: 3 })
+    here.state().resolveConflict(here.state().conflicts[0]!, 'mine')
+    await vi.waitFor(() => expect(here.waiting()).toBe(0))
+    expect(sent.at(-1)!.body).toMatchObject({ base: 2, hits: { length: 5 } })
   })
 })

@@ -21,10 +21,15 @@ function readOrMake(): string {
   }
 }
 
+let mark = ''
+/** The mark of this device, under which it gives out letters; empty until its id is known. */
+export const ownMark = (): string => mark
+
 /** The id of this device, made once: pages that open at the same moment wait for one another. */
 export function deviceId(): Promise<string> {
   asked ??= globalThis.navigator?.locks
     ? navigator.locks.request(KEY, () => readOrMake())
     : Promise.resolve(readOrMake())
+  void asked.then((id) => (mark = id.slice(-3)))
   return asked
 }

@@ -3,6 +3,7 @@ import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.
 import { chosenOver } from '@/contract/recordOf.ts'
 import { ApiError, send } from '../api/client.ts'
 import { say } from '../language/say.ts'
+import { keepCounted } from './countedStops.ts'
 import { deviceId } from './device.ts'
 import type { Entry } from './outboxStorage.ts'
 import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
@@ -100,6 +101,7 @@ async function taken(sent: Kept, { version, seq }: { version?: number; seq?: num
   tellTaken({ command, version, seq, mine })
   others?.postMessage({ id: sent.id, command, version, seq } satisfies Told)
   if (command.do === 'save-stop' && version !== undefined) {
+    await keepCounted(command, version)
     const here = isShown(sent.id)
     await noteVersion(requestOf(command).url, version, here, set)
     if (!here) show(command, sent.id, sent.after ?? [], version)
@@ -194,7 +196,7 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
       command.do === 'save-stop'
         ? { base: on.base ?? versions[requestOf(command).url] ?? 0 }
         : { seen: on.seen ?? shownOf(command) }
-    const next = entryInPlace(command, replaced, stands, (pending.at(-1)?.n ?? 0) + 1)
+    const next = entryInPlace(command, replaced, stands, Math.max((pending.at(-1)?.n ?? 0) + 1, Date.now()))
     const entry = account === null ? next : { ...next, account }
     noteOwn(entry.id)
     set({ pending: [...pending.filter((l) => !replaced.includes(l)), entry] })

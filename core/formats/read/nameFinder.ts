@@ -1,6 +1,6 @@
 import { distance } from 'fastest-levenshtein'
 import type { Plant } from '../../flora/flora.ts'
-import { BARE, latinTaxon, LITTER, unknownTaxon, type Taxon } from '../../records/taxon.ts'
+import { BARE, latinTaxon, LITTER, markedLetter, unknownTaxon, type Taxon } from '../../records/taxon.ts'
 
 const same = (name: string) => name.toLowerCase().replace(/[_\s]+/g, ' ').replace(/[^\p{L}\p{N} -]/gu, '').trim() // prettier-ignore
 
@@ -83,8 +83,8 @@ export function nameFinder(
     const wanted = same(name)
     const ground = words.get(wanted)
     if (ground) return { taxon: ground, how: 'ground' }
-    const letter = /^unknown[ :]?([a-z])$/i.exec(name.trim())?.[1]
-    if (letter) return { taxon: unknownTaxon(letter.toUpperCase()), how: 'letter' }
+    const [, letter, mark = ''] = /^unknown[ :]?([a-z])(?:(?:\.| \()([0-9a-z]{1,8})\)?)?$/i.exec(name.trim()) ?? []
+    if (letter) return { taxon: unknownTaxon(markedLetter(letter.toUpperCase(), mark.toLowerCase())), how: 'letter' }
     const latin = binomial(name)
     const plant = known.get(wanted) ?? (latin ? known.get(same(latin)) : undefined)
     if (plant) return { taxon: plant, how: 'book' }

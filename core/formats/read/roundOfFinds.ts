@@ -4,6 +4,7 @@ import { coded } from '../../coded.ts'
 import type { FilePlace, LeftOut } from '../fileProblem.ts'
 import type { Plant } from '../../flora/flora.ts'
 import { openStop, type Paddock, type Round, type Stop } from '../../records/round.ts'
+import { letterOf } from '../../records/taxon.ts'
 import { countingMethods, isComposition, tellsParts } from '../../methods/index.ts'
 import { noteLeftOut, type NotUnderstood, type ReadFinds, type ReadStop } from './finds.ts'
 import { nameFinder, type NameFound } from './nameFinder.ts'
@@ -110,7 +111,7 @@ export function roundOfFinds(finds: ReadFinds, chosen: Chosen, plants: readonly 
     return { ...openStop(chosen.newId(), i + 1, stop.position, stop.stratum), hits, doneAt }
   })
   const letters = new Set(
-    [...names.values()].filter((n) => n.found.how === 'letter').map((n) => n.found.taxon.slice(-1)),
+    [...names.values()].filter((n) => n.found.how === 'letter').map((n) => letterOf(n.found.taxon)!),
   )
   const counted = stops.filter((s) => s.hits.length > 0)
   const round: Round = {

@@ -243,6 +243,21 @@ describe('naming an unknown later', () => {
     expect((await round(livery.id)).unknowns).toEqual([{ letter: 'A', namedAs: null }])
   })
 
+  it('a letter with the mark of a device is another plant than the bare letter', async () => {
+    const livery = await titled('Harm walk and count')
+    await api.post('/api/namings', naming(livery.id, 'A.4kf')).expect(201)
+    expect((await round(livery.id)).unknowns).toEqual([
+      { letter: 'A', namedAs: null },
+      { letter: 'A.4kf', namedAs: 'velvetgrass' },
+    ])
+    const stop = livery.stops.at(-1)!
+    await api
+      .put(`/api/rounds/${livery.id}/stops/${stop.seq}`, { id: stop.id, hits: [{ taxon: 'unknown:A.4kf', amount: 1 }] })
+      .expect(200)
+    const rows = (await api.get(`/api/rounds/${livery.id}/files/hits.csv`).expect(200)).text
+    expect(rows).toMatch(/velvetgrass.*Unknown A \(4kf\)|Unknown A \(4kf\).*velvetgrass/)
+  })
+
   it('a loose plant may be written down without a round', async () => {
     await api.post('/api/namings', naming(null, null)).expect(201)
   })
@@ -250,6 +265,7 @@ describe('naming an unknown later', () => {
   it('a letter that is none, and a plant that is none, are refused', async () => {
     const livery = await titled('Harm walk and count')
     await api.put(`/api/rounds/${livery.id}/unknowns/AB`, { namedAs: null }).expect(400)
+    await api.put(`/api/rounds/${livery.id}/unknowns/A.Q-1`, { namedAs: null }).expect(400)
     await api.put(`/api/rounds/${livery.id}/unknowns/A`, { namedAs: 'moss' }).expect(400)
     await api.post('/api/namings', { ...naming(null, null), plant: 'moss' }).expect(400)
     await api.post('/api/namings', { ...naming(null, null), probability: 1.2 }).expect(400)

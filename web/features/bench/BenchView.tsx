@@ -1,3 +1,4 @@
+import { letterWords } from '@/text/taxonNames.ts'
 import { useWords } from '../../language/useWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
@@ -235,7 +236,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         {round && letter ? (
           <p className="w-full font-semibold">
             {say('Unknown {{letter}} of {{name}}, {{holding}}', {
-              letter,
+              letter: letterWords(letter),
               name: round.paddock.name,
               holding: round.holding,
             })}

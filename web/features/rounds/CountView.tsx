@@ -5,9 +5,10 @@ import { moreStopsFor } from '@/core/survey/enough.ts'
 import { figuresOf, type Figures } from '@/core/survey/figures.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import type { Round } from '@/core/records/round.ts'
-import type { Taxon } from '@/core/records/taxon.ts'
+import { markedLetter, type Taxon } from '@/core/records/taxon.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { useStable } from '../../parts/useStable.ts'
+import { ownMark } from '../../stores/device.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { AddPlant } from '../../entities/plant/AddPlant.tsx'
 import { ConflictPanel } from './ConflictPanel.tsx'
@@ -41,7 +42,10 @@ export function CountView({ round }: { round: Round }) {
   const live = useMemo<Round>(() => ({ ...round, stops: state.stops }), [round, state.stops])
   const { used, free } = letters(live)
   const inHand =
-    unknown ?? used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ?? free ?? 'A'
+    unknown ??
+    used.findLast((l) => !round.unknowns.some((u) => u.letter === l && u.namedAs)) ??
+    free ??
+    markedLetter('A', ownMark())
   const [firstExpected] = useState(() => keyedPlants(round, plants))
   const keys = assignKeys([...new Set([...firstExpected, ...added])], inHand, !countingMethods[round.method].forHarm)
   const choices = valueChoices(round.method, round.settings)

@@ -1,4 +1,4 @@
-import { taxonName } from '@/text/taxonNames.ts'
+import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { groupOf, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -65,7 +65,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
           disabled={!newLetter}
           className="min-h-11 rounded-xl border border-rule px-4"
         >
-          {say('A new unknown{{what}}', { what: newLetter ? ` (${newLetter})` : '' })}{' '}
+          {say('A new unknown{{what}}', { what: newLetter ? ` (${letterWords(newLetter)})` : '' })}{' '}
           <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
         </button>
         <span className="text-ink-soft">{hint}</span>

@@ -1,6 +1,6 @@
 import { useWords } from '../../language/useWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { taxonName } from '@/text/taxonNames.ts'
+import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { memo } from 'react'
 import { Link } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
@@ -54,7 +54,7 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
                 <Say
                   text="<b>Unknown {{letter}}</b>: {{hits}} hits{{what}}"
                   values={{
-                    letter,
+                    letter: letterWords(letter),
                     hits: hits(letter),
                     what: named ? say(', counted as {{taxonName}}', { taxonName: taxonName(named, byId) }) : '',
                   }}

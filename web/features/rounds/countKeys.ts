@@ -2,7 +2,8 @@ import type { Plant } from '@/core/flora/flora.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import type { Round } from '@/core/records/round.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
-import { BARE, LITTER, letterOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
+import { ownMark } from '../../stores/device.ts'
+import { BARE, LITTER, letterOf, letterParts, markedLetter, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
 
 export interface CountKey {
   taxon: Taxon
@@ -43,8 +44,11 @@ export function keyedPlants(round: Round, plants: Plant[]): Taxon[] {
   return [...new Set([...targets, ...harmful])].slice(0, EXPECTED)
 }
 
-/** Letters used in a round, and the next free one. */
-export function letters(round: Pick<Round, 'stops' | 'unknowns'>): {
+/** Letters used in a round, and the next free one, under the mark of this device. */
+export function letters(
+  round: Pick<Round, 'stops' | 'unknowns'>,
+  mark = ownMark(),
+): {
   used: string[]
   free: string | undefined
 } {
@@ -54,8 +58,9 @@ export function letters(round: Pick<Round, 'stops' | 'unknowns'>): {
       const letter = letterOf(h.taxon)
       if (letter) used.add(letter)
     }
-  const free = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !used.has(l))
-  return { used: [...used].sort(), free }
+  const taken = new Set([...used].map((l) => letterParts(l).letter))
+  const free = [...'ABCDEFGHIJKLMNOPQRSTUVWXYZ'].find((l) => !taken.has(l))
+  return { used: [...used].sort(), free: free && markedLetter(free, mark) }
 }
 
 /** A key per species, then bare ground and litter where they count, and the unknown in hand. */

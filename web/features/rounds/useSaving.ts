@@ -1,6 +1,7 @@
 import { stopAddress, type SentStop } from '@/contract/commands.ts'
 import { useEffect, useRef } from 'react'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
+import { lostStops } from '../../stores/countedStops.ts'
 import { onElsewhere, onTaken, useOutbox } from '../../stores/outboxStore.ts'
 import type { CountAction } from './countReducer.ts'
 
@@ -16,6 +17,10 @@ export function useSaving(round: Round, stops: Stop[], act: (action: CountAction
   const now = useRef(stops)
   const { post, noteVersions } = useOutbox.getState()
   useEffect(() => {
+    const { versions, addConflicts } = useOutbox.getState()
+    const behind = round.stops.filter((s) => s.version < (versions[stopAddress(round.id, s.seq)] ?? 0))
+    // A server that was put back to an earlier copy: what this device had counted there is offered again.
+    if (behind.length > 0) void lostStops(round.id, behind).then((lost) => lost.length > 0 && addConflicts(lost))
     noteVersions(Object.fromEntries(round.stops.map((s) => [stopAddress(round.id, s.seq), s.version])))
   }, [round, noteVersions])
   useEffect(() => {

@@ -1,3 +1,4 @@
+import { letterWords } from '@/text/taxonNames.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { MidribNode } from '../../parts/Midrib.tsx'
@@ -30,5 +31,9 @@ export const nodesOf = (round: Round): MidribNode[] => [
   },
   ...round.unknowns
     .filter((u) => u.namedAs)
-    .map((u) => ({ id: u.letter, label: say('Unknown {{letter}}', { letter: u.letter }), detail: say('named') })),
+    .map((u) => ({
+      id: u.letter,
+      label: say('Unknown {{letter}}', { letter: letterWords(u.letter) }),
+      detail: say('named'),
+    })),
 ]

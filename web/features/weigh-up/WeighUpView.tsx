@@ -1,3 +1,4 @@
+import { letterWords } from '@/text/taxonNames.ts'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import type { Round } from '@/core/records/round.ts'
@@ -28,7 +29,7 @@ function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
   const letter = weighed.harm.unnamed[0]
   if (letter)
     return {
-      label: say('Name unknown {{letter}}', { letter }),
+      label: say('Name unknown {{letter}}', { letter: letterWords(letter) }),
       detail: say('it could be harmful'),
       to: `/rounds/${round.id}/name/${letter}`,
     }

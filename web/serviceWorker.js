@@ -3,7 +3,7 @@ const SHELL = 'shell-__VERSION__'
 const DATA = 'fold-sprig-data'
 const files = __FILES__
 /** Read once at the start, so that a device that never had a second look at a screen can still open it. */
-const firstData = ['/api/book', '/api/rounds', '/api/places', '/api/kept']
+const firstData = ['/api/book', '/api/rounds', '/api/rounds?latest=100', '/api/places', '/api/kept']
 
 async function install() {
   const shell = await caches.open(SHELL)

@@ -7,15 +7,28 @@ import { PADDOCK_COLUMNS } from './places.ts'
 const ROUND_COLUMNS = `r.id, r.paddock_id as "paddockId", h.name as holding, h.client, r.title, r.method, r.purpose,
   r.planned_on::text as "plannedOn", r.points_per_stop as "pointsPerStop", r.source, r.settings`
 
-/** All rounds, the next planned first. They come as one value: a thousand rows of many columns would take longer. */
-export async function listRounds(db: Sql): Promise<RoundSummary[]> {
+/** The latest planned, and with them all that still have an open stop. */
+const LATEST = `(select id from round order by planned_on desc, title, id limit $1::int)
+  union select round_id from stop where done_at is null
+  union select id from round where not exists (select 1 from stop where round_id = round.id)`
+
+/**
+ * Rounds, the next planned first. They come as one value: a thousand rows of many columns would take longer.
+ *
+ * @param latest so many of the latest planned, and all that are still to be walked; left out: every round
+ */
+export async function listRounds(db: Sql, latest?: number): Promise<RoundSummary[]> {
+  const some = latest === undefined ? '' : `where id in (${LATEST})`
   const { rows } = await db.query<{ rounds: RoundSummary[] }>(
-    `select coalesce(json_agg(x), '[]') as rounds from (
+    `with listed as materialized (select id from round ${some})
+     select coalesce(json_agg(x), '[]') as rounds from (
        select ${ROUND_COLUMNS}, p.name as paddock, coalesce(s.stops, 0) as stops, coalesce(s.done, 0) as "stopsDone"
-       from round r join paddock p on p.id = r.paddock_id join holding h on h.id = p.holding_id
-         left join (select round_id, count(*)::int as stops, count(done_at)::int as done from stop group by round_id) s
-           on s.round_id = r.id
+       from listed join round r on r.id = listed.id join paddock p on p.id = r.paddock_id
+         join holding h on h.id = p.holding_id
+         left join (select round_id, count(*)::int as stops, count(done_at)::int as done from stop
+           where round_id in (select id from listed) group by round_id) s on s.round_id = r.id
        order by r.planned_on desc, r.title, r.id) x`,
+    latest === undefined ? [] : [latest],
   )
   return rows[0]!.rounds
 }

@@ -18,7 +18,7 @@ const BOOK = '/api/book'
 /** A place that shows nothing before the book is there. */
 const WITH_BOOK: Records = { first: [ME, BOOK], then: [] }
 /** Names of plants in the first place may come later. */
-const ROUNDS: Records = { first: [ME, '/api/rounds', '/api/places', '/api/plan-items'], then: [] }
+const ROUNDS: Records = { first: [ME, '/api/rounds?latest=100', '/api/places', '/api/plan-items'], then: [] }
 const withRound = (...then: string[]): Records => ({ first: [ME, '/api/rounds/:id'], then: [BOOK, ...then] })
 const api = (...names: string[]) => names.map((n) => `/api/${n}`)
 const recordsOf: Record<string, Records> = {

@@ -74,7 +74,12 @@ const MOST_STOPS = 1000
 
 export function roundRoutes(db: Db, book: Book): Router {
   return Router()
-    .get('/rounds', async (_req, res) => void res.json(await listRounds(db)))
+    .get('/rounds', async (req, res) => {
+      const { latest } = req.query
+      if (latest !== undefined && !/^[1-9]\d{0,3}$/.test(String(latest as string)))
+        throw badRequest('So many of the latest rounds are asked for by a whole number.', 'latest')
+      res.json(await listRounds(db, latest === undefined ? undefined : Number(latest)))
+    })
     .get('/rounds/:id', async (req, res) => void res.json(await roundAt(db, req.params.id)))
     .post('/rounds', async (req, res) => {
       const input = parseBody(RoundInput, req.body)

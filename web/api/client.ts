@@ -96,6 +96,9 @@ export const checkCopy = (file: File) =>
 
 export const getBook = () => send<Flora>('GET', '/api/book')
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
+/** So many of those that were planned last come with all that are still to be walked. */
+export const LATEST_ROUNDS = 100
+export const getLatestRounds = () => send<RoundSummary[]>('GET', `/api/rounds?latest=${LATEST_ROUNDS}`)
 export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
 export const getPaddock = (id: string) =>

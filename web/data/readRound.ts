@@ -29,8 +29,12 @@ export async function readRound(id: string): Promise<Round> {
 }
 
 /** All rounds, with those that were planned here and are still to be sent. */
-export async function readRounds(): Promise<RoundSummary[]> {
-  const known = await fresh(reads.rounds)
+export const readRounds = (): Promise<RoundSummary[]> => withPlanned(reads.rounds)
+/** Those that are still to be walked, and the latest of the others. */
+export const readLatestRounds = (): Promise<RoundSummary[]> => withPlanned(reads.latestRounds)
+
+async function withPlanned(which: Read<RoundSummary[]>): Promise<RoundSummary[]> {
+  const known = await fresh(which)
   const waiting = pendingCommands().filter((c) => c.do === 'plan-round')
   if (waiting.length === 0) return known
   const places = await readPlaces()

@@ -37,6 +37,7 @@ const knownPlaces = () => {
 /** Everything that a screen reads; the first word of a key is what `touchedBy` speaks of. */
 export const reads = {
   rounds: read(['rounds'], api.getRounds),
+  latestRounds: read(['rounds', 'latest'], api.getLatestRounds),
   round: (id: string) => read(['rounds', id], () => api.getRound(id), roundAfter),
   places: read(PLACES, api.getPlaces, placesAfter),
   plan: read(['plan'], api.getPlanLines, (lines, command) => planAfter(lines, command, knownPlaces())),

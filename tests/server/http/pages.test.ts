@@ -58,7 +58,7 @@ describe('a page', () => {
 
   it('asks for its records at once where it cannot show anything without them', async () => {
     const { text } = await served(dist).get('/rounds').expect(200)
-    expect(recordsIn(text)).toEqual([['/api/me', '/api/rounds', '/api/places', '/api/plan-items'], []])
+    expect(recordsIn(text)).toEqual([['/api/me', '/api/rounds?latest=100', '/api/places', '/api/plan-items'], []])
     const id = '1e29c1ef-c07e-5bdd-81f7-339cb30f0c27'
     const asked = async (path: string) => recordsIn((await served(dist).get(path)).text)
     expect(await asked(`/rounds/${id}`)).toEqual([['/api/me', `/api/rounds/${id}`], ['/api/book']])

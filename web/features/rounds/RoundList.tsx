@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
 import type { RoundSummary } from '@/core/records/round.ts'
@@ -9,16 +10,23 @@ interface Props {
   rounds: RoundSummary[]
   shown: string | undefined
   onChoose: (id: string) => void
+  /** Read those that are not here yet, where there may be more. */
+  onMore?: (() => void) | undefined
 }
 
+/** So many lines at first, and more at a time: an office of ten years has thousands. */
+export const LINES = 20
+
 /** Rounds as lines: where, for whom, when, how far. */
-export function RoundList({ title, rounds, shown, onChoose }: Props) {
+export function RoundList({ title, rounds, shown, onChoose, onMore }: Props) {
+  const [most, setMost] = useState(LINES)
   if (rounds.length === 0) return null
+  const left = rounds.length - most
   return (
     <section className="mt-4">
       <h2 className="text-lg text-ink-soft">{title}</h2>
       <ul>
-        {rounds.map((r) => (
+        {rounds.slice(0, most).map((r) => (
           <li key={r.id}>
             <button
               type="button"
@@ -46,6 +54,18 @@ export function RoundList({ title, rounds, shown, onChoose }: Props) {
           </li>
         ))}
       </ul>
+      {left > 0 || onMore ? (
+        <button
+          type="button"
+          onClick={() => {
+            setMost(most + LINES * 5)
+            onMore?.()
+          }}
+          className="mt-2 min-h-12 rounded-xl border-2 border-rule px-5 font-semibold"
+        >
+          {onMore ? say('Show more') : say('Show more, {{left}} are left', { left })}
+        </button>
+      ) : null}
     </section>
   )
 }

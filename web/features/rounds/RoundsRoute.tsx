@@ -2,15 +2,17 @@ import { useState } from 'react'
 import { useLoaderData } from 'react-router'
 import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
+import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { LATEST_ROUNDS } from '../../api/client.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribTip } from '../../parts/Midrib.tsx'
 import { DueList } from '../../entities/plan/DueList.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { OpenData } from './OpenData.tsx'
 import { Places } from './Places.tsx'
-import { readRounds } from '../../data/readRound.ts'
+import { readLatestRounds, readRounds } from '../../data/readRound.ts'
 import { RoundCard } from './RoundCard.tsx'
-import { RoundList } from './RoundList.tsx'
+import { LINES, RoundList } from './RoundList.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 
@@ -24,8 +26,14 @@ export async function loader(): Promise<Loaded> {
   // Only what was sown is called by the names of the book: it may come later.
   useFlora.getState().load().catch(() => undefined) // prettier-ignore
   // Without a signal the plan may not be on the device; the rounds come up all the same, and the list says so.
-  const [rounds, places] = await Promise.all([readRounds(), readPlaces(), readPlan().catch(() => undefined)])
+  const [rounds, places] = await Promise.all([readLatestRounds(), readPlaces(), readPlan().catch(() => undefined)])
   return { rounds, ...places }
+}
+
+/** Whether each word that is looked for stands in what is said of a round. */
+const holds = (r: RoundSummary, words: string[]): boolean => {
+  const text = `${r.paddock} ${r.holding} ${r.client} ${r.title} ${r.plannedOn}`.toLowerCase()
+  return words.every((w) => text.includes(w))
 }
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
@@ -44,9 +52,17 @@ function tipOf(next: RoundSummary | undefined): MidribTip {
 
 /** The first screen: rounds planned and walked, and the one to walk next. */
 export function Component() {
-  const { rounds, holdings, paddocks } = useLoaderData<typeof loader>()
+  const { rounds: latest, holdings, paddocks } = useLoaderData<typeof loader>()
+  const [all, setAll] = useState<RoundSummary[]>()
+  const rounds = all ?? latest
+  const mayBeMore = all === undefined && latest.length >= LATEST_ROUNDS
+  // The others are read when somebody looks for one; without a signal the latest are what there is.
+  const readAll = () => void (mayBeMore && readRounds().then(setAll, () => undefined))
   const open = rounds.filter((r) => !isDone(r)).sort((a, b) => (a.plannedOn < b.plannedOn ? -1 : 1))
   const done = rounds.filter(isDone)
+  const [sought, setSought] = useState('')
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean)
+  const found = (list: RoundSummary[]) => (words.length > 0 ? list.filter((r) => holds(r, words)) : list)
   const [chosen, setChosen] = useState<string>()
   const shown = rounds.find((r) => r.id === chosen) ?? open[0] ?? done[0]
   return (
@@ -55,9 +71,39 @@ export function Component() {
       left={
         <>
           <h1 className="text-[1.65rem]">{say('Rounds')}</h1>
-          <RoundList title={say('To walk')} rounds={open} shown={shown?.id} onChoose={setChosen} />
+          {rounds.length > LINES ? (
+            <Labelled label={say('Find a round by paddock, holding, client, title or day')}>
+              {(id) => (
+                <input
+                  id={id}
+                  type="search"
+                  value={sought}
+                  onFocus={readAll}
+                  onChange={(e) => setSought(e.target.value)}
+                  className={inputClass}
+                />
+              )}
+            </Labelled>
+          ) : null}
+          {words.length > 0 && found(rounds).length === 0 ? (
+            <p role="status">{say('No round is found by that.')}</p>
+          ) : null}
+          <RoundList
+            key={`open ${sought}`}
+            title={say('To walk')}
+            rounds={found(open)}
+            shown={shown?.id}
+            onChoose={setChosen}
+          />
           <DueList />
-          <RoundList title={say('Counted')} rounds={done} shown={shown?.id} onChoose={setChosen} />
+          <RoundList
+            key={`done ${sought}`}
+            title={say('Counted')}
+            onMore={mayBeMore ? readAll : undefined}
+            rounds={found(done)}
+            shown={shown?.id}
+            onChoose={setChosen}
+          />
           <Places holdings={holdings} paddocks={paddocks} />
           <OpenData onLoaded={setChosen} />
         </>
@@ -77,9 +123,9 @@ export function Component() {
         )
       }
       tip={tipOf(open[0])}
-      nodes={[...done]
+      nodes={done
+        .slice(0, 7)
         .reverse()
-        .slice(-7)
         .map((r) => ({
           id: r.id,
           label: r.paddock,

@@ -1,9 +1,10 @@
-// Kills the server again and again while several clients write; then every acknowledged write must be there, once.
+// Kills the server again and again while several clients write, pictures come and copies are made; then every acknowledged write must be
+// there, once, and every copy that is listed or was taken away must be whole.
 // KILLS says how often (200), PORT where it listens. Works on a folder of its own, which it takes away when all was well.
 import JSZip from 'jszip'
 import { spawn } from 'node:child_process'
-import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { createHash, randomBytes, randomUUID } from 'node:crypto'
+import { existsSync, mkdtempSync, readdirSync, readFileSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
@@ -89,6 +90,58 @@ async function client(round, running) {
   }
 }
 
+const sum = (bytes) => createHash('sha256').update(bytes).digest('hex')
+/** Acknowledged pictures by their id, as the sum of their bytes; taken away again so that the copies stay small. */
+const pictures = new Map()
+let picturesKept = 0
+async function pictureClient(running) {
+  while (running()) {
+    const id = randomUUID()
+    const bytes = Buffer.concat([Buffer.from([0xff, 0xd8, 0xff]), randomBytes(60_000)])
+    try {
+      const put = await fetch(`${address}/api/photos/${id}?subject=kill`, { method: 'PUT', body: bytes })
+      if (put.ok) {
+        pictures.set(id, sum(bytes))
+        picturesKept++
+      }
+      if (pictures.size > 40) {
+        const [oldest] = pictures.keys()
+        pictures.delete(oldest)
+        await send('DELETE', `/api/photos/${oldest}`, {})
+      }
+    } catch {
+      await new Promise((r) => setTimeout(r, 20))
+    }
+    await new Promise((r) => setTimeout(r, 100))
+  }
+}
+const problems = []
+let takenAway = 0
+const isWhole = async (bytes) => (await fetch(`${address}/api/backup/check`, { method: 'POST', body: bytes })).ok
+async function copyClient(running) {
+  while (running()) {
+    try {
+      const answer = await fetch(`${address}/api/backup`)
+      const bytes = Buffer.from(await answer.arrayBuffer())
+      if (answer.ok && !(await isWhole(bytes))) problems.push('a copy that was taken away is not whole')
+      if (answer.ok) takenAway++
+    } catch {
+      await new Promise((r) => setTimeout(r, 20))
+    }
+  }
+}
+/** The copies beside the data, made two days older, so that the next start makes another. */
+const copiesDir = join(dataDir, 'copies')
+const copies = () => (existsSync(copiesDir) ? readdirSync(copiesDir).filter((n) => n.endsWith('.zip')) : [])
+function ageCopies() {
+  copies().forEach((name, i) => {
+    const old = `copy-2026-01-01T${String(Math.floor(i / 60)).padStart(2, '0')}${String(i % 60).padStart(2, '0')}${String(renamed++ % 60).padStart(2, '0')}Z.zip`
+    if (!name.startsWith('copy-2026-01-01')) renameSync(join(copiesDir, name), join(copiesDir, old))
+  })
+}
+let renamed = 0
+let listed = 0
+
 const rounds = []
 for (let c = 0; c < CLIENTS; c++) {
   const id = randomUUID()
@@ -97,16 +150,17 @@ for (let c = 0; c < CLIENTS; c++) {
   if (!made.ok) throw new Error(await made.text())
 }
 
-const problems = []
 for (let k = 0; k < KILLS; k++) {
   let on = true
-  const writing = rounds.map((r) => client(r, () => on))
+  const running = () => on
+  const writing = [...rounds.map((r) => client(r, running)), pictureClient(running), copyClient(running)]
   await new Promise((r) => setTimeout(r, 200 + Math.random() * 1300))
   const gone = new Promise((r) => server.once('exit', r))
   server.kill('SIGKILL')
   await gone
   on = false
   await Promise.all(writing)
+  ageCopies()
   await start()
   if (k % 20 === 19 || k === KILLS - 1) {
     const there = new Map()
@@ -122,6 +176,16 @@ for (let k = 0; k < KILLS; k++) {
     if (new Set(kept).size !== kept.length) problems.push('an answer is there twice')
     const has = new Set(kept)
     for (const id of answers) if (!has.has(id)) problems.push(`answer ${id} was acknowledged and is gone`)
+    for (const [id, digest] of pictures) {
+      const answer = await fetch(`${address}/api/photos/${id}`)
+      if (!answer.ok || sum(Buffer.from(await answer.arrayBuffer())) !== digest)
+        problems.push(`picture ${id} was acknowledged and is gone or changed`)
+    }
+    for (const name of copies()) {
+      listed++
+      if (!(await isWhole(readFileSync(join(copiesDir, name))))) problems.push(`${name} is listed and is not whole`)
+    }
+    console.log(`${picturesKept} pictures, ${takenAway} copies taken away, ${listed} looked at beside the data`)
     console.log(`${k + 1} kills: ${acknowledged} writes acknowledged, ${refused} refused, ${problems.length} problems`)
   }
 }

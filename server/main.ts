@@ -5,6 +5,7 @@ import type { Accounts } from './access/access.ts'
 import { openAdvisors } from './access/accounts.ts'
 import { sharedSecret } from './access/sharedSecret.ts'
 import { makeApp } from './app.ts'
+import { clearScratch } from './backup/scratch.ts'
 import { keepCopies, listCopies } from './backup/dailyCopies.ts'
 import { openDb, type Db } from './db/db.ts'
 import { FolderInUse, lockFolder } from './db/folderLock.ts'
@@ -88,6 +89,7 @@ async function start(): Promise<void> {
   const accounts = withAccounts ? await openToAccounts(db) : undefined
   const copyState = { problem: undefined }
   const app = makeApp({ db, book, dist: join(projectRoot, 'dist'), copies, copyState, accounts, log })
+  clearScratch()
   const stopCopies = kept > 0 ? keepCopies(db, copies, kept, log, copyState) : () => undefined
   const server = createServer(app)
   const stop = () => {

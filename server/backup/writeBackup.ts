@@ -1,7 +1,6 @@
 import { createHash, type Hash } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { rmSync } from 'node:fs'
 import { open, type FileHandle } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { Readable, Transform, type Writable } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
@@ -9,6 +8,7 @@ import { ZipFile } from 'yazl'
 import type { Db, Sql } from '../db/db.ts'
 import { readPhoto } from '../db/photos.ts'
 import { columnsWithoutBytes, linesOf, tablesInOrder } from './tables.ts'
+import { scratchFolder } from './scratch.ts'
 
 export const BACKUP_KIND = 'fold-sprig-backup'
 
@@ -107,7 +107,7 @@ async function photoBytes(db: Db, id: string): Promise<Buffer> {
  * @param out where the zip goes; it is ended when the copy is whole
  */
 export async function writeBackup(db: Db, now: Date, out: Writable): Promise<Manifest> {
-  const folder = mkdtempSync(join(tmpdir(), 'copy-'))
+  const folder = scratchFolder()
   const spools = new Map<string, Spool>()
   const spool = async (name: string) => {
     const made = await Spool.open(join(folder, `${name}.ndjson`))

@@ -1,11 +1,11 @@
 import { Router } from 'express'
-import { createWriteStream, mkdtempSync, rmSync, statSync } from 'node:fs'
-import { tmpdir } from 'node:os'
+import { createWriteStream, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import { BadBackup, readBackup } from '../backup/readBackup.ts'
 import { listCopies, type CopyState } from '../backup/dailyCopies.ts'
+import { scratchFolder } from '../backup/scratch.ts'
 import { writeBackup } from '../backup/writeBackup.ts'
 import type { Db } from '../db/db.ts'
 import { badRequest, HttpError } from '../http/httpError.ts'
@@ -30,7 +30,7 @@ export function copyRoutes(db: Db, folder: string | undefined, state?: CopyState
     .get('/copies/state', (_req, res) => void res.json({ problem: state?.problem ?? null }))
     .get('/backup', async (_req, res) => {
       const now = new Date()
-      const path = join(mkdtempSync(join(tmpdir(), 'take-away-')), 'copy.zip')
+      const path = join(scratchFolder(), 'copy.zip')
       const clear = () => rmSync(dirname(path), { recursive: true, force: true })
       try {
         // Whole before the first byte goes out: half a copy must not look like one.
@@ -42,7 +42,7 @@ export function copyRoutes(db: Db, folder: string | undefined, state?: CopyState
       res.download(path, `fold-sprig-${now.toISOString().slice(0, 10)}.zip`, clear)
     })
     .post('/backup/check', async (req, res) => {
-      const path = join(mkdtempSync(join(tmpdir(), 'check-')), 'copy.zip')
+      const path = join(scratchFolder(), 'copy.zip')
       try {
         await pipeline(req, atMost(MOST_BYTES), createWriteStream(path))
         if (statSync(path).size === 0) throw badRequest('Send the file of a copy.')

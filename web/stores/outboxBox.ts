@@ -70,7 +70,7 @@ export class Box {
   }
 }
 
-/** An earlier version kept a conflict for each key that was pressed: the last one holds all of them. */
+/** An earlier version kept a conflict for each key that was pressed, all of them at 0: the last one holds all of them. */
 const latestOfEach = (entries: Entry[]): Entry[] => [
-  ...new Map(entries.map((e) => [e.command.do === 'save-stop' ? e.key : e.id, e])).values(),
+  ...new Map(entries.map((e) => [e.n === 0 ? e.key : e.id, e])).values(),
 ]

@@ -67,5 +67,5 @@ export function mayShow(
 ): boolean {
   const key = keyOf(command)
   const unseen = (p: Kept) => p.key === key && p.id && own.has(p.id) && p.id !== id && !after.includes(p.id)
-  return !pending.some(unseen) && !conflicts.some((c) => c.key === key)
+  return !pending.some(unseen) && !conflicts.some((c) => c.key === key && c.id !== undefined && own.has(c.id))
 }

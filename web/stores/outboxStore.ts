@@ -1,6 +1,7 @@
 import { create } from 'zustand'
 import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.ts'
 import { chosenOver } from '@/contract/recordOf.ts'
+import { sameValue } from '@/core/records/merge.ts'
 import { ApiError, send } from '../api/client.ts'
 import { say } from '../language/say.ts'
 import { keepCounted } from './countedStops.ts'
@@ -141,10 +142,10 @@ async function sendAll(get: () => OutboxState, set: Set): Promise<void> {
 /** What the server said to a command it would not take. */
 function notTaken(sent: Kept, error: ApiError, get: () => OutboxState, set: Set): void {
   const entry = notTakenEntry(sent, error)
-  // The last count of a stop holds the earlier ones; two changes of a record need not.
+  // A count of this page holds the earlier ones whose place it took; that of another page does not.
   const earlier =
     entry.state === 'conflict' && sent.command.do === 'save-stop'
-      ? get().conflicts.filter((c) => c.key === sent.key)
+      ? get().conflicts.filter((c) => c.key === sent.key && c.id !== undefined && sent.after?.includes(c.id))
       : []
   set((s) =>
     entry.state === 'conflict'
@@ -181,12 +182,15 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
   post: (command, on = {}) => {
     const { pending, conflicts, versions, account } = get()
     const key = keyOf(command)
-    const open = conflicts.find((c) => c.key === key)
+    const open = conflicts.find((c) => c.key === key && c.id !== undefined && isOwn(c.id))
     if (open && isOfStop(open) && command.do === 'save-stop') {
       // Until it is settled what is counted on goes into this device's version, not over the other one.
-      const mine = { ...open, command }
-      set({ conflicts: conflicts.map((c) => (c === open ? mine : c)) })
-      box?.store([entryOf(mine, 0, { state: 'conflict', theirs: open.theirs })])
+      // It is another entry: what took the place of the earlier one does not hold what is counted now.
+      const after = [...(open.after ?? []), open.id!]
+      const mine = entryOf({ key, command }, Date.now(), { state: 'conflict', theirs: open.theirs, after })
+      noteOwn(mine.id)
+      set({ conflicts: conflicts.map((c) => (c === open ? conflictOf(mine) : c)) })
+      box?.store([...done(open), mine])
       return
     }
     // A count of another page that this one has not shown is not replaced by it: the server tells the two apart.
@@ -240,9 +244,12 @@ export const useOutbox = create<OutboxState>()((set, get) => ({
       if (!waiting.has(url) && v !== (known[url] ?? 0)) void noteVersion(url, v, true, set)
   },
   addConflicts: (news) => {
-    const entries = news.map(({ key, command, theirs }) => entryOf({ key, command }, 0, { state: 'conflict', theirs }))
+    const entries = news.map(({ key, command, theirs }, i) =>
+      entryOf({ key, command }, Date.now() + i, { state: 'conflict', theirs }),
+    )
     const { conflicts } = get()
-    const replaced = conflicts.filter((c) => news.some((n) => n.key === c.key))
+    // A file that is opened twice is asked about once.
+    const replaced = conflicts.filter((c) => news.some((n) => sameValue(n.command, c.command)))
     set({ conflicts: [...conflicts.filter((c) => !replaced.includes(c)), ...entries.map(conflictOf)] })
     box?.store([...done(...replaced), ...entries])
   },

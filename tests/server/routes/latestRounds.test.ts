@@ -22,7 +22,7 @@ describe('the latest rounds', () => {
     expect(latest).toEqual(all.filter((r) => wanted.has(r.id)))
   })
 
-  it.each(['0', '-1', 'all', '1e3', '100000', '1.5'])('%s of them cannot be asked for', (n) =>
-    api.get(`/api/rounds?latest=${n}`).expect(400),
-  )
+  it.each(['0', '-1', 'all', '1e3', '100000', '1.5'])('%s of them cannot be asked for', async (n) => {
+    await api.get(`/api/rounds?latest=${n}`).expect(400)
+  })
 })

@@ -1,7 +1,6 @@
 import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
-import { coded, type Coded } from '../../coded.ts'
 
 /** What a laboratory found in a sample, percent of dry matter. */
 export interface LabResult {
@@ -17,9 +16,6 @@ export interface LabResult {
 
 /** How far two laboratories lie apart on one sample, points either way 95 times in 100: common practice, no source. */
 export const LAB_POINTS = { cpPct: 1, adfPct: 1.5, ndfPct: 2 } as const
-
-/** Molecular weight of NO3 over that of its nitrogen. */
-const NO3_OF_N = 4.43
 
 const around = (middle: number, points: number): Estimate => ({
   middle,
@@ -70,87 +66,34 @@ export const offBy = (estimate: MixtureFeed, lab: LabResult): OffBy[] =>
     within: lab[what] >= estimate[what].low && lab[what] <= estimate[what].high,
   }))
 
-/** What extension tables say of a level of nitrate, from memory; never that a level is without risk. */
-export type NitrateBand = 'mostly-no-trouble' | 'limit' | 'small-part' | 'do-not-feed'
-
-/** @param nitrateNPpm NO3-N, parts per million of dry matter */
-export function nitrateBand(nitrateNPpm: number): NitrateBand {
-  if (nitrateNPpm < 1000) return 'mostly-no-trouble'
-  if (nitrateNPpm <= 2000) return 'limit'
-  return nitrateNPpm <= 4000 ? 'small-part' : 'do-not-feed'
+/** A step of the tables of nitrate, by its lower end; never that a level is without risk. */
+export interface NitrateStep {
+  code: 'lowest-mark' | 'half-to-pregnant' | 'half-to-all' | 'third-none-to-pregnant' | 'quarter-none-to-pregnant' | 'do-not-feed' // prettier-ignore
+  /** NO3-N, ppm of dry matter, from here on. */
+  fromPpm: number
+  /** Most of the dry matter of a day's ration, 0 to 1; undefined where the tables name none. */
+  mostOfRation: number | undefined
+  /** The same for stock that is pregnant. */
+  mostToPregnant: number | undefined
 }
 
-const columns: {
-  key: 'sample' | 'cpPct' | 'adfPct' | 'ndfPct' | 'dryPct' | 'nitrateNPpm' | 'nitratePpm'
-  names: RegExp
-}[] = [
-  { key: 'sample', names: /^(sample|name|id|lab(oratory)? ?(no|number))$/ },
-  { key: 'cpPct', names: /^(cp|crude protein|protein)$/ },
-  { key: 'adfPct', names: /^(adf|acid detergent fib(re|er))$/ },
-  { key: 'ndfPct', names: /^(andf|ndf|neutral detergent fib(re|er))$/ },
-  { key: 'dryPct', names: /^(dm|dry matter)$/ },
-  { key: 'nitrateNPpm', names: /^(no3-?n|nitrate ?n|nitrate nitrogen)$/ },
-  { key: 'nitratePpm', names: /^(no3|nitrate)$/ },
+/** Extension tables for cattle, NO3-N in the dry matter of the whole ration, from memory; nitrate in the water comes on top. */
+export const nitrateSteps: readonly NitrateStep[] = [
+  { code: 'lowest-mark', fromPpm: 0, mostOfRation: undefined, mostToPregnant: undefined },
+  { code: 'half-to-pregnant', fromPpm: 1000, mostOfRation: undefined, mostToPregnant: 0.5 },
+  { code: 'half-to-all', fromPpm: 1500, mostOfRation: 0.5, mostToPregnant: 0.5 },
+  { code: 'third-none-to-pregnant', fromPpm: 2000, mostOfRation: 0.35, mostToPregnant: 0 },
+  { code: 'quarter-none-to-pregnant', fromPpm: 3500, mostOfRation: 0.25, mostToPregnant: 0 },
+  { code: 'do-not-feed', fromPpm: 4000, mostOfRation: 0, mostToPregnant: 0 },
 ]
 
-const plain = (header: string) =>
-  header
-    .toLowerCase()
-    .replace(/\(.*?\)|%|ppm|,|_/g, ' ')
-    .replace(/\s+/g, ' ')
-    .trim()
-    .replace(/ (of )?dm( basis)?$/, '')
-
-export type LabProblem =
-  Coded<'column-not-used' | 'row-left-out'> | { code: 'columns-missing'; columns: ('cpPct' | 'adfPct' | 'ndfPct')[] }
-
-export interface LabFile {
-  results: LabResult[]
-  /** Columns and rows that were not understood. */
-  problems: LabProblem[]
-}
-
 /**
- * Results from the rows of a spreadsheet, headers as laboratories write them.
+ * The step in which a sample lies; one at the end of a step belongs to the worse one.
  *
- * @param rows one object per row, header to cell
+ * @param nitrateNPpm NO3-N, parts per million of dry matter, not below 0
  */
-export function readLabRows(rows: Record<string, string>[]): LabFile {
-  const out: LabFile = { results: [], problems: [] }
-  const headers = Object.keys(rows[0] ?? {})
-  const meant = new Map(headers.map((h) => [h, columns.find((c) => c.names.test(plain(h)))?.key]))
-  for (const h of headers) if (meant.get(h) === undefined) out.problems.push(coded('column-not-used', { h }))
-  const missing = (['cpPct', 'adfPct', 'ndfPct'] as const).filter((k) => ![...meant.values()].includes(k))
-  if (missing.length > 0) {
-    out.problems.push({ code: 'columns-missing', columns: missing })
-    return out
-  }
-  rows.forEach((row, i) => {
-    const cells = Object.fromEntries(
-      [...meant].flatMap(([h, key]) => (key === undefined ? [] : [[key, (row[h] ?? '').trim()]])),
-    ) as Partial<Record<(typeof columns)[number]['key'], string>>
-    const number = (key: (typeof columns)[number]['key']) =>
-      Number((cells[key] ?? '').replace('%', '').replace(',', '.'))
-    const values = { cpPct: number('cpPct'), adfPct: number('adfPct'), ndfPct: number('ndfPct') }
-    const bad = Object.values(values).some((v) => !(v > 0 && v < 100)) || values.adfPct > values.ndfPct
-    if (bad) {
-      out.problems.push(coded('row-left-out', { i: i + 1 }))
-      return
-    }
-    const nitrate = cells.nitrateNPpm
-      ? number('nitrateNPpm')
-      : cells.nitratePpm
-        ? number('nitratePpm') / NO3_OF_N
-        : undefined
-    out.results.push({
-      sample: cells.sample ?? `#${i + 1}`,
-      ...values,
-      ...(nitrate !== undefined && nitrate >= 0 ? { nitrateNPpm: nitrate } : {}),
-      simulated: false,
-    })
-  })
-  return out
-}
+export const nitrateStep = (nitrateNPpm: number): NitrateStep =>
+  nitrateSteps.findLast((s) => nitrateNPpm >= s.fromPpm) ?? nitrateSteps[0]!
 
 /** A made-up result: one sample drawn from what the plants promise, with the error of laboratories. */
 export function simulatedLab(estimate: MixtureFeed, random: () => number): LabResult {

@@ -1,7 +1,8 @@
 import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
 import Papa from 'papaparse'
 import { useState, type FormEvent } from 'react'
-import { labFigures, nitrateBand, offBy, readLabRows, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { labFigures, nitrateStep, offBy, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { readLabRows } from '@/core/assess/feed/readLab.ts'
 import type { Estimate, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { simulatedLaboratory } from '../../instruments/laboratory.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
@@ -77,7 +78,7 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
             {
               nitrateNPpm: Math.round(lab.nitrateNPpm),
               nitrateNPpm2: Math.round(lab.nitrateNPpm * 4.43),
-              nitrateWords: nitrateWords(nitrateBand(lab.nitrateNPpm)),
+              nitrateWords: nitrateWords(nitrateStep(lab.nitrateNPpm)),
             },
           )}
         </p>
@@ -105,10 +106,12 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
         CP: typed.cpPct,
         ADF: typed.adfPct,
         NDF: typed.ndfPct,
-        'NO3-N': typed.nitrateNPpm,
+        'NO3-N, ppm': typed.nitrateNPpm,
       },
     ])
-    if (read.results[0]) take(read.results[0])
+    const nitrate = read.problems.filter((p) => p.code === 'nitrate-not-read')
+    if (nitrate.length > 0) setProblems(nitrate.map(labProblemWords))
+    else if (read.results[0]) take(read.results[0])
     else
       setProblems([
         say('Protein, ADF and NDF must be percent of dry matter, between 0 and 100, and ADF not above NDF.'),
@@ -121,7 +124,9 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
     const { data } = Papa.parse<Record<string, string>>(await file.text(), { header: true, skipEmptyLines: true })
     const read = readLabRows(data)
     setProblems(read.problems.map(labProblemWords))
-    if (read.results.length === 1 && read.problems.length === 0) take(read.results[0]!)
+    // A nitrate that was read is looked at by a person before anything is said of it.
+    const [only] = read.results
+    if (read.results.length === 1 && read.problems.length === 0 && only!.nitrateNPpm === undefined) take(only!)
     else setFound(read.results)
   }
   return (
@@ -195,10 +200,15 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
                   <button type="button" className="min-h-11 underline" onClick={() => take(r)}>
                     {say('{{sample}}: protein {{cpPct}} %, ADF {{adfPct}} %, NDF {{ndfPct}} %', {
                       sample: r.sample,
-                      cpPct: r.cpPct,
-                      adfPct: r.adfPct,
-                      ndfPct: r.ndfPct,
+                      cpPct: fixed(r.cpPct, 1),
+                      adfPct: fixed(r.adfPct, 1),
+                      ndfPct: fixed(r.ndfPct, 1),
                     })}
+                    {r.nitrateNPpm === undefined
+                      ? ''
+                      : say(', nitrate read as {{ppm}} ppm NO3-N: press where that is so', {
+                          ppm: Math.round(r.nitrateNPpm),
+                        })}
                   </button>
                 </li>
               ))}

@@ -1,7 +1,8 @@
 import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { LAB_POINTS, labFigures, nitrateBand, offBy, readLabRows, simulatedLab } from '@/core/assess/feed/labResult.ts'
+import { LAB_POINTS, labFigures, nitrateStep, offBy, simulatedLab } from '@/core/assess/feed/labResult.ts'
+import { readLabRows } from '@/core/assess/feed/readLab.ts'
 import { mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { hitsOf } from '@/tests/support/rounds.ts'
@@ -29,17 +30,21 @@ describe('a laboratory result', () => {
     expect(offBy(estimate, { ...lab, ndfPct: estimate.ndfPct.middle })[2]).toMatchObject({ points: 0, within: true })
   })
 
-  // Extension tables, from memory: under 1,000 mostly without trouble, 1,000 to 2,000 limited, over 4,000 not fed.
+  // Extension tables for cattle, NO3-N in dry matter of the ration, from memory.
   it.each([
-    [999, 'mostly-no-trouble', /without trouble/],
-    [1000, 'limit', /limit/],
-    [2000, 'limit', /limit/],
-    [3000, 'small-part', /small part/],
-    [4001, 'do-not-feed', /do not feed/],
-  ] as const)('nitrate of %i ppm NO3-N', (ppm, band, says) => {
-    expect(nitrateBand(ppm)).toBe(band)
-    expect(nitrateWords(band)).toMatch(says)
-    expect(nitrateWords(band)).not.toMatch(/safe/i)
+    [999, undefined, undefined],
+    [1000, undefined, 0.5],
+    [1499, undefined, 0.5],
+    [1500, 0.5, 0.5],
+    [2000, 0.35, 0],
+    [3499, 0.35, 0],
+    [3500, 0.25, 0],
+    [4000, 0, 0],
+    [12_500, 0, 0],
+  ])('nitrate of %i ppm NO3-N: of the ration at most %s, to pregnant stock %s', (ppm, most, pregnant) => {
+    expect(nitrateStep(ppm)).toMatchObject({ mostOfRation: most, mostToPregnant: pregnant })
+    expect(nitrateWords(nitrateStep(ppm))).not.toMatch(/safe|without trouble|harmless/i)
+    if (pregnant === 0 && most !== 0) expect(nitrateWords(nitrateStep(ppm))).toMatch(/none to pregnant/)
   })
 })
 
@@ -81,6 +86,84 @@ describe('results from a spreadsheet', () => {
 
   it('an empty file is no result and no breakdown', () => {
     expect(readLabRows([]).results).toEqual([])
+  })
+})
+
+// What the outside reading of this part ran, and what was meant: 4,400 ppm NO3-N, but where another is named.
+describe('nitrate, as laboratories write it', () => {
+  const feed = { CP: '14', ADF: '30', NDF: '50' }
+  const read = (header: string, cell: string, more: Record<string, string> = {}) => readLabRows([{ ...feed, ...more, [header]: cell }]) // prettier-ignore
+
+  it.each([
+    ['NO3-N', '4,400', 4400],
+    ['NO3-N', '12,500', 12_500],
+    ['Nitrate (NO3-N), ppm', '4400', 4400],
+    ['NO3 %', '1.95', 4400],
+    ['NO3 (% DM)', '1,95', 4400],
+    ['NO3-N %', '0.44', 4400],
+    ['NO3-N', '4400 ppm', 4400],
+    ['NO3-N', '0.44 %', 4400],
+    ['Nitrate-N, g/kg', '4.4', 4400],
+    ['Nitrate nitrogen (mg/kg DM)', '4 400', 4400],
+    ['KNO3 %', '3.18', 4400],
+    ['Nitrate as NO3, ppm', '19492', 4400],
+    ['NO3-N as fed, ppm', '1232', 4400],
+  ])('%s = %s is read as about %i ppm', (header, cell, ppm) => {
+    const { results, problems } = read(header, cell, header.includes('as fed') ? { DM: '28' } : {})
+    expect(problems).toEqual([])
+    expect(results[0]!.nitrateNPpm! / ppm).toBeCloseTo(1, 1)
+  })
+
+  it.each([
+    ['Nitrate (% DM)', '1.95', 'nitrate-salt'],
+    ['Nitrate', '4400', 'nitrate-salt'],
+    ['NO3-N', '<100', 'nitrate-not-read'],
+    ['NO3-N', '< 100 ppm', 'nitrate-not-read'],
+    ['NO3-N', '0.44', 'nitrate-not-read'],
+    ['NO3-N', '4.4', 'nitrate-not-read'],
+    ['NO3-N ppm', '19', 'nitrate-not-read'],
+    ['NO3-N', 'high', 'nitrate-not-read'],
+    ['NO3-N', '4,4,00', 'nitrate-not-read'],
+    ['NO3-N as received', '1232', 'column-as-fed'],
+    ['NO3-N %', '44', 'nitrate-not-read'],
+  ])('%s = %s could mean two things: it is not read, and that is said', (header, cell, code) => {
+    const { results, problems } = read(header, cell)
+    expect(results[0]!.nitrateNPpm).toBeUndefined()
+    expect(problems.map((p) => p.code)).toEqual([code])
+    expect(labProblemWords(problems[0]!)).toMatch(/not read/)
+  })
+
+  it('an empty cell was not asked for', () => {
+    expect(read('NO3-N', '').problems).toEqual([])
+  })
+})
+
+describe('as fed against dry matter', () => {
+  it('protein of the wet sample is divided by its dry matter, or by what its water leaves', () => {
+    const wet = { 'CP (as fed)': '4.2', 'ADF (DM)': '30', 'NDF (DM)': '50' }
+    for (const more of [{ DM: '28' }, { 'Moisture %': '72' }])
+      expect(readLabRows([{ ...wet, ...more }]).results[0]!.cpPct).toBeCloseTo(15, 6)
+    expect(readLabRows([wet]).problems.map((p) => p.code)).toEqual(['column-as-fed', 'columns-missing'])
+  })
+
+  it('of two columns that of dry matter is read, in whichever order they come; a second of the same is said', () => {
+    const [dry, wet] = [{ 'CP (DM)': '15' }, { 'CP (As Received)': '4.2' }]
+    for (const columns of [
+      { ...dry, ...wet },
+      { ...wet, ...dry },
+    ]) {
+      const { results, problems } = readLabRows([{ ...columns, ADF: '30', NDF: '50', DM: '28' }])
+      expect(results[0]!.cpPct).toBe(15)
+      expect(problems.map(labProblemWords)).toEqual(['The column "CP (As Received)" was not used.'])
+    }
+    const twice = readLabRows([{ CP: '15', Protein: '4.2', ADF: '30', NDF: '50' }])
+    expect(twice.results[0]!.cpPct).toBe(15)
+    expect(twice.problems.map((p) => p.code)).toEqual(['column-twice'])
+  })
+
+  it('grams a kilogram are tenths of a percent', () => {
+    const { results } = readLabRows([{ 'CP g/kg': '140', 'ADF g/kg DM': '330', 'NDF g/kg DM': '520' }])
+    expect(results[0]).toMatchObject({ cpPct: 14, adfPct: 33, ndfPct: 52 })
   })
 })
 

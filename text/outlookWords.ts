@@ -14,6 +14,10 @@ const words: Record<OutlookLineId, () => OutlookWords> = {
   'came-by-itself': () => ({ title: say('Came by itself'), says: '' }),
   bare: () => ({ title: say('Bare ground and litter'), says: '' }),
   'mostly-eaten': () => ({ title: say('Mostly eaten'), says: '' }),
+  'eaten-and-can-harm': () => ({
+    title: say('Mostly eaten, and can harm'),
+    says: say('Whom, and as what, stands with what could harm.'),
+  }),
   'mostly-refused': () => ({
     title: say('Mostly refused'),
     says: say('Present is not eaten: hungry stock eat what they would leave.'),
@@ -21,6 +25,10 @@ const words: Record<OutlookLineId, () => OutlookWords> = {
   'harms-in-hay': () => ({
     title: say('Harmful in hay'),
     says: say('Stock that leave it standing cannot sort it out of hay.'),
+  }),
+  'may-harm-in-hay': () => ({
+    title: say('Can harm in hay: a test tells, looking does not'),
+    says: say('Whom, and by what, stands with what could harm.'),
   }),
   'harms-standing': () => ({ title: say('Harmful standing; as hay lessened or not known'), says: notHarmless() }),
   creeps: () => ({

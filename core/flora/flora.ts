@@ -227,6 +227,8 @@ export interface Plant {
   sources: string[]
   /** The plant an import links to when only the species is known. */
   speciesDefault: boolean
+  /** A reader added it: nobody looked through what it says of harm. */
+  own?: boolean
 }
 
 /** Plants a vegetative eye cannot split for certain, named together. */

@@ -45,7 +45,7 @@ export class Book {
     for (const l of plant.lookalikes)
       if (!ids.includes(l.plant))
         return say(`look-alike "${l.plant}" is not in the book; nearest: ${nearest(l.plant, ids).join(', ')}`)
-    this.own.set(id, plant)
+    this.own.set(id, { ...plant, own: true })
     this.compiled = compileFlora({ ...this.shipped, plants: [...this.shipped.plants, ...this.own.values()] })
     return { plant }
   }

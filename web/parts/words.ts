@@ -3,6 +3,7 @@ import { methodWords } from '@/text/methodWords.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import type { Character, Effort } from '@/core/flora/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
+import type { Share } from '@/core/survey/composition.ts'
 import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 
@@ -127,3 +128,7 @@ export function countedWords(method: Method, made: { total: number; stops: numbe
     ? say('{{total}} points over {{units}}', { total: Math.round(made.total), units })
     : units
 }
+
+/** A share with its range, where there is one. */
+export const withInterval = (s: Share): string =>
+  `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`

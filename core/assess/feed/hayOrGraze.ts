@@ -1,4 +1,5 @@
 import type { HarmKind, Trait } from '../../flora/codes.ts'
+import { harmAs, harmsByItself } from '../harm/kinds.ts'
 import { kindsOf, type Plant } from '../../flora/flora.ts'
 import type { Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
@@ -38,7 +39,7 @@ const harmsBy =
   (...kinds: HarmKind[]) =>
   (p: Plant) =>
     p.harm.some((h) => kindsOf(h).some((k) => kinds.includes(k)))
-const harmsAsHay = (p: Plant) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful'
+const harmsAsHay = (p: Plant) => harmsByItself(p) && harmAs(p, 'hay') === 'harmful'
 
 /** Common practice, no source, but for the share of bloating legumes (a third: Majak et al. 2003, from memory). */
 const rules: Rule[] = [
@@ -47,7 +48,7 @@ const rules: Rule[] = [
   { id: 'bloats', use: 'grazing', speaks: 'against', test: harmsBy('bloat'), from: 1 / 3 },
   { id: 'mown-whole', use: 'hay', speaks: 'for', test: has('mown-whole'), from: 0.3 },
   { id: 'harms-in-hay', use: 'hay', speaks: 'against', test: harmsAsHay, from: 0 },
-  { id: 'harms-standing', use: 'hay', speaks: 'against', test: (p) => p.role === 'toxic' && !harmsAsHay(p), from: 0 },
+  { id: 'harms-standing', use: 'hay', speaks: 'against', test: (p) => harmsByItself(p) && !harmsAsHay(p), from: 0 },
   { id: 'dries-slowly', use: 'hay', speaks: 'against', test: has('dries-slowly'), from: 0.1 },
   { id: 'leaf-shatters', use: 'hay', speaks: 'against', test: (p) => p.form === 'legume', from: 0.2 },
   { id: 'moulds-to-bleeding', use: 'hay', speaks: 'against', test: harmsBy('dicoumarol', 'coumarin'), from: 0 },

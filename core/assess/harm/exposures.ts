@@ -1,4 +1,5 @@
-import type { FeedForm, FormWord, Plant, ReportedDose } from '../../flora/flora.ts'
+import { feedForms, type FeedForm, type FormWord, type Plant, type ReportedDose } from '../../flora/flora.ts'
+import { harmAs } from './kinds.ts'
 
 /** What is said of one animal and one form: `not-reported` is no word of comfort, only of no report known here. */
 export type MatrixWord = FormWord | 'not-reported'
@@ -8,23 +9,9 @@ export interface MatrixRow {
   cells: { animal: string; forms: Record<FeedForm, MatrixWord> }[]
 }
 
-const none: Record<FeedForm, MatrixWord> = {
-  standing: 'not-reported',
-  wilted: 'not-reported',
-  hay: 'not-reported',
-  silage: 'not-reported',
-}
-const notSaid: Record<FeedForm, MatrixWord> = {
-  standing: 'harmful',
-  wilted: 'unknown',
-  hay: 'unknown',
-  silage: 'unknown',
-}
-
-/**
- * Plant by animal by form, for the animals asked about. What is said of forms belongs to the first of a plant's harms
- * (alsike hay and horses, not alsike hay and bloat); of any other harm only the standing plant is known.
- */
+const mapForms = <T>(of: (form: FeedForm) => T): Record<FeedForm, T> =>
+  Object.fromEntries(feedForms.map((form) => [form, of(form)])) as Record<FeedForm, T>
+/** Plant by animal by form, for the animals asked about: in each the worst of the harms that strike that animal. */
 export function harmMatrix(plants: Plant[], animals: string[]): MatrixRow[] {
   return plants
     .filter((p) => p.harm.length > 0)
@@ -32,11 +19,7 @@ export function harmMatrix(plants: Plant[], animals: string[]): MatrixRow[] {
       plant: p.id,
       cells: animals.map((animal) => ({
         animal,
-        forms: !p.harm.some((h) => h.who.includes(animal))
-          ? none
-          : p.exposure && p.harm[0]!.who.includes(animal)
-            ? p.exposure.forms
-            : notSaid,
+        forms: mapForms((form) => harmAs(p, form, [animal]) ?? 'not-reported'),
       })),
     }))
 }

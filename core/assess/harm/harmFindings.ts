@@ -1,7 +1,8 @@
 import type { HarmNote, Plant, Region } from '../../flora/flora.ts'
 import type { Composition, Share } from '../../survey/composition.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
-import { letterOf } from '../../records/taxon.ts'
+import { BARE, latinOf, letterOf, LITTER, type Taxon } from '../../records/taxon.ts'
+import { isOfPoisonousGenus } from './poisonousGenera.ts'
 
 /** A harmful plant that was met. */
 export interface HarmFound {
@@ -9,6 +10,13 @@ export interface HarmFound {
   share: Share
   stopsWith: number
   notes: HarmNote[]
+}
+
+/** A taxon without a file, or a reader's own plant that says nothing of harm. */
+export interface NotJudged {
+  taxon: Taxon
+  /** Its genus has poisonous kinds. */
+  poisonousGenus: boolean
 }
 
 /** What may still be there although nothing was met. */
@@ -26,10 +34,19 @@ export interface HarmFindings {
   /** The other harmful plants of the book, rarer here; not met either. */
   rarerHere: string[]
   bound: NoneFound
-  /** Forage or turf plants that were met and carry a caution of their own. */
-  cautions: { plant: string; notes: HarmNote[] }[]
+  /** Feed, turf and other plants that were met and can harm, whatever they are grown for; the most of them first. */
+  cautions: HarmFound[]
   /** Letters still without a name: any of them could be harmful. */
   unnamed: string[]
+  /** What was met and this book does not describe, so that nothing is said of it: it could harm. */
+  notJudged: NotJudged[]
+}
+
+/** A letter is told of apart; everything else that no file describes is not judged. A file of the book that names no harm was looked into. */
+const isNotJudged = (taxon: Taxon, plants: Map<string, Plant>): boolean => {
+  if (taxon === BARE || taxon === LITTER || letterOf(taxon) !== undefined) return false
+  const plant = plants.get(taxon)
+  return plant === undefined || (plant.harm.length === 0 && plant.own === true)
 }
 
 /**
@@ -46,14 +63,13 @@ export function harmFindings(
   const met = new Map(round.taxa.map((t) => [t.taxon, t]))
   const toxic = [...plants.values()].filter((p) => p.role === 'toxic')
   const notMet = toxic.filter((p) => !met.has(p.id))
+  const found = (p: Plant): HarmFound => {
+    const { taxon, stopsWith, ...share } = met.get(p.id)!
+    return { plant: taxon, share, stopsWith, notes: p.harm }
+  }
   const atHome = (p: Plant) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
   return {
-    found: toxic
-      .filter((p) => met.has(p.id))
-      .map((p) => {
-        const { taxon, stopsWith, ...share } = met.get(p.id)!
-        return { plant: taxon, share, stopsWith, notes: p.harm }
-      }),
+    found: toxic.filter((p) => met.has(p.id)).map(found),
     notFound: notMet.filter(atHome).map((p) => p.id),
     rarerHere: notMet.filter((p) => !atHome(p)).map((p) => p.id),
     bound: {
@@ -63,7 +79,14 @@ export function harmFindings(
     cautions: round.taxa
       .map((t) => plants.get(t.taxon))
       .filter((p): p is Plant => p !== undefined && p.role !== 'toxic' && p.harm.length > 0)
-      .map((p) => ({ plant: p.id, notes: p.harm })),
+      .map(found)
+      .sort((a, b) => b.share.estimate - a.share.estimate),
     unnamed: round.taxa.map((t) => letterOf(t.taxon)).filter((l): l is string => l !== undefined),
+    notJudged: round.taxa
+      .filter((t) => isNotJudged(t.taxon, plants))
+      .map(({ taxon }) => ({
+        taxon,
+        poisonousGenus: isOfPoisonousGenus(latinOf(taxon) ?? plants.get(taxon)?.scientificName ?? ''),
+      })),
   }
 }

@@ -1,3 +1,4 @@
+import { harmAs, harmsByItself } from '../harm/kinds.ts'
 import { cellAt, type Plant } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
@@ -13,8 +14,10 @@ export type OutlookLineId =
   | 'came-by-itself'
   | 'bare'
   | 'mostly-eaten'
+  | 'eaten-and-can-harm'
   | 'mostly-refused'
   | 'harms-in-hay'
+  | 'may-harm-in-hay'
   | 'harms-standing'
   | 'creeps'
   | 'neither-sown-nor-turf'
@@ -90,16 +93,21 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
   const bare: OutlookLine[] =
     notLiving.length > 0 ? [{ id: 'bare', of: notLiving, share: shareOf(all, notLiving, design) }] : []
   const refused = (p: Plant) => p.role === 'weed' || p.role === 'toxic' || p.traits?.includes('refused') === true
-  const harmsAsHay = (p: Plant) => p.role === 'toxic' && p.exposure?.forms.hay === 'harmful'
+  const asHay = (p: Plant) => harmAs(p, 'hay')
   const ofSown =
     sown.length > 0
       ? [...line('sown', (p) => sown.includes(p.id)), ...line('came-by-itself', (p) => !sown.includes(p.id))]
       : []
   const own: Record<Outlook, () => OutlookLine[]> = {
-    grazing: () => [...line('mostly-eaten', (p) => !refused(p)), ...line('mostly-refused', refused)],
+    grazing: () => [
+      ...line('mostly-eaten', (p) => !refused(p) && !harmsByItself(p)),
+      ...line('eaten-and-can-harm', (p) => !refused(p) && harmsByItself(p)),
+      ...line('mostly-refused', refused),
+    ],
     hay: () => [
-      ...line('harms-in-hay', harmsAsHay),
-      ...line('harms-standing', (p) => p.role === 'toxic' && !harmsAsHay(p)),
+      ...line('harms-in-hay', (p) => harmsByItself(p) && asHay(p) === 'harmful'),
+      ...line('may-harm-in-hay', (p) => !harmsByItself(p) && asHay(p) === 'harmful'),
+      ...line('harms-standing', (p) => harmsByItself(p) && asHay(p) !== 'harmful'),
     ],
     turf: () => [
       ...line('creeps', creeps),

@@ -1,17 +1,17 @@
-import { harmKindWords } from '@/text/harmWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
+import { animalClass } from '@/core/assess/feed/needs.ts'
+import { harmsByItself } from '@/core/assess/harm/kinds.ts'
 import { labFigures } from '@/core/assess/feed/labResult.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
-import type { Share } from '@/core/survey/composition.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
-import { percent, percentRange, countedWords } from '../../parts/words.ts'
+import { countedWords, withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { useLab } from '../../entities/round/herd.ts'
+import { useHerd, useLab } from '../../entities/round/herd.ts'
+import { ClientHarm } from './ClientHarm.tsx'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
@@ -19,10 +19,6 @@ import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { dayWords } from '../../language/dates.ts'
 import { fixed } from '../../language/numbers.ts'
-
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
-
-const withInterval = (s: Share) => `${percent(s.estimate)}${s.interval ? ` (${percentRange(s.interval)})` : ''}`
 
 /** From here on bare ground is told in the first sentence. */
 const MUCH_BARE = 0.1
@@ -37,12 +33,17 @@ function opening({ composition: made, harm }: WeighUp, plan: PlanLine[], byId: M
       ? say('; bare ground and litter {{withInterval}}', { withInterval: withInterval(ground) })
       : ''
   const found = harm.found.map((f) => inSentence(byId.get(f.plant)!.commonName))
-  const harmful =
+  const can = harm.cautions.flatMap((c) => byId.get(c.plant) ?? []).filter(harmsByItself)
+  const open = harm.unnamed.length + harm.notJudged.length
+  const harmful = [
     found.length > 0
       ? say('Harmful, and found: {{found}}.', { found: found.join(', ') })
-      : say('No harmful plant was met at {{stops}} stops, which does not mean that there is none.', {
-          stops: made.stops,
-        })
+      : say('No plant that the book calls poisonous was met at {{stops}} stops, which does not mean that there is none.', { stops: made.stops }), // prettier-ignore
+    can.length > 0 ? say('Can harm, and counted: {{can}}.', { can: can.map((p) => inSentence(p.commonName)).join(', ') }) : '', // prettier-ignore
+    open > 0 ? say('{{count}} kinds that were counted are not judged: they could be harmful.', { count: open }) : '',
+  ]
+    .filter(Boolean)
+    .join(' ')
   const [next] = plan.filter((p) => p.doneOn === null).sort((a, b) => (a.dueOn < b.dueOn ? -1 : 1))
   const then = next
     ? say(' Next: {{inSentence}}, by {{dayWords}}.', {
@@ -64,16 +65,18 @@ interface Props {
 /** Two pages a client keeps: plain sentences first, each figure with its interval; the appendix behind them when wanted. */
 export function ClientPage({ round, weighed, plan, namings }: Props) {
   const byId = useFlora((s) => s.byId)
-  const { composition: made, harm, feed } = weighed
+  const { composition: made, feed } = weighed
   const leafy = feed.leafy
   const { outlook } = round.paddock
   const { data: lab } = useLab(round.id)
+  const { data: herd } = useHerd(round.paddockId)
   const measured = lab && labFigures(lab)
+  const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
   const rows = made.taxa.slice(0, 10).map((t) => ({
     id: t.taxon,
     name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
     group: t.group,
-    harmful: byId.get(t.taxon)?.role === 'toxic',
+    harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
   return (
@@ -112,54 +115,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
-      <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
-        <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
-        {harm.found.map((f) => {
-          const plant = byId.get(f.plant)!
-          return (
-            <div key={f.plant} className="mt-1 flex gap-3">
-              <TypicalPart plant={plant} className="size-14 shrink-0" />
-              <p>
-                <Say
-                  text="<b>Found: {{inSentence}}</b> (<i/>), {{withInterval}}, at {{stopsWith}} of {{stops}} stops. {{notes}}{{what}}"
-                  values={{
-                    inSentence: inSentence(plant.commonName),
-                    withInterval: withInterval(f.share),
-                    stopsWith: f.stopsWith,
-                    stops: made.stops,
-                    notes: f.notes.map((n) => `${sentence(harmKindWords(n))}: ${n.note}`).join(' '),
-                    what: plant.exposure
-                      ? say(' Signs: {{inSentence}}. First: {{first}}', {
-                          inSentence: inSentence(plant.exposure.signs),
-                          first: plant.exposure.first,
-                        })
-                      : '',
-                  }}
-                  components={{ b: <b />, i: <i className="font-plant">{plant.scientificName}</i> }}
-                />
-              </p>
-            </div>
-          )
-        })}
-        <p className="mt-1 text-sm leading-snug">
-          <Say
-            text="<b>Looked for and not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Each could still be there: up to {{what}}{{ofStops}} of places like a stop."
-            values={{
-              notFound: harm.notFound.map((id) => inSentence(byId.get(id)!.commonName)).join(', '),
-              n: harm.rarerHere.length,
-              what:
-                harm.bound.ofPoints === undefined
-                  ? ''
-                  : say('{{ofPoints}} of the sward, or at up to ', { ofPoints: percent(harm.bound.ofPoints) }),
-              ofStops: percent(harm.bound.ofStops),
-            }}
-            components={{ b: <b /> }}
-          />
-        </p>
-        {harm.unnamed.length > 0 ? (
-          <p className="mt-1">{say('Not named yet: unknown {{unnamed}}.', { unnamed: harm.unnamed.join(', ') })}</p>
-        ) : null}
-      </section>
+      <ClientHarm round={round} weighed={weighed} lab={lab} animal={herd && animalClass(herd.animal)?.kind} />
       {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
       {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
         <section className="mt-4 break-inside-avoid">
@@ -179,7 +135,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
               },
             )}
           </p>
-          {lab && measured ? (
+          {lab && measured && !lab.simulated ? (
             <p>
               <Say
                 text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
@@ -191,16 +147,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
                   low2: fixed(measured.rfv.low, 0),
                   high2: fixed(measured.rfv.high, 0),
                 }}
-                components={{
-                  b: (
-                    <b>
-                      {lab.simulated
-                        ? say('Laboratory, simulated')
-                        : say('Laboratory, sample {{sample}}', { sample: lab.sample })}
-                      :
-                    </b>
-                  ),
-                }}
+                components={{ b: <b>{say('Laboratory, sample {{sample}}', { sample: lab.sample })}:</b> }}
               />
             </p>
           ) : null}

@@ -81,10 +81,6 @@ function Read({ round }: { round: Round }) {
     <section className="mt-3">
       <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
       <OutlookLines reading={reading} />
-      {round.paddock.outlook === 'hay' &&
-      !reading.lines.some((l) => l.of.some((t) => byId.get(t)?.role === 'toxic')) ? (
-        <p>{say('No plant that harms in hay was counted; what could still be there stands on the first page.')}</p>
-      ) : null}
       {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
     </section>
   )

@@ -1,4 +1,5 @@
 import { animalClassName } from '@/text/animalWords.ts'
+import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { Link } from 'react-router'
 import { standingCautions } from '@/text/standingCautions.ts'
@@ -114,7 +115,24 @@ export function HarmPanel({ round, weighed }: Props) {
         <p className="mt-2">
           <Say
             text="<b>Not named yet</b>: unknown {{unnamed}}. Until named, it could be any of these."
-            values={{ unnamed: harm.unnamed.join(', ') }}
+            values={{ unnamed: harm.unnamed.map(letterWords).join(', ') }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
+      {harm.notJudged.length > 0 ? (
+        <p className="mt-2">
+          <Say
+            text="<b>Not judged here</b>: {{names}}. This book does not describe them; any of them could be harmful."
+            values={{
+              names: harm.notJudged
+                .map(({ taxon, poisonousGenus }) =>
+                  poisonousGenus
+                    ? say('{{name}} (of a genus with poisonous kinds)', { name: taxonName(taxon, byId) })
+                    : taxonName(taxon, byId),
+                )
+                .join(', '),
+            }}
             components={{ b: <b /> }}
           />
         </p>

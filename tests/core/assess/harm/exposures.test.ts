@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { dosesHere, harmMatrix } from '@/core/assess/harm/exposures.ts'
 import { feedForms } from '@/core/flora/flora.ts'
+import { harmAs, madeInto } from '@/core/assess/harm/kinds.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
 const plant = (id: string) => plantsById.get(id)!
@@ -54,12 +55,47 @@ describe('what the book says of harm', () => {
 })
 
 describe('plant by animal by form', () => {
-  it('forms belong to the harm they were told of: alsike hay and horses, not alsike hay and bloat', () => {
+  it('each animal is told of the worst of the harms that strike it: alsike hay and horses, alsike hay and bloat', () => {
     const [row] = harmMatrix([plant('alsike-clover')], ['horses', 'cattle', 'goats'])
     const [horses, cattle, goats] = row!.cells
     expect(horses!.forms.hay).toBe('harmful')
-    expect(cattle!.forms).toMatchObject({ standing: 'harmful', hay: 'unknown' })
+    // Bloat is of the green plant; its first harm is of horses alone.
+    expect(cattle!.forms).toMatchObject({ standing: 'harmful', hay: 'lessened' })
     expect(goats!.forms.standing).toBe('not-reported')
+  })
+
+  // Findings A2 and A4 of the outside reading of this part; extension tables, Burrows & Tyrl, from memory.
+  it.each([
+    [
+      'sorghum-sudangrass',
+      'cattle',
+      'hay',
+      'harmful',
+      'nitrate is not lowered by curing, whatever becomes of prussic acid',
+    ],
+    ['johnsongrass', 'cattle', 'hay', 'harmful', 'the same'],
+    ['red-clover', 'sheep', 'hay', 'harmful', 'oestrogens stay'],
+    ['red-clover', 'horses', 'hay', 'harmful', 'slobbers is mostly of hay'],
+    ['tall-fescue', 'horses', 'hay', 'harmful', 'the fungus stays'],
+    ['alsike-clover', 'horses', 'hay', 'harmful', 'its own file'],
+    ['canada-thistle', 'cattle', 'hay', 'harmful', 'nitrate'],
+    ['white-clover', 'cattle', 'hay', 'lessened', 'bloat is of the green plant'],
+  ] as const)('%s and %s as %s: %s (%s)', (id, animal, form, word, _why) => {
+    expect(harmAs(plant(id), form, [animal])).toBe(word)
+  })
+
+  it('standing, every harm on file strikes every animal that its note names; what is not known is never lessened', () => {
+    for (const p of flora.plants)
+      for (const h of p.harm)
+        for (const animal of h.who) {
+          expect(harmAs(p, 'standing', [animal]), `${p.id} ${animal}`).toBe('harmful')
+          const known = [h.kind, ...(h.also ?? [])].flatMap((k) => madeInto[k].hay ?? [])
+          // Of its first harm the plant's own file tells.
+          const ofFile = h === p.harm[0] && p.exposure !== undefined
+          if (!ofFile && known.includes('harmful'))
+            expect(harmAs(p, 'hay', [animal]), `${p.id} ${animal}`).toBe('harmful')
+          if (known.length === 0 && h !== p.harm[0]) expect(harmAs(p, 'hay', [animal]), `${p.id} ${animal}`).not.toBe('lessened') // prettier-ignore
+        }
   })
 
   it('has every form for every animal asked about, and only plants with a note', () => {

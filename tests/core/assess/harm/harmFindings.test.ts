@@ -1,6 +1,7 @@
 import { harmKindWords } from '@/text/harmWords.ts'
 import { describe, expect, it } from 'vitest'
 import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
+import { isOfPoisonousGenus } from '@/core/assess/harm/poisonousGenera.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import { composition } from '@/core/survey/composition.ts'
 import type { StopTally } from '@/core/methods/tally.ts'
@@ -58,6 +59,62 @@ describe('harm of a round', () => {
     ])
     expect(cautions.map((c) => c.plant)).toEqual(['alsike-clover'])
     expect(cautions[0]!.notes.some((n) => n.who.includes('horses'))).toBe(true)
+    expect(cautions[0]!.share.estimate).toBeCloseTo(1 / 4, 10)
+  })
+
+  it('every plant of the book with harm on file is told of when it is met, whatever it is grown for', () => {
+    for (const p of flora.plants.filter((x) => x.harm.length > 0)) {
+      const { found, cautions } = findings([['timothy', p.id], ['timothy']])
+      expect(
+        [...found, ...cautions].map((f) => f.plant),
+        p.id,
+      ).toContain(p.id)
+    }
+  })
+
+  // Finding A6: yew and rattlebox by their scientific names were passed over (poisonous: Kingsbury 1964).
+  it('what the book does not describe is not judged, and a poisonous genus is named as one', () => {
+    const own = { ...plantsById.get('timothy')!, id: 'my-grass', harm: [], own: true }
+    const plants = new Map([...plantsById, [own.id, own]])
+    const made = composition(stops([['timothy', 'latin:Taxus baccata', 'latin:Crotalaria spectabilis', 'latin:Aira praecox', 'my-grass', 'bare', 'litter', 'unknown:A', 'white-clover']]), {}, plants)! // prettier-ignore
+    const { notJudged } = harmFindings(made, plants, 'points', 'cool-humid')
+    expect(new Map(notJudged.map((n) => [n.taxon, n.poisonousGenus]))).toEqual(
+      new Map([
+        ['latin:Taxus baccata', true],
+        ['latin:Crotalaria spectabilis', true],
+        ['latin:Aira praecox', false],
+        ['my-grass', false],
+      ]),
+    )
+  })
+
+  it.each([
+    'Prunus serotina',
+    'Acer rubrum',
+    'quercus robur',
+    'Juglans nigra',
+    'Robinia pseudoacacia',
+    'Rhododendron',
+    'Senecio vulgaris',
+    'Solanum',
+    'Aconitum napellus',
+    'Veratrum viride',
+    'Triglochin maritima',
+    'Centaurea solstitialis',
+    'Amsinckia',
+    'Helenium',
+    'Sarcobatus',
+    'Halogeton glomeratus',
+    'Laburnum',
+    'Nerium oleander',
+  ])('%s is of a poisonous genus', (name) =>
+    // prettier-ignore
+    expect(isOfPoisonousGenus(name)).toBe(true),
+  )
+
+  it('every plant that the book itself calls toxic is of one of them, so that a name alone is caught too', () => {
+    const missing = flora.plants.filter((p) => p.role === 'toxic' && !isOfPoisonousGenus(p.scientificName))
+    expect(missing.map((p) => p.scientificName)).toEqual([])
   })
 })
 

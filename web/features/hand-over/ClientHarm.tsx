@@ -1,0 +1,207 @@
+import { harmKindWords } from '@/text/harmWords.ts'
+import { nitrateWords } from '@/text/labWords.ts'
+import { inSentence } from '@/text/say.ts'
+import { letterWords, taxonName } from '@/text/taxonNames.ts'
+import { nitrateStep, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
+import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
+import { harmAs, harmsByItself } from '@/core/assess/harm/kinds.ts'
+import type { FormWord, Plant } from '@/core/flora/flora.ts'
+import type { Round } from '@/core/records/round.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
+import { percent, withInterval } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { listed, say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import { fixed } from '../../language/numbers.ts'
+
+const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
+/** So many feed plants that can harm are told of one by one; the others by their names. */
+const MOST = 6
+
+/** A poison that was found: whom it harms, what shows and what is done first. */
+function Found({ found: f, stops }: { found: HarmFound; stops: number }) {
+  const plant = useFlora((s) => s.byId).get(f.plant)!
+  return (
+    <div className="mt-1 flex gap-3">
+      <TypicalPart plant={plant} className="size-14 shrink-0" />
+      <p>
+        <Say
+          text="<b>Found: {{inSentence}}</b> (<i/>), {{withInterval}}, at {{stopsWith}} of {{stops}} stops. {{notes}}{{what}}"
+          values={{
+            inSentence: inSentence(plant.commonName),
+            withInterval: withInterval(f.share),
+            stopsWith: f.stopsWith,
+            stops,
+            notes: f.notes.map((n) => `${sentence(harmKindWords(n))}: ${n.note}`).join(' '),
+            what: plant.exposure
+              ? say(' Signs: {{inSentence}}. First: {{first}}', {
+                  inSentence: inSentence(plant.exposure.signs),
+                  first: plant.exposure.first,
+                })
+              : '',
+          }}
+          components={{ b: <b />, i: <i className="font-plant">{plant.scientificName}</i> }}
+        />
+      </p>
+    </div>
+  )
+}
+
+const hayWords: Record<FormWord, () => string> = {
+  harmful: () => say('as hay too'),
+  lessened: () => say('as hay less'),
+  unknown: () => say('as hay not known'),
+}
+
+const strikes = (plant: Plant, animal: string | undefined) =>
+  animal === undefined || plant.harm.some((h) => h.who.includes(animal) || h.who.includes('people'))
+
+/** Feed plants that can harm this stock, whatever they are grown for: what harms by itself first, then by share. */
+function CanHarm({ harm, animal }: { harm: WeighUp['harm']; animal: string | undefined }) {
+  const byId = useFlora((s) => s.byId)
+  const here = harm.cautions
+    .map((c) => ({ ...c, plant: byId.get(c.plant)! }))
+    .filter((c) => strikes(c.plant, animal))
+    .sort((a, b) => Number(harmsByItself(b.plant)) - Number(harmsByItself(a.plant)))
+  if (here.length === 0) return null
+  const others = here.slice(MOST).map((c) => inSentence(c.plant.commonName))
+  return (
+    <div className="mt-1 text-sm leading-snug" data-testid="can-harm">
+      <b>{say('Counted here, and can harm:')}</b>
+      <ul>
+        {here.slice(0, MOST).map(({ plant, share, notes }) => (
+          <li key={plant.id}>
+            <Say
+              text="<b/> {{share}}: {{notes}}"
+              values={{
+                share: withInterval(share),
+                notes: notes
+                  .filter((n) => animal === undefined || n.who.includes(animal) || n.who.includes('people'))
+                  .map((n) => {
+                    const hay = harmAs({ ...plant, harm: plant.harm.filter((h) => h === plant.harm[0] || h === n) }, 'hay', n.who) // prettier-ignore
+                    return `${listed(n.who)}: ${harmKindWords(n)}${hay && n.who.some((w) => w !== 'people') ? `, ${hayWords[hay]()}` : ''}`
+                  })
+                  .join('; '),
+              }}
+              components={{ b: <b>{plant.commonName.replace(/ \(.*\)/, '')}</b> }}
+            />
+          </li>
+        ))}
+      </ul>
+      {others.length > 0 ? <p>{say('And {{others}}.', { others: others.join(', ') })}</p> : null}
+    </div>
+  )
+}
+
+/** What was met and is not judged: nobody may take it for clean. */
+function NotJudged({ harm }: { harm: WeighUp['harm'] }) {
+  const byId = useFlora((s) => s.byId)
+  const names = harm.notJudged.map(({ taxon, poisonousGenus }) =>
+    poisonousGenus
+      ? say('{{name}} (of a genus with poisonous kinds)', { name: taxonName(taxon, byId) })
+      : taxonName(taxon, byId),
+  )
+  return (
+    <>
+      {names.length > 0 ? (
+        <p className="mt-1">
+          <Say
+            text="<b>Not judged here, could be harmful:</b> {{names}}."
+            values={{ names: names.join(', ') }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
+      {harm.unnamed.length > 0 ? (
+        <p className="mt-1">
+          {say('Not named yet: unknown {{unnamed}}. It could be any of the harmful ones.', {
+            unnamed: harm.unnamed.map(letterWords).join(', '),
+          })}
+        </p>
+      ) : null}
+    </>
+  )
+}
+
+/** What was not met: named apart where it could not have been seen in this month. */
+function NotFound({ round, harm }: { round: Round; harm: WeighUp['harm'] }) {
+  const byId = useFlora((s) => s.byId)
+  const month = Number(round.plannedOn.slice(5, 7))
+  const grows = (id: string) => byId.get(id)!.months.includes(month)
+  const named = (ids: string[]) => ids.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')
+  const [growing, resting] = [harm.notFound.filter(grows), harm.notFound.filter((id) => !grows(id))]
+  return (
+    <p className="mt-1 text-sm leading-snug">
+      {growing.length > 0 ? (
+        <>
+          <Say
+            text="<b>Not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Not found is not the same as not there: each could be at up to {{ofStops}} of places like a stop, and more where it grows in clumps."
+            values={{ notFound: named(growing), n: harm.rarerHere.length, ofStops: percent(harm.bound.ofStops) }}
+            components={{ b: <b /> }}
+          />{' '}
+        </>
+      ) : null}
+      {resting.length > 0 ? (
+        <>
+          <Say
+            text="<b>Not in growth in this month, so they could not have been seen:</b> {{names}}."
+            values={{ names: named(resting) }}
+            components={{ b: <b /> }}
+          />{' '}
+        </>
+      ) : null}
+      {say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
+    </p>
+  )
+}
+
+interface Props {
+  round: Round
+  weighed: WeighUp
+  lab: LabResult | undefined
+  /** Kind of stock that the client keeps; undefined where nobody has said. */
+  animal: string | undefined
+}
+
+/** What could harm, for the client: found, can harm, not judged, told by a test alone, not found and not looked at. */
+export function ClientHarm({ round, weighed, lab, animal }: Props) {
+  const { byId, hazards } = useFlora()
+  const { composition: made, harm } = weighed
+  const tests = hazardsHere(round, byId, hazards, animal).filter((h) => h.concerns)
+  const nitrate = lab && !lab.simulated ? lab.nitrateNPpm : undefined
+  return (
+    <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
+      <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
+      {harm.found.map((f) => (
+        <Found key={f.plant} found={f} stops={made.stops} />
+      ))}
+      {nitrate !== undefined ? (
+        <p className="mt-1">
+          <Say
+            text="<b>Nitrate: {{ppm}} ppm NO3-N</b> in dry matter of sample {{sample}}: {{words}} (extension tables for cattle, from memory; nitrate in the water comes on top). A veterinarian decides."
+            values={{
+              ppm: fixed(nitrate, 0),
+              sample: lab!.sample,
+              words: nitrateWords(nitrateStep(nitrate)),
+            }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
+      <CanHarm harm={harm} animal={animal} />
+      <NotJudged harm={harm} />
+      {tests.length > 0 ? (
+        <p className="mt-1 text-sm leading-snug">
+          <Say
+            text="<b>Looking does not tell, a test or the season does:</b> {{tests}}."
+            values={{ tests: tests.map((t) => inSentence(t.hazard.name)).join(', ') }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
+      <NotFound round={round} harm={harm} />
+    </section>
+  )
+}

@@ -112,8 +112,8 @@ test('the doses and the table of harm are for the stock that is kept', async ({ 
   await page.goto(`${address}/rounds/${id}/weigh-up`)
   await page.getByLabel('Stock').selectOption('horse-idle')
   const harm = page.getByRole('region', { name: 'What could harm' })
-  // 5 to 25 % of 500 kg (Burrows & Tyrl, from memory).
-  await expect(harm).toContainText('one animal of 500 kg (Horse, no work) that ate 25 kg to 125 kg')
+  // 3 to 25 % of 500 kg (Burrows & Tyrl and extension sheets, from memory).
+  await expect(harm).toContainText('one animal of 500 kg (Horse, no work) that ate 15 kg to 125 kg')
   await harm.getByText(/By animal, standing/).click()
   await expect(harm.getByRole('row', { name: /Tansy ragwort horses/ })).toContainText('reported harmful')
   await expect(harm.getByRole('row', { name: /cattle/ })).toHaveCount(0)
@@ -131,10 +131,13 @@ test('a laboratory result, opened from a file, stands beside the estimate and on
   await open('Sample,CP,ADF\n7,14,30\n')
   await expect(lab.getByRole('alert')).toContainText('There is no column for NDF.')
   await open('Sample,CP,ADF,NDF,NO3-N\n7,14.0,41,53,1500\n')
+  // A nitrate is looked at by a person before anything is said of it.
+  await lab.getByRole('button', { name: /nitrate read as 1500 ppm NO3-N/ }).click()
   await expect(lab).toContainText(/Sample 7: relative feed value 100 \(/)
-  await expect(lab).toContainText(/1500 ppm NO3-N \(6645 ppm as NO3\).*limit it/)
+  await expect(lab).toContainText(/1500 ppm NO3-N \(6645 ppm as NO3\).*at most half of the ration/)
   await page.goto(`${address}/rounds/${id}/hand-over`)
   await expect(page.getByRole('article')).toContainText('Laboratory, sample 7: crude protein 14.0 %')
+  await expect(page.getByRole('article')).toContainText(/Nitrate: 1,?500 ppm NO3-N.*at most half of the ration/)
 })
 
 const places = [

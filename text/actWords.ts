@@ -1,5 +1,12 @@
 import type { ProtectiveItem } from '@/core/flora/codes.ts'
-import { actDays, type Act, type ActDays, type GeneralAct } from '@/core/assess/harm/actions.ts'
+import {
+  actDays,
+  stockFirst,
+  type Act,
+  type ActDays,
+  type GeneralAct,
+  type StockFirst,
+} from '@/core/assess/harm/actions.ts'
 import type { Plant, School } from '@/core/flora/flora.ts'
 import { inSentence, say } from './say.ts'
 
@@ -29,6 +36,24 @@ const items: Record<ProtectiveItem, () => string> = {
 /** Protective clothing, one item after the other. */
 export const wearWords = (wear: readonly ProtectiveItem[]): string => wear.map((i) => items[i]()).join(', ')
 
+const first: Record<StockFirst, () => string> = {
+  'stock-out-today': () => say('Stock out, or the plant fenced off, today: it can kill within hours'),
+  'out-of-ration-today': () =>
+    say('Out of the ration now; ask the veterinarian about the whole group: the harm adds up'),
+  'stock-off-it': () => say('Stock off it, or enough else to eat'),
+}
+
+/** What is done with the stock before anything is done about the plant. */
+export const stockFirstWords = (act: StockFirst): string => first[act]()
+
+/** What holds with every act on a poisonous plant: cut or sprayed it wilts, sweetens and is eaten. Common practice, no source. */
+export const meanwhileWords = (school: School): string =>
+  school === 'herbicide'
+    ? say(
+        'Stock out until treated plants are dead, dried and gone; waiting times for grazing, hay and slaughter, and what carries over in hay, manure and clover, by the label',
+      )
+    : say('Stock out until cut plants are carried out, where no stock, water or heap is within reach')
+
 /** An act as a line of the plan. */
 export interface Proposed extends ActDays {
   text: string
@@ -37,9 +62,22 @@ export interface Proposed extends ActDays {
 
 export function proposed(plant: Plant, act: Act, school: School, today: string): Proposed {
   const label = school === 'herbicide' ? say('. The product label and a licensed applicator decide') : ''
+  const meanwhile = plant.role === 'toxic' ? `. ${meanwhileWords(school)}` : ''
   return {
-    text: `${plant.commonName}: ${inSentence(actWords(act))}${label}`,
+    text: `${plant.commonName}: ${inSentence(actWords(act))}${label}${meanwhile}`,
     lookFor: say('Regrowth and seedlings of {{commonName}} where it stood', { commonName: plant.commonName }),
     ...actDays(plant, act, today),
+  }
+}
+
+/** The stock first, as a line of the plan; undefined for a plant that is not called toxic. */
+export function proposedFirst(plant: Plant, today: string): Proposed | undefined {
+  const what = stockFirst(plant, today)
+  if (!what) return undefined
+  return {
+    text: `${plant.commonName}: ${inSentence(stockFirstWords(what.act))}`,
+    lookFor: say('Stock that are off their feed, stagger, scour or lie apart'),
+    dueOn: what.dueOn,
+    backOn: undefined,
   }
 }

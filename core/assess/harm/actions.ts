@@ -1,4 +1,5 @@
 import { daysAfter } from '../../records/days.ts'
+import { hasteOf } from './kinds.ts'
 import type { ControlAct, Plant, Stage } from '../../flora/flora.ts'
 
 /** What is done about any plant of a life cycle. */
@@ -122,6 +123,24 @@ export interface ActDays {
 }
 
 const WITHIN_DAYS = 14
+
+/** What becomes of the stock while a poisonous plant stands there, before anything is done about the plant. */
+export type StockFirst = 'stock-out-today' | 'out-of-ration-today' | 'stock-off-it'
+
+/** Days within which it is done: at once, but for what irritates. Common practice, no source. */
+const STOCK_DAYS: Record<StockFirst, number> = { 'stock-out-today': 0, 'out-of-ration-today': 0, 'stock-off-it': 14 }
+
+/**
+ * What is done with the stock first.
+ *
+ * @returns undefined for a plant that the book does not call toxic
+ */
+export function stockFirst(plant: Plant, today: string): { act: StockFirst; dueOn: string } | undefined {
+  if (plant.role !== 'toxic') return undefined
+  const acts = { 'within-hours': 'stock-out-today', 'adds-up': 'out-of-ration-today', other: 'stock-off-it' } as const
+  const act = acts[hasteOf(plant)]
+  return { act, dueOn: daysAfter(today, STOCK_DAYS[act]) }
+}
 
 /** Harm does not wait for a round date: a harmful plant is due within a week, another in two. */
 export function actDays(plant: Plant, act: Pick<ControlAct, 'backDays'>, today: string): ActDays {

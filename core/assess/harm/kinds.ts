@@ -99,6 +99,41 @@ const DEPENDS: ReadonlySet<HarmKind> = new Set([
 export const harmsByItself = (plant: Plant): boolean =>
   plant.role === 'toxic' || plant.harm.some((h) => kindsOf(h).some((k) => !DEPENDS.has(k)))
 
+/** Kinds that are told to kill within hours or a day. Kingsbury 1964 and Burrows & Tyrl, from memory. */
+const WITHIN_HOURS: ReadonlySet<HarmKind> = new Set([
+  'carboxyatractyloside',
+  'cicutoxin',
+  'coniine',
+  'diterpenoid-alkaloids',
+  'heart-glycosides',
+  'milkweed-neurotoxins',
+  'nitro-glycosides',
+  'perilla-ketone',
+  'prussic-acid',
+  'solanine',
+  'steroidal-alkaloids',
+  'tropane-alkaloids',
+])
+/** Kinds that add up over days to months; the harm may show when nothing of the plant is eaten any more. */
+const ADDS_UP: ReadonlySet<HarmKind> = new Set([
+  'liver-damage-and-sunburn',
+  'ptaquiloside',
+  'pyrrolizidine-alkaloids',
+  'quinolizidine-alkaloids',
+  'swainsonine',
+  'thiaminase',
+  'tremetol',
+])
+
+/** How soon a plant harms, by the worst of its kinds. */
+export type Haste = 'within-hours' | 'adds-up' | 'other'
+
+export function hasteOf(plant: Plant): Haste {
+  const kinds = plant.harm.flatMap(kindsOf)
+  if (kinds.some((k) => WITHIN_HOURS.has(k))) return 'within-hours'
+  return kinds.some((k) => ADDS_UP.has(k)) ? 'adds-up' : 'other'
+}
+
 /** Not known is worse than lessened: what nobody has told of may be as bad as the plant standing. */
 const ORDER: Record<FormWord, number> = { harmful: 2, unknown: 1, lessened: 0 }
 const worst = (words: FormWord[]): FormWord => words.reduce((a, b) => (ORDER[b] > ORDER[a] ? b : a))

@@ -79,6 +79,45 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
     harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
+  // A poison that was found takes the room of the first page.
+  const pageIsFull = weighed.harm.found.length > 0
+  const worth =
+    leafy && (outlook === 'grazing' || outlook === 'hay') ? (
+      <section className="mt-4 break-inside-avoid">
+        <h3 className="text-lg">{say('Worth as feed while leafy')}</h3>
+        <p>
+          {say(
+            'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
+            {
+              low: fixed(leafy.cpPct.low, 0),
+              high: fixed(leafy.cpPct.high, 0),
+              low2: fixed(leafy.adfPct.low, 0),
+              high2: fixed(leafy.adfPct.high, 0),
+              low3: fixed(leafy.ndfPct.low, 0),
+              high3: fixed(leafy.ndfPct.high, 0),
+              low4: fixed(leafy.rfv.low, 0),
+              high4: fixed(leafy.rfv.high, 0),
+            },
+          )}
+        </p>
+        {lab && measured && !lab.simulated ? (
+          <p>
+            <Say
+              text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
+              values={{
+                cpPct: fixed(lab.cpPct, 1),
+                low: fixed(measured.cpPct.low, 1),
+                high: fixed(measured.cpPct.high, 1),
+                middle: fixed(measured.rfv.middle, 0),
+                low2: fixed(measured.rfv.low, 0),
+                high2: fixed(measured.rfv.high, 0),
+              }}
+              components={{ b: <b>{say('Laboratory, sample {{sample}}', { sample: lab.sample })}:</b> }}
+            />
+          </p>
+        ) : null}
+      </section>
+    ) : null
   return (
     <article
       className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
@@ -117,43 +156,8 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
       <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
       <ClientHarm round={round} weighed={weighed} lab={lab} animal={herd && animalClass(herd.animal)?.kind} />
       {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
-      {leafy && (outlook === 'grazing' || outlook === 'hay') ? (
-        <section className="mt-4 break-inside-avoid">
-          <h3 className="text-lg">{say('Worth as feed while leafy')}</h3>
-          <p>
-            {say(
-              'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
-              {
-                low: fixed(leafy.cpPct.low, 0),
-                high: fixed(leafy.cpPct.high, 0),
-                low2: fixed(leafy.adfPct.low, 0),
-                high2: fixed(leafy.adfPct.high, 0),
-                low3: fixed(leafy.ndfPct.low, 0),
-                high3: fixed(leafy.ndfPct.high, 0),
-                low4: fixed(leafy.rfv.low, 0),
-                high4: fixed(leafy.rfv.high, 0),
-              },
-            )}
-          </p>
-          {lab && measured && !lab.simulated ? (
-            <p>
-              <Say
-                text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
-                values={{
-                  cpPct: fixed(lab.cpPct, 1),
-                  low: fixed(measured.cpPct.low, 1),
-                  high: fixed(measured.cpPct.high, 1),
-                  middle: fixed(measured.rfv.middle, 0),
-                  low2: fixed(measured.rfv.low, 0),
-                  high2: fixed(measured.rfv.high, 0),
-                }}
-                components={{ b: <b>{say('Laboratory, sample {{sample}}', { sample: lab.sample })}:</b> }}
-              />
-            </p>
-          ) : null}
-        </section>
-      ) : null}
-      <PageTwo round={round} weighed={weighed} plan={plan} />
+      {pageIsFull ? null : worth}
+      <PageTwo round={round} weighed={weighed} plan={plan} worth={pageIsFull ? worth : null} />
       {namings ? <Appendix round={round} weighed={weighed} namings={namings} /> : null}
     </article>
   )

@@ -1,3 +1,4 @@
+import type { ReactNode } from 'react'
 import { animalUnitWords } from '@/text/animalUnitWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
@@ -177,13 +178,22 @@ function harmfulStops(round: Round, byId: Map<string, Plant>): ReadonlySet<numbe
   return new Set(round.stops.filter(harms).map((s) => s.seq))
 }
 
+interface Props {
+  round: Round
+  weighed: WeighUp
+  plan: PlanLine[]
+  /** What it is worth as feed, where the first page has no room for it. */
+  worth: ReactNode
+}
+
 /** The second page: what the ground says, how long the feed lasts, what to do and when, where it was counted. */
-export function PageTwo({ round, weighed, plan }: { round: Round; weighed: WeighUp; plan: PlanLine[] }) {
+export function PageTwo({ round, weighed, plan, worth }: Props) {
   const byId = useFlora((s) => s.byId)
   const harmful = harmfulStops(round, byId)
   return (
     <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
       {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
+      {worth}
       <Read round={round} />
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />

@@ -1,7 +1,15 @@
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
-import { actWords, proposed, wearWords } from '@/text/actWords.ts'
+import {
+  actWords,
+  meanwhileWords,
+  proposed,
+  proposedFirst,
+  stockFirstWords,
+  wearWords,
+  type Proposed,
+} from '@/text/actWords.ts'
 import { useState } from 'react'
-import { actionsFor, type ActionNow } from '@/core/assess/harm/actions.ts'
+import { actionsFor, stockFirst, type ActionNow } from '@/core/assess/harm/actions.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import { stages, type Plant, type School, type Stage } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -25,6 +33,19 @@ const schoolWords: Record<School, string> = {
   },
 }
 
+function TakeButton({ taken, onTake }: { taken: boolean; onTake: () => void }) {
+  return (
+    <button
+      type="button"
+      onClick={onTake}
+      disabled={taken}
+      className="mt-1 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
+    >
+      {taken ? say('In the plan') : say('Put it in the plan')}
+    </button>
+  )
+}
+
 function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken: boolean }) {
   return (
     <li className="border-b border-rule/60 py-2">
@@ -45,14 +66,7 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
           .filter(Boolean)
           .join('. ')}
       </p>
-      <button
-        type="button"
-        onClick={onTake}
-        disabled={taken}
-        className="mt-1 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50"
-      >
-        {taken ? say('In the plan') : say('Put it in the plan')}
-      </button>
+      <TakeButton taken={taken} onTake={onTake} />
     </li>
   )
 }
@@ -76,7 +90,7 @@ function ForPlant({
     stage,
     height !== '' && cm > 0 ? typedIn('height', cm) : undefined,
   )
-  const take = (act: ActionNow) =>
+  const takeLine = ({ backOn, ...line }: Proposed) =>
     onPut({
       id: crypto.randomUUID(),
       paddockId: round.paddockId,
@@ -87,8 +101,12 @@ function ForPlant({
       outcome: '',
       paddock: round.paddock.name,
       holding: round.holding,
-      ...(({ backOn, ...p }) => ({ ...p, backOn: backOn ?? null }))(proposed(plant, act, act.school, today())),
+      ...line,
+      backOn: backOn ?? null,
     })
+  const take = (act: ActionNow) => takeLine(proposed(plant, act, act.school, today()))
+  const first = proposedFirst(plant, today())
+  const planned = (line: Proposed) => lines.some((l) => l.text === line.text && l.doneOn === null)
   return (
     <details className="border-b border-rule/60">
       <summary className="min-h-12 py-2.5 text-lg">
@@ -119,6 +137,14 @@ function ForPlant({
           )}
         </Labelled>
       </div>
+      {first ? (
+        <div className="mt-3 border-l-4 border-harm pl-3" data-testid="stock-first">
+          <p>
+            <b className="text-harm">{say('First:')}</b> {stockFirstWords(stockFirst(plant, today())!.act)}.
+          </p>
+          <TakeButton taken={planned(first)} onTake={() => takeLine(first)} />
+        </div>
+      ) : null}
       {(['hands', 'herbicide'] as const).map((school) => {
         const acts = now.filter((a) => a.school === school)
         const gone = noLonger.filter((a) => a.school === school)
@@ -126,12 +152,13 @@ function ForPlant({
         return (
           <section key={school} className="mt-3">
             <h3 className="font-semibold">{schoolWords[school]}</h3>
+            {first ? <p className="text-ink-soft">{meanwhileWords(school)}.</p> : null}
             <ul>
               {acts.map((act) => (
                 <Act
                   key={actWords(act)}
                   act={act}
-                  taken={lines.some((l) => l.text === proposed(plant, act, school, today()).text && l.doneOn === null)}
+                  taken={planned(proposed(plant, act, school, today()))}
                   onTake={() => take(act)}
                 />
               ))}

@@ -1,6 +1,6 @@
 import { actWords, proposed } from '@/text/actWords.ts'
 import { describe, expect, it } from 'vitest'
-import { actionsFor } from '@/core/assess/harm/actions.ts'
+import { actionsFor, stockFirst } from '@/core/assess/harm/actions.ts'
 import { daysAfter } from '@/core/records/days.ts'
 import { stages } from '@/core/flora/flora.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
@@ -67,6 +67,48 @@ describe('what to do, by stage and height (common practice, no source)', () => {
 
   it('every harmful plant has a list of its own with a way without herbicide', () => {
     for (const p of flora.plants.filter((x) => x.role === 'toxic')) expect(p.control.some(by('hands')), p.id).toBe(true)
+  })
+})
+
+// Findings A5 and A7 of the outside reading of this part: the fast killers and those that add up are its lists.
+describe('the stock first', () => {
+  it.each([
+    'water-hemlock',
+    'poison-hemlock',
+    'larkspurs',
+    'hemp-dogbane',
+    'common-milkweed',
+    'death-camas',
+    'foxglove',
+    'perilla-mint',
+    'black-nightshade',
+    'cocklebur',
+  ])('%s kills within hours: out today', (id) => {
+    // prettier-ignore
+    expect(stockFirst(plantsById.get(id)!, '2027-04-02')).toEqual({ act: 'stock-out-today', dueOn: '2027-04-02' })
+  })
+
+  it.each(['tansy-ragwort', 'bracken', 'locoweeds', 'field-horsetail', 'houndstongue'])(
+    '%s adds up: out of the ration today',
+    (id) => {
+      // prettier-ignore
+      expect(stockFirst(plantsById.get(id)!, '2027-04-02')).toEqual({ act: 'out-of-ration-today', dueOn: '2027-04-02' })
+    },
+  )
+
+  it('no act on a poisonous plant goes into the plan without what becomes of the stock meanwhile', () => {
+    for (const p of flora.plants.filter((x) => x.role === 'toxic')) {
+      expect(stockFirst(p, '2027-04-02')!.dueOn <= '2027-04-16', p.id).toBe(true)
+      for (const stage of stages)
+        for (const act of actionsFor(p, stage).now) {
+          const { text } = proposed(p, act, act.school, '2027-04-02')
+          expect(text, `${p.id} ${stage}`).toMatch(act.school === 'herbicide' ? /Stock out until.*dead, dried and gone.*by the label/ : /Stock out until cut plants are carried out/) // prettier-ignore
+        }
+    }
+  })
+
+  it('another plant has none', () => {
+    expect(stockFirst(plantsById.get('timothy')!, '2027-04-02')).toBeUndefined()
   })
 })
 

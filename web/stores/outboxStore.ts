@@ -57,6 +57,9 @@ const MOST_FAILURES = 3
 
 /** Show a stop of another page, unless this one holds a count of it that the other was made without. */
 function show(command: SaveStop, id: string | undefined, after: string[], version?: number): void {
+  const { versions } = useOutbox.getState()
+  // What was taken before what stands here, or stands on another version than this page, would hide what this page has.
+  if (version !== undefined && version <= (versions[requestOf(command).url] ?? 0)) return
   if (!mayShow(command, id, after, useOutbox.getState())) return
   noteShown(id)
   tellElsewhere(command, version)
@@ -309,7 +312,9 @@ export async function openOutbox(): Promise<void> {
 function heardPosted(entry: Entry): void {
   const gone = [entry.id, ...(entry.after ?? [])]
   set((s) => ({ pending: [...s.pending.filter((p) => !p.id || !gone.includes(p.id)), entry] }))
-  if (entry.command.do === 'save-stop') show(entry.command, entry.id, entry.after ?? [])
+  const { command, base = 0 } = entry
+  if (command.do !== 'save-stop') return
+  if (base === (useOutbox.getState().versions[requestOf(command).url] ?? 0)) show(command, entry.id, entry.after ?? [])
 }
 
 /** Another page sent it: perhaps one that this page had posted. */

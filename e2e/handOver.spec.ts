@@ -162,6 +162,8 @@ for (const [title, heading, plants] of places)
       expect(pages[1]).toContain('What to do')
       expect(pages[1]).toContain('not a veterinary, medical or legal service')
       expect(text).not.toMatch(/\bsafe\b/i)
+      if (title === 'Harm walk and count')
+        expect(pages[0]).toMatch(/Grazed, [^:]*horses[^:]*: not for them while this stands in it \(tansy ragwort/)
       if (plants?.[3] === 'poison-hemlock') expect(pages[0]).toMatch(/Found: poison hemlock.*Call a veterinarian/)
       // "Mostly a 23 % (17 to 30 %), b 18 % (...": none stands alone.
       const opening = /Mostly (.*?)\. Counted/.exec(pages[0]!)![1]!

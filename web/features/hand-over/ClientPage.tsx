@@ -12,6 +12,7 @@ import { countedWords, withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useHerd, useLab } from '../../entities/round/herd.ts'
 import { ClientHarm } from './ClientHarm.tsx'
+import { Answer } from './Answer.tsx'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
@@ -70,6 +71,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   const { outlook } = round.paddock
   const { data: lab } = useLab(round.id)
   const { data: herd } = useHerd(round.paddockId)
+  const animal = herd && animalClass(herd.animal)?.kind
   const measured = lab && labFigures(lab)
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
   const rows = made.taxa.slice(0, 10).map((t) => ({
@@ -79,8 +81,8 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
     harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
-  // A poison that was found takes the room of the first page.
-  const pageIsFull = weighed.harm.found.length > 0
+  // What can harm takes the room of the first page.
+  const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const worth =
     leafy && (outlook === 'grazing' || outlook === 'hay') ? (
       <section className="mt-4 break-inside-avoid">
@@ -136,6 +138,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         </div>
         <p className="font-plant whitespace-nowrap">{say('Fold Sprig')}</p>
       </header>
+      <Answer round={round} weighed={weighed} animal={animal} />
       <p className="mt-3 text-lg leading-snug" data-testid="opening">
         {opening(weighed, plan, byId)}
       </p>
@@ -154,7 +157,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
-      <ClientHarm round={round} weighed={weighed} lab={lab} animal={herd && animalClass(herd.animal)?.kind} />
+      <ClientHarm round={round} weighed={weighed} lab={lab} animal={animal} />
       {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
       {pageIsFull ? null : worth}
       <PageTwo round={round} weighed={weighed} plan={plan} worth={pageIsFull ? worth : null} />

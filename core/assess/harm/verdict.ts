@@ -1,0 +1,43 @@
+import type { FeedForm, Plant } from '../../flora/flora.ts'
+import type { HarmFindings } from './harmFindings.ts'
+import { harmAs, harmsByItself, hasteOf } from './kinds.ts'
+
+/**
+ * What is said of a sward for one kind of stock in one form. None of them is an all-clear: the last says only that what was
+ * counted has nothing on file against it.
+ */
+export type VerdictCode = 'not-for-them' | 'test-first' | 'not-judged' | 'not-excluded'
+
+export interface Verdict {
+  animal: string
+  form: FeedForm
+  code: VerdictCode
+  /** Plants it stands on, those that kill soonest first, then by share; empty for the last two. */
+  plants: string[]
+}
+
+const HASTE = { 'within-hours': 0, 'adds-up': 1, other: 2 } as const
+
+/**
+ * The verdict for a kind of stock: by what was counted, found poisons and feed plants alike, whatever they are grown for. A form
+ * of which nobody has told counts as harmful; what the book does not describe, or has no name yet, is not judged.
+ *
+ * @param animal kind of stock as the plants' files name it
+ */
+export function verdictFor(
+  { found, cautions, notJudged, unnamed }: Pick<HarmFindings, 'found' | 'cautions' | 'notJudged' | 'unnamed'>,
+  plants: Map<string, Plant>,
+  animal: string,
+  form: FeedForm,
+): Verdict {
+  const striking = [...found, ...cautions]
+    .map((f) => ({ plant: plants.get(f.plant)!, share: f.share.estimate }))
+    .filter(({ plant }) => ['harmful', 'unknown'].includes(harmAs(plant, form, [animal]) ?? ''))
+    .sort((a, b) => HASTE[hasteOf(a.plant)] - HASTE[hasteOf(b.plant)] || b.share - a.share)
+    .map((s) => s.plant)
+  const certain = striking.filter(harmsByItself)
+  const said = (code: VerdictCode, of: Plant[] = []): Verdict => ({ animal, form, code, plants: of.map((p) => p.id) })
+  if (certain.length > 0) return said('not-for-them', certain)
+  if (striking.length > 0) return said('test-first', striking)
+  return said(notJudged.length + unnamed.length > 0 ? 'not-judged' : 'not-excluded')
+}

@@ -1,0 +1,65 @@
+import { inSentence } from '@/text/say.ts'
+import { harmVerdictWords } from '@/text/verdictWords.ts'
+import { keptAnimals } from '@/core/assess/harm/exposures.ts'
+import { verdictFor, type Verdict } from '@/core/assess/harm/verdict.ts'
+import type { FeedForm } from '@/core/flora/flora.ts'
+import type { Round } from '@/core/records/round.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { listed, say } from '../../language/say.ts'
+
+const formWords: Partial<Record<FeedForm, () => string>> = {
+  standing: () => say('Grazed'),
+  hay: () => say('As hay'),
+}
+/** So many plants are named with a verdict; the others stand below. */
+const MOST = 3
+
+interface Line {
+  form: FeedForm
+  animals: string[]
+  verdict: Verdict
+}
+
+/** Kinds of stock of which the same is said stand together. */
+function lines(verdicts: Verdict[]): Line[] {
+  const together = new Map<string, Line>()
+  for (const verdict of verdicts) {
+    const { form, code, plants, animal } = verdict
+    const key = `${form} ${code} ${plants.slice(0, MOST).join()}`
+    const line = together.get(key)
+    if (line) line.animals.push(animal)
+    else together.set(key, { form, animals: [animal], verdict })
+  }
+  return [...together.values()]
+}
+
+/** What the client asked, and what is said to it for their stock, before any share. */
+export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: string | undefined }) {
+  const byId = useFlora((s) => s.byId)
+  const { outlook } = round.paddock
+  if (outlook !== 'grazing' && outlook !== 'hay') return null
+  const animals = animal ? [animal] : keptAnimals
+  const forms = outlook === 'hay' ? (['hay', 'standing'] as const) : (['standing', 'hay'] as const)
+  const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form)))
+  const name = (id: string) => inSentence(byId.get(id)!.commonName.replace(/ \(.*\)/, ''))
+  return (
+    <section className="mt-3 leading-snug" data-testid="answer" aria-label={say('The answer')}>
+      {round.purpose ? <p className="font-plant text-lg">{round.purpose}</p> : null}
+      <ul>
+        {lines(said).map(({ form, animals: of, verdict: { code, plants } }) => (
+          <li key={`${form} ${of.join()}`}>
+            <b>
+              {formWords[form]!()}, {listed(of)}:
+            </b>{' '}
+            {harmVerdictWords(code)}
+            {plants.length > 0
+              ? ` (${plants.slice(0, MOST).map(name).join(', ')}${plants.length > MOST ? ' …' : ''})`
+              : ''}
+            .
+          </li>
+        ))}
+      </ul>
+    </section>
+  )
+}

@@ -73,16 +73,16 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   const { data: herd } = useHerd(round.paddockId)
   const animal = herd && animalClass(herd.animal)?.kind
   const measured = lab && labFigures(lab)
+  // What can harm takes the room of the first page.
+  const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
-  const rows = made.taxa.slice(0, 10).map((t) => ({
+  const rows = made.taxa.slice(0, pageIsFull ? 8 : 10).map((t) => ({
     id: t.taxon,
     name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
     group: t.group,
     harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
-  // What can harm takes the room of the first page.
-  const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const worth =
     leafy && (outlook === 'grazing' || outlook === 'hay') ? (
       <section className="mt-4 break-inside-avoid">
@@ -139,7 +139,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         <p className="font-plant whitespace-nowrap">{say('Fold Sprig')}</p>
       </header>
       <Answer round={round} weighed={weighed} animal={animal} />
-      <p className="mt-3 text-lg leading-snug" data-testid="opening">
+      <p className={`mt-2 leading-snug ${pageIsFull ? '' : 'text-lg'}`} data-testid="opening">
         {opening(weighed, plan, byId)}
       </p>
       <p className="mt-1">

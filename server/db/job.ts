@@ -7,9 +7,11 @@ import type { Sql } from './db.ts'
  * @returns false where another one has it
  */
 export async function takeJob(db: Sql, name: string, ms: number): Promise<boolean> {
+  // One that ends long after ours would was taken by a clock that was ahead; one that began a moment before or after was not.
   const { rows } = await db.query(
     `insert into job as j (name, until) values ($1, now() + $2 * interval '1 millisecond')
-     on conflict (name) do update set until = excluded.until where j.until < now() or j.until > excluded.until returning name`,
+     on conflict (name) do update set until = excluded.until
+       where j.until < now() or j.until > excluded.until + interval '1 minute' returning name`,
     [name, ms],
   )
   return rows.length > 0

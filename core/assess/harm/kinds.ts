@@ -141,8 +141,10 @@ const worst = (words: FormWord[]): FormWord => words.reduce((a, b) => (ORDER[b] 
 /**
  * What is said of one note of harm in a form. The plant's file tells of its first harm; each further kind of it, and each
  * other note, goes by its kind.
+ *
+ * @param note one of the plant's own
  */
-function wordOf(plant: Plant, note: HarmNote, form: FeedForm): FormWord {
+export function noteAs(plant: Plant, note: HarmNote, form: FeedForm): FormWord {
   if (form === 'standing') return 'harmful'
   const ofKinds = kindsOf(note).map((k) => madeInto[k][form] ?? 'unknown')
   if (note !== plant.harm[0] || !plant.exposure) return worst(ofKinds)
@@ -157,5 +159,5 @@ function wordOf(plant: Plant, note: HarmNote, form: FeedForm): FormWord {
  */
 export function harmAs(plant: Plant, form: FeedForm, animals?: readonly string[]): FormWord | undefined {
   const striking = plant.harm.filter((h) => !animals || h.who.some((w) => animals.includes(w)))
-  return striking.length > 0 ? worst(striking.map((h) => wordOf(plant, h, form))) : undefined
+  return striking.length > 0 ? worst(striking.map((h) => noteAs(plant, h, form))) : undefined
 }

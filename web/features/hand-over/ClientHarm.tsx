@@ -5,7 +5,7 @@ import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { nitrateStep, type LabResult } from '@/core/assess/feed/labResult.ts'
 import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
 import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
-import { harmAs, harmsByItself } from '@/core/assess/harm/kinds.ts'
+import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
 import type { FormWord, Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
@@ -71,17 +71,17 @@ function CanHarm({ harm, animal }: { harm: WeighUp['harm']; animal: string | und
     <div className="mt-1 text-sm leading-snug" data-testid="can-harm">
       <b>{say('Counted here, and can harm:')}</b>
       <ul>
-        {here.slice(0, MOST).map(({ plant, share, notes }) => (
+        {here.slice(0, MOST).map(({ plant, share }) => (
           <li key={plant.id}>
             <Say
               text="<b/> {{share}}: {{notes}}"
               values={{
                 share: withInterval(share),
-                notes: notes
+                notes: plant.harm
                   .filter((n) => animal === undefined || n.who.includes(animal) || n.who.includes('people'))
                   .map((n) => {
-                    const hay = harmAs({ ...plant, harm: plant.harm.filter((h) => h === plant.harm[0] || h === n) }, 'hay', n.who) // prettier-ignore
-                    return `${listed(n.who)}: ${harmKindWords(n)}${hay && n.who.some((w) => w !== 'people') ? `, ${hayWords[hay]()}` : ''}`
+                    const ofStock = n.who.some((w) => w !== 'people')
+                    return `${listed(n.who)}: ${harmKindWords(n)}${ofStock ? `, ${hayWords[noteAs(plant, n, 'hay')]()}` : ''}`
                   })
                   .join('; '),
               }}

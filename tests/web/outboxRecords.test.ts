@@ -127,3 +127,22 @@ it('the one chosen changes only what it had changed: what else they wrote stands
   await done(here)
   expect(sent.at(-1)!.body).toMatchObject({ text: 'Mine', owner: 'Joss' })
 })
+
+it('a list that grows with each key while the server is away does not outgrow a request', async () => {
+  const here = await page(null)
+  const runner = { runnerHairy: true, calyxRed: false, stipuleRed: null }
+  const runners: object[] = []
+  for (let i = 0; i < 600; i++) {
+    runners.push({ ...runner, id: crypto.randomUUID() })
+    here.post({ do: 'keep-apart', kind: 'runners', subject: 'p', value: { runners: [...runners], suspect: [] } })
+  }
+  answerWith = () => json({ subject: 'p' })
+  await here.drain()
+  await done(here)
+  const { body } = sent.at(-1)!
+  expect((body as { runners: object[] }).runners).toHaveLength(600)
+  expect(body.seen![0]).toBeNull()
+  expect(body.seen!.length).toBeGreaterThan(1)
+  // The server takes a megabyte.
+  expect(JSON.stringify(body).length).toBeLessThan(300_000)
+})

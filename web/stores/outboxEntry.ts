@@ -29,6 +29,8 @@ export type Refused = Kept & { message: string }
 
 /** What is kept of how often a command took the place of another: more than these are never under way. */
 const MOST_AFTER = 100
+/** Characters of what was sent of a record before. */
+const MOST_SEEN_BYTES = 100_000
 
 export const done = (...entries: { id?: string; n?: number }[]): Done[] =>
   entries.flatMap((e) => (e.id ? [{ id: e.id, n: e.n ?? 0, state: 'done' as const }] : []))
@@ -58,7 +60,12 @@ function seenOf(replaced: Kept[], seen: StandsOn['seen']): StandsOn['seen'] {
   if (!replaced[0]) return seen
   const sent = replaced.map((r) => valueOf(r.command)).filter((v) => v !== undefined)
   const [first = null, ...later] = [...(replaced[0].seen ?? []), ...sent]
-  return [first, ...later.slice(-MOST_AFTER)]
+  // A list that grows with each key would fill the request: the latest are those that may just have arrived. Where an earlier
+  // one had, the server puts the two together, or shows both.
+  let room = MOST_SEEN_BYTES
+  const latest = later.slice(-MOST_AFTER).reverse()
+  const kept = latest.filter((value) => (room -= JSON.stringify(value).length) >= 0)
+  return [first, ...kept.reverse()]
 }
 
 /** A new entry in place of those of its key that still wait: what they changed stands on the same, and one may have arrived. */

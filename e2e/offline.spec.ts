@@ -242,3 +242,25 @@ test('a round is handed on as a file, opened where it is unknown, and merged whe
     .setInputFiles({ name: 'x.json', mimeType: 'application/json', buffer: Buffer.from('{"kind":"else"}') })
   await expect(page.getByText('This is not a round file')).toBeVisible()
 })
+
+test('of many rounds the first are shown, the others when asked for, and one is found by words', async ({ page }) => {
+  const { paddocks } = (await (await fetch(`${address}/api/places`)).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
+  for (let n = 1; n <= 40; n++)
+    await fetch(`${address}/api/rounds`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ id: randomUUID(), paddockId: paddocks[0]!.id, title: `Many ${n}`, purpose: '', plannedOn: '2027-06-01', pointsPerStop: 20, stops: 3 }), // prettier-ignore
+    })
+  await page.goto(`${address}/rounds`)
+  const many = page.getByRole('button', { name: /many \d/ })
+  await expect(many.first()).toBeVisible()
+  const before = await many.count()
+  expect(before).toBeLessThanOrEqual(20)
+  await page.getByRole('button', { name: /^Show more, \d+ are left/ }).first().click() // prettier-ignore
+  await expect(many).toHaveCount(40)
+  await page.getByLabel(/^Find a round/).fill(`many 17 ${paddocks[0]!.name.split(' ')[0]!}`)
+  await expect(many).toHaveCount(1)
+  await expect(many).toContainText('many 17')
+  await page.getByLabel(/^Find a round/).fill('nowhere at all')
+  await expect(page.getByText('No round is found by that.')).toBeVisible()
+})

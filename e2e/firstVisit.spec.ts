@@ -10,12 +10,13 @@ async function visit(page: Page, place: string) {
   const said: string[] = []
   page.on('console', (m) => said.push(m.text()))
   const asked: string[] = []
-  page.on('request', (r) => asked.push(new URL(r.url()).pathname))
+  const addressOf = (url: string) => `${new URL(url).pathname}${new URL(url).search}`
+  page.on('request', (r) => asked.push(addressOf(r.url())))
   await page.goto(place)
   await expect(page.locator('main:not([aria-busy]) h1').filter({ visible: true }).first()).toBeVisible()
   const times = await page.evaluate(() =>
     (performance.getEntriesByType('resource') as PerformanceResourceTiming[]).map((r) => ({
-      name: new URL(r.name).pathname,
+      name: `${new URL(r.name).pathname}${new URL(r.name).search}`,
       from: r.startTime,
       to: r.responseEnd,
     })),

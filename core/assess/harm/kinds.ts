@@ -95,9 +95,15 @@ const DEPENDS: ReadonlySet<HarmKind> = new Set([
   'sorghum-cystitis',
 ])
 
-/** Whether a plant harms by itself: a poison, or a harm that does not depend on weather, season, fungus or soil. */
-export const harmsByItself = (plant: Plant): boolean =>
-  plant.role === 'toxic' || plant.harm.some((h) => kindsOf(h).some((k) => !DEPENDS.has(k)))
+/**
+ * Whether a plant harms by itself: a poison, or a harm that does not depend on weather, season, fungus or soil.
+ *
+ * @param animal kind of stock that it strikes so; left out: any
+ */
+export const harmsByItself = (plant: Plant, animal?: string): boolean =>
+  plant.harm
+    .filter((h) => animal === undefined || h.who.includes(animal))
+    .some((h) => plant.role === 'toxic' || kindsOf(h).some((k) => !DEPENDS.has(k)))
 
 /** Kinds that are told to kill within hours or a day. Kingsbury 1964 and Burrows & Tyrl, from memory. */
 const WITHIN_HOURS: ReadonlySet<HarmKind> = new Set([

@@ -35,7 +35,7 @@ export function verdictFor(
     .filter(({ plant }) => ['harmful', 'unknown'].includes(harmAs(plant, form, [animal]) ?? ''))
     .sort((a, b) => HASTE[hasteOf(a.plant)] - HASTE[hasteOf(b.plant)] || b.share - a.share)
     .map((s) => s.plant)
-  const certain = striking.filter(harmsByItself)
+  const certain = striking.filter((p) => harmsByItself(p, animal))
   const said = (code: VerdictCode, of: Plant[] = []): Verdict => ({ animal, form, code, plants: of.map((p) => p.id) })
   if (certain.length > 0) return said('not-for-them', certain)
   if (striking.length > 0) return said('test-first', striking)

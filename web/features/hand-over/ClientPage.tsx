@@ -34,7 +34,7 @@ function opening({ composition: made, harm }: WeighUp, plan: PlanLine[], byId: M
       ? say('; bare ground and litter {{withInterval}}', { withInterval: withInterval(ground) })
       : ''
   const found = harm.found.map((f) => inSentence(byId.get(f.plant)!.commonName))
-  const can = harm.cautions.flatMap((c) => byId.get(c.plant) ?? []).filter(harmsByItself)
+  const can = harm.cautions.flatMap((c) => byId.get(c.plant) ?? []).filter((p) => harmsByItself(p))
   const open = harm.unnamed.length + harm.notJudged.length
   const harmful = [
     found.length > 0
@@ -76,7 +76,12 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   // What can harm takes the room of the first page.
   const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
-  const rows = made.taxa.slice(0, pageIsFull ? 8 : 10).map((t) => ({
+  // What harms is drawn however little of it there is.
+  const most = pageIsFull ? 8 : 10
+  const harming = made.taxa.filter((t) => harmful(byId.get(t.taxon))).slice(0, most)
+  const others = made.taxa.filter((t) => !harming.includes(t)).slice(0, most - harming.length)
+  const drawn = made.taxa.filter((t) => harming.includes(t) || others.includes(t))
+  const rows = drawn.map((t) => ({
     id: t.taxon,
     name: taxonName(t.taxon, byId).replace(/ \(.*\)/, ''),
     group: t.group,

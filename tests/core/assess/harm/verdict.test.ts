@@ -33,6 +33,14 @@ describe('the verdict for stock and use', () => {
       'not-for-them',
       'alsike-clover',
     ],
+    [
+      'alsike for cattle is a matter of bloat',
+      { orchardgrass: 8, 'alsike-clover': 2 },
+      'cattle',
+      'standing',
+      'test-first',
+      'alsike-clover',
+    ],
     ['tall fescue for mares', { 'tall-fescue': 10 }, 'horses', 'hay', 'test-first', 'tall-fescue'],
     ['ragwort in hay', { timothy: 9, 'tansy-ragwort': 1 }, 'cattle', 'hay', 'not-for-them', 'tansy-ragwort'],
     [

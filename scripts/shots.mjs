@@ -206,7 +206,10 @@ const shots = {
   'hand-over': {
     size: desktop,
     full: true,
-    go: async (p) => p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/hand-over`),
+    go: async (p) => {
+      await p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/hand-over`)
+      await p.getByTestId('opening').waitFor()
+    },
   },
   'plant-book': { size: desktop, go: (p) => p.goto(`${address}/plants`) },
   plant: { size: desktop, full: true, go: (p) => p.goto(`${address}/plants/poison-hemlock`) },

@@ -4,6 +4,7 @@ import { say } from './say.ts'
 const words: Record<VerdictCode, () => string> = {
   'not-for-them': () => say('not for them while this stands in it'),
   'test-first': () => say('test first'),
+  lessened: () => say('harm on file that is reported lessened in this form, not gone'),
   'not-judged': () => say('not judged: part of it has no name or no file'),
   'not-excluded': () => say('nothing on file against what was counted; what was not met is not excluded'),
 }

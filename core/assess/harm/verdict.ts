@@ -6,7 +6,7 @@ import { harmAs, harmsByItself, hasteOf } from './kinds.ts'
  * What is said of a sward for one kind of stock in one form. None of them is an all-clear: the last says only that what was
  * counted has nothing on file against it.
  */
-export type VerdictCode = 'not-for-them' | 'test-first' | 'not-judged' | 'not-excluded'
+export type VerdictCode = 'not-for-them' | 'test-first' | 'lessened' | 'not-judged' | 'not-excluded'
 
 export interface Verdict {
   animal: string
@@ -30,14 +30,16 @@ export function verdictFor(
   animal: string,
   form: FeedForm,
 ): Verdict {
-  const striking = [...found, ...cautions]
+  const onFile = [...found, ...cautions]
     .map((f) => ({ plant: plants.get(f.plant)!, share: f.share.estimate }))
-    .filter(({ plant }) => ['harmful', 'unknown'].includes(harmAs(plant, form, [animal]) ?? ''))
+    .filter(({ plant }) => harmAs(plant, form, [animal]) !== undefined)
     .sort((a, b) => HASTE[hasteOf(a.plant)] - HASTE[hasteOf(b.plant)] || b.share - a.share)
     .map((s) => s.plant)
+  const striking = onFile.filter((p) => harmAs(p, form, [animal]) !== 'lessened')
   const certain = striking.filter((p) => harmsByItself(p, animal))
   const said = (code: VerdictCode, of: Plant[] = []): Verdict => ({ animal, form, code, plants: of.map((p) => p.id) })
   if (certain.length > 0) return said('not-for-them', certain)
   if (striking.length > 0) return said('test-first', striking)
-  return said(notJudged.length + unnamed.length > 0 ? 'not-judged' : 'not-excluded')
+  if (notJudged.length + unnamed.length > 0) return said('not-judged')
+  return onFile.length > 0 ? said('lessened', onFile) : said('not-excluded')
 }

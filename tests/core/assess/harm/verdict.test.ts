@@ -41,6 +41,9 @@ describe('the verdict for stock and use', () => {
       'test-first',
       'alsike-clover',
     ],
+    // A poison that drying lessens is never called nothing on file.
+    ['buttercup in hay', { timothy: 8, 'tall-buttercup': 2 }, 'cattle', 'hay', 'lessened', 'tall-buttercup'],
+    ['clover that bloats, in hay', { timothy: 8, 'white-clover': 2 }, 'cattle', 'hay', 'lessened', 'white-clover'],
     ['tall fescue for mares', { 'tall-fescue': 10 }, 'horses', 'hay', 'test-first', 'tall-fescue'],
     ['ragwort in hay', { timothy: 9, 'tansy-ragwort': 1 }, 'cattle', 'hay', 'not-for-them', 'tansy-ragwort'],
     [
@@ -74,8 +77,14 @@ describe('the verdict for stock and use', () => {
   })
 
   it('no verdict says that anything is without harm', () => {
-    for (const code of ['not-for-them', 'test-first', 'not-judged', 'not-excluded'] as const)
+    for (const code of ['not-for-them', 'test-first', 'lessened', 'not-judged', 'not-excluded'] as const)
       expect(harmVerdictWords(code)).not.toMatch(/\bsafe|harmless|no harm|clean\b/i)
-    expect(feedForms).toContain('hay')
+    // Whatever is on file against an animal, in any form: never "nothing on file".
+    for (const p of flora.plants)
+      for (const animal of keptAnimals.filter((a) => p.harm.some((h) => h.who.includes(a))))
+        for (const form of feedForms)
+          expect(of({ timothy: 19, [p.id]: 1 }, animal, form).code, `${p.id} ${animal} ${form}`).not.toBe(
+            'not-excluded',
+          )
   })
 })

@@ -77,7 +77,8 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
   const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
   // What harms is drawn however little of it there is.
-  const most = pageIsFull ? 8 : 10
+  // Where nobody has said what is kept, the answer takes a line for each kind of stock.
+  const most = !pageIsFull ? 10 : animal ? 8 : 6
   const harming = made.taxa.filter((t) => harmful(byId.get(t.taxon))).slice(0, most)
   const others = made.taxa.filter((t) => !harming.includes(t)).slice(0, most - harming.length)
   const drawn = made.taxa.filter((t) => harming.includes(t) || others.includes(t))

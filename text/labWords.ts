@@ -30,6 +30,8 @@ export function labProblemWords(problem: LabProblem): string {
     return say('The column "{{h}}" does not say whether it is NO3, NO3-N or KNO3: the nitrate was not read.', problem.values) // prettier-ignore
   if (problem.code === 'nitrate-not-read')
     return say('Row {{i}}: the nitrate "{{cell}}" was not read. Type it in ppm NO3-N, or ask the laboratory.', problem.values) // prettier-ignore
+  if (problem.code === 'figure-not-read')
+    return say('Row {{i}}: "{{cell}}" under "{{h}}" was not read: its unit is not said, or no forage holds so much.', problem.values) // prettier-ignore
   return say(
     'Row {{i}} was left out: protein, ADF and NDF must be percent of dry matter, ADF not above NDF.',
     problem.values,

@@ -3,6 +3,7 @@ import { say } from './say.ts'
 
 const words: Record<VerdictCode, () => string> = {
   'not-for-them': () => say('not for them while this stands in it'),
+  'act-first': () => say('not before this is settled'),
   'test-first': () => say('test first'),
   lessened: () => say('harm on file that is reported lessened in this form, not gone'),
   'not-judged': () => say('not judged: part of it has no name or no file'),

@@ -179,6 +179,13 @@ export interface Hazard {
   shows: string
   /** What no eye can. */
   hidden: string
+  /**
+   * What each plant brings to it, low and high: for nitrate and others nothing; centimetres for prussic acid (grazed from this height on),
+   * ppb for the endophyte, weight against alfalfa for bloat, % of dry matter for oestrogen and oxalate, % of the diet for sun-burn.
+   */
+  amounts?: Record<string, [number, number]>
+  /** Plants beside which it is told to be less. */
+  lowers?: string[]
   /** The test that tells; "none" where there is none. */
   test: string
   do: string

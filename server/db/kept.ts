@@ -1,7 +1,5 @@
+import type { KeptKind } from '@/contract/commands.ts'
 import type { Sql } from './db.ts'
-
-export const keptKinds = ['herd', 'lab', 'runners', 'sowing'] as const
-export type KeptKind = (typeof keptKinds)[number]
 
 export interface Kept {
   subject: string

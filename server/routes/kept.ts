@@ -2,8 +2,9 @@ import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
-import { dropKept, getKept, keptKinds, listKept, putKept, type KeptKind } from '../db/kept.ts'
-import { getEvent, getPaddock } from '../db/places.ts'
+import { keptKinds, type KeptKind } from '@/contract/commands.ts'
+import { dropKept, getKept, listKept, putKept } from '../db/kept.ts'
+import { getEvent, getHolding, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
@@ -12,7 +13,7 @@ import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { HerdInput, LabInput, RunnersInput, SowingChecksInput } from './keptInput.ts'
+import { ConditionsInput, ContactsInput, HerdInput, LabInput, RunnersInput, SowingChecksInput } from './keptInput.ts'
 
 const kindOf = (kind: string): KeptKind => {
   const known = keptKinds.find((k) => k === kind)
@@ -26,6 +27,8 @@ const kinds = {
   lab: { input: LabInput, of: getRound, missing: 'There is no such round.' },
   runners: { input: RunnersInput, of: getPaddock, missing: 'There is no such paddock.' },
   sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
+  conditions: { input: ConditionsInput, of: getRound, missing: 'There is no such round.' },
+  contacts: { input: ContactsInput, of: getHolding, missing: 'There is no such holding.' },
 } as const
 
 /** Checks of a sowing and runners are added to by whoever looks: they stand for themselves. */

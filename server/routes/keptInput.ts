@@ -18,7 +18,9 @@ import {
   Min,
   ValidateNested,
 } from 'class-validator'
-import type { LabResult } from '@/core/assess/feed/labResult.ts'
+import { labExtras, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { frosts, type Conditions, type Frost } from '@/core/records/conditions.ts'
+import type { Contacts } from '@/core/records/contacts.ts'
 import { animalClasses } from '@/core/assess/feed/needs.ts'
 import { runnerGroups, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
 import { sowingFlags, type SeedlingFrame, type SowingCheck, type SowingFlag } from '@/core/records/sowingCheck.ts'
@@ -44,7 +46,56 @@ export class LabInput implements LabResult {
   @IsNumber(number) @Min(0) @Max(100) adfPct!: number
   @IsNumber(number) @Min(0) @Max(100) ndfPct!: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(1_000_000) nitrateNPpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.hcnPpm) hcnPpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ergovalinePpb) ergovalinePpb?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ergotAlkaloidPpb) ergotAlkaloidPpb?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.formononetinPct) formononetinPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.coumestanPpm) coumestanPpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.kPct) kPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.caPct) caPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.mgPct) mgPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.wscPct) wscPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.starchPct) starchPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.sePpm) sePpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.cuPpm) cuPpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.moPpm) moPpm?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ph) ph?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.dryPct) dryPct?: number
   @IsBoolean() simulated!: boolean
+}
+
+const DAY = /^\d{4}-\d{2}-\d{2}$/
+
+/** What somebody knows of the day, the weather and the stock of a round. */
+export class ConditionsInput implements Conditions {
+  @IsOptional() @IsBoolean() pregnant?: boolean
+  @IsOptional() @IsNumber(number) @Min(0) @Max(500) heightCm?: number
+  @IsOptional() @IsIn(frosts) frost?: Frost
+  @IsOptional() @IsDateString({ strict: true }) @Matches(DAY) frostOn?: string
+  @IsOptional() @IsBoolean() drought?: boolean
+  @IsOptional() @IsDateString({ strict: true }) @Matches(DAY) rainOn?: string
+  @IsOptional() @IsNumber(number) @Min(0) @Max(2000) nitrogenKgPerHa?: number
+  @IsOptional() @IsBoolean() potash?: boolean
+  @IsOptional() @IsNumber(number) @Min(0) @Max(10_000) waterNitrateMgPerL?: number
+  @IsOptional() @IsBoolean() wet?: boolean
+  @IsOptional() @IsInt() @Min(1) @Max(10_000) tillersTested?: number
+  @IsOptional() @IsInt() @Min(0) @Max(10_000) tillersInfected?: number
+  @IsOptional() @IsDateString({ strict: true }) @Matches(DAY) joiningOn?: string
+  @IsOptional() @IsInt() @Min(1) @Max(100_000) headsLooked?: number
+  @IsOptional() @IsInt() @Min(0) @Max(100_000) headsWithErgot?: number
+  @IsOptional() @IsDateString({ strict: true }) @Matches(DAY) cutOn?: string
+  @IsOptional() @IsBoolean() conditioned?: boolean
+  @IsOptional() @IsBoolean() wrapped?: boolean
+}
+
+/** Who stands behind the pages of a holding, and whom its people call. */
+export class ContactsInput implements Contacts {
+  @IsOptional() @IsString() @MaxLength(200) advisor?: string
+  @IsOptional() @IsString() @MaxLength(200) credentials?: string
+  @IsOptional() @IsString() @MaxLength(60) advisorPhone?: string
+  @IsOptional() @IsString() @MaxLength(200) vet?: string
+  @IsOptional() @IsString() @MaxLength(60) vetPhone?: string
+  @IsOptional() @IsString() @MaxLength(60) poisonLine?: string
 }
 
 class RunnerInput implements Runner {

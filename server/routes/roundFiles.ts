@@ -52,10 +52,13 @@ async function take(tx: Sql, book: Book, input: RoundFileInput): Promise<RoundFi
   return taken
 }
 
+/** A round of 500 stops with as many hits as a person counts. */
+const LARGEST = { objects: 60_000, values: 300_000 }
+
 /** Rounds handed on as one file. */
 export function roundFileRoutes(db: Db, book: Book): Router {
   return Router().post('/round-files', async (req, res) => {
-    const input = parseBody(RoundFileInput, req.body)
+    const input = parseBody(RoundFileInput, req.body, LARGEST)
     res.status(201).json(await db.transaction((tx) => take(tx, book, input)))
   })
 }

@@ -10,9 +10,46 @@ export interface LabResult {
   ndfPct: number
   /** Nitrate as NO3-N, parts per million of dry matter, where it was asked for. */
   nitrateNPpm?: number
+  /** Further figures, by their key in `labExtras`. */
+  hcnPpm?: number
+  ergovalinePpb?: number
+  ergotAlkaloidPpb?: number
+  formononetinPct?: number
+  coumestanPpm?: number
+  kPct?: number
+  caPct?: number
+  mgPct?: number
+  wscPct?: number
+  starchPct?: number
+  sePpm?: number
+  cuPpm?: number
+  moPpm?: number
+  ph?: number
+  /** Dry matter, % of the feed as it came. */
+  dryPct?: number
   /** True where no laboratory saw it: the stand-in made it up. */
   simulated: boolean
 }
+
+/** Figures that a danger is worked out from, each with the highest that any forage was told to hold: more is another unit. From memory. */
+export const labExtras = {
+  hcnPpm: 5000,
+  ergovalinePpb: 20_000,
+  ergotAlkaloidPpb: 100_000,
+  formononetinPct: 5,
+  coumestanPpm: 2000,
+  kPct: 12,
+  caPct: 5,
+  mgPct: 2,
+  wscPct: 45,
+  starchPct: 45,
+  sePpm: 1000,
+  cuPpm: 500,
+  moPpm: 300,
+  ph: 9,
+  dryPct: 100,
+} as const
+export type LabExtra = keyof typeof labExtras
 
 /** How far two laboratories lie apart on one sample, points either way 95 times in 100: common practice, no source. */
 export const LAB_POINTS = { cpPct: 1, adfPct: 1.5, ndfPct: 2 } as const

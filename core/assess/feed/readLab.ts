@@ -1,5 +1,5 @@
 import { coded, type Coded } from '../../coded.ts'
-import type { LabResult } from './labResult.ts'
+import { labExtras, type LabExtra, type LabResult } from './labResult.ts'
 
 /** Parts per million of NO3-N in one of each salt: molecular weights of NO3 (62.0) and KNO3 (101.1) over that of N (14.0). */
 const PER_NITROGEN = { 'NO3-N': 1, NO3: 4.43, KNO3: 7.22 } as const
@@ -10,7 +10,8 @@ const LEAST_PPM = 20
 /** More than a tenth of the dry matter is no nitrate of forage: another unit was meant. Common practice, no source. */
 const MOST_PPM = 100_000
 
-type Key = 'sample' | 'cpPct' | 'adfPct' | 'ndfPct' | 'dryPct' | 'waterPct' | 'nitrate'
+type Extra = Exclude<LabExtra, 'dryPct'>
+type Key = 'sample' | 'cpPct' | 'adfPct' | 'ndfPct' | 'dryPct' | 'waterPct' | 'nitrate' | Extra
 const names: { key: Key; is: RegExp }[] = [
   { key: 'nitrate', is: /nitrate|\bk?no3/ },
   { key: 'sample', is: /^(sample|name|id|lab(oratory)? ?(no|number))$/ },
@@ -19,20 +20,37 @@ const names: { key: Key; is: RegExp }[] = [
   { key: 'ndfPct', is: /^(andf|andfom|ndf|neutral detergent fib(re|er))$/ },
   { key: 'dryPct', is: /^(dm|dry matter)$/ },
   { key: 'waterPct', is: /^(moisture|water)$/ },
+  { key: 'hcnPpm', is: /^(hcn|prussic acid|cyanide|hydrogen cyanide)$/ },
+  { key: 'ergovalinePpb', is: /^ergovaline$/ },
+  { key: 'ergotAlkaloidPpb', is: /^(total )?ergot alkaloids?$/ },
+  { key: 'formononetinPct', is: /^formononetin$/ },
+  { key: 'coumestanPpm', is: /^(coumestans?|coumestrol)$/ },
+  { key: 'kPct', is: /^(k|potassium)$/ },
+  { key: 'caPct', is: /^(ca|calcium)$/ },
+  { key: 'mgPct', is: /^(mg|magnesium)$/ },
+  { key: 'wscPct', is: /^(wsc|esc|sugars?|water soluble carbohydrates?|water-soluble carbohydrates?)$/ },
+  { key: 'starchPct', is: /^starch$/ },
+  { key: 'sePpm', is: /^(se|selenium)$/ },
+  { key: 'cuPpm', is: /^(cu|copper)$/ },
+  { key: 'moPpm', is: /^(mo|molybdenum)$/ },
+  { key: 'ph', is: /^ph$/ },
 ]
+const extras = Object.keys(labExtras).filter((k): k is Extra => k !== 'dryPct')
 
-type Unit = '%' | 'ppm' | 'g/kg'
+type Unit = '%' | 'ppm' | 'g/kg' | 'ppb'
 /** Ppm in one of each unit. */
-const PPM_OF: Record<Unit, number> = { '%': 10_000, ppm: 1, 'g/kg': 1000 }
+const PPM_OF: Record<Unit, number> = { '%': 10_000, ppm: 1, 'g/kg': 1000, ppb: 0.001 }
 
 const unitIn = (text: string): Unit | undefined =>
-  /ppm|mg ?\/ ?kg/.test(text)
-    ? 'ppm'
-    : /g ?\/ ?kg/.test(text)
-      ? 'g/kg'
-      : /%|\bpct\b|percent/.test(text)
-        ? '%'
-        : undefined
+  /ppb|[uµμ]g ?\/ ?kg/.test(text)
+    ? 'ppb'
+    : /ppm|mg ?\/ ?kg/.test(text)
+      ? 'ppm'
+      : /g ?\/ ?kg/.test(text)
+        ? 'g/kg'
+        : /%|\bpct\b|percent/.test(text)
+          ? '%'
+          : undefined
 
 const saltIn = (text: string): Salt | undefined =>
   /kno3|potassium nitrate/.test(text)
@@ -50,7 +68,7 @@ const plain = (header: string): string =>
   header
     .toLowerCase()
     .replace(/as[ -](fed|received|sampled|is)/g, ' ')
-    .replace(/\(.*?\)|%|ppm|mg ?\/ ?kg|g ?\/ ?kg|pct|percent|,|_/g, ' ')
+    .replace(/\(.*?\)|%|pp[mb]|[uµμm]g ?\/ ?kg|g ?\/ ?kg|pct|percent|,|_/g, ' ')
     .replace(/\s+/g, ' ')
     .trim()
     .replace(/ (of )?(dm|dry matter)( basis)?$/, '')
@@ -77,14 +95,22 @@ function columnOf(header: string): Column | undefined {
 export function labNumber(cell: string): number | undefined {
   const text = cell
     .toLowerCase()
-    .replace(/%|ppm|mg ?\/ ?kg|g ?\/ ?kg|percent/g, '')
+    .replace(/%|pp[mb]|[uµμm]?g ?\/ ?kg|percent/g, '')
     .trim()
   if (/^\d{1,3}([, \u00a0]\d{3})+(\.\d+)?$/.test(text)) return Number(text.replace(/[, \u00a0]/g, ''))
   return /^\d+([.,]\d+)?$/.test(text) ? Number(text.replace(',', '.')) : undefined
 }
 
 export type LabProblem =
-  | Coded<'column-not-used' | 'column-twice' | 'column-as-fed' | 'row-left-out' | 'nitrate-salt' | 'nitrate-not-read'>
+  | Coded<
+      | 'column-not-used'
+      | 'column-twice'
+      | 'column-as-fed'
+      | 'row-left-out'
+      | 'nitrate-salt'
+      | 'nitrate-not-read'
+      | 'figure-not-read'
+    >
   | { code: 'columns-missing'; columns: ('cpPct' | 'adfPct' | 'ndfPct')[] }
 
 export interface LabFile {
@@ -131,6 +157,23 @@ function nitrateOf(column: Column, cell: string, drySharePct: number | undefined
   return ppm >= LEAST_PPM && ppm <= MOST_PPM ? ppm : undefined
 }
 
+/** The unit that the name of a figure ends in. */
+const unitOfKey = (key: Extra): Unit | undefined =>
+  key.endsWith('Pct') ? '%' : key.endsWith('Ppm') ? 'ppm' : key.endsWith('Ppb') ? 'ppb' : undefined
+
+/** A further figure in the unit of its name; undefined where its unit is not said or it is more than forage holds. */
+function extraOf(key: Extra, column: Column, cell: string, drySharePct: number | undefined): number | undefined {
+  const value = labNumber(cell)
+  if (value === undefined) return undefined
+  const wanted = unitOfKey(key)
+  const unit = unitIn(cell.toLowerCase()) ?? column.unit
+  if (wanted !== undefined && unit === undefined) return undefined
+  if (column.asFed && wanted !== undefined && drySharePct === undefined) return undefined
+  const ofDry = column.asFed && wanted !== undefined ? (value * 100) / drySharePct! : value
+  const inUnit = wanted === undefined ? ofDry : (ofDry * PPM_OF[unit!]) / PPM_OF[wanted]
+  return inUnit <= labExtras[key] ? inUnit : undefined
+}
+
 /**
  * Results from the rows of a spreadsheet, headers as laboratories write them. What could mean two things is not read and is
  * said: a nitrate that is taken for another salt or unit is wrong by four or by ten thousand.
@@ -164,9 +207,19 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
     const nitrate = column && cell('nitrate') !== '' ? nitrateOf(column, cell('nitrate'), drySharePct) : undefined
     if (column && cell('nitrate') !== '' && nitrate === undefined)
       out.problems.push(coded('nitrate-not-read', { i: i + 1, cell: cell('nitrate') }))
+    const further: Partial<Record<LabExtra, number>> = {}
+    for (const key of extras) {
+      const of = columns.get(key)
+      if (!of || cell(key) === '') continue
+      const value = extraOf(key, of, cell(key), drySharePct)
+      if (value === undefined) out.problems.push(coded('figure-not-read', { i: i + 1, h: of.header, cell: cell(key) }))
+      else further[key] = value
+    }
+    if (drySharePct !== undefined) further.dryPct = drySharePct
     out.results.push({
       sample: cell('sample') || `#${i + 1}`,
       ...values,
+      ...further,
       ...(nitrate === undefined ? {} : { nitrateNPpm: nitrate }),
       simulated: false,
     })

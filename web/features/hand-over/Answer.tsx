@@ -5,7 +5,9 @@ import { verdictFor, type Verdict } from '@/core/assess/harm/verdict.ts'
 import type { FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { useHazards } from '../../entities/round/useHazards.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { dayWords } from '../../language/dates.ts'
 import { listed, say } from '../../language/say.ts'
 
 const formWords: Partial<Record<FeedForm, () => string>> = {
@@ -25,8 +27,8 @@ interface Line {
 function lines(verdicts: Verdict[]): Line[] {
   const together = new Map<string, Line>()
   for (const verdict of verdicts) {
-    const { form, code, plants, animal } = verdict
-    const key = `${form} ${code} ${plants.slice(0, MOST).join()}`
+    const { form, code, plants, animal, hazards } = verdict
+    const key = `${form} ${code} ${plants.slice(0, MOST).join()} ${hazards.join()}`
     const line = together.get(key)
     if (line) line.animals.push(animal)
     else together.set(key, { form, animals: [animal], verdict })
@@ -37,17 +39,19 @@ function lines(verdicts: Verdict[]): Line[] {
 /** What the client asked, and what is said to it for their stock, before any share. */
 export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
+  const dangers = useHazards(round)
   const { outlook } = round.paddock
   if (outlook !== 'grazing' && outlook !== 'hay') return null
   const animals = animal ? [animal] : keptAnimals
   const forms = outlook === 'hay' ? (['hay', 'standing'] as const) : (['standing', 'hay'] as const)
-  const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form)))
+  const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form, dangers)))
+  const danger = (id: string) => inSentence(dangers.find((d) => d.hazard.id === id)!.hazard.name)
   const name = (id: string) => inSentence(byId.get(id)!.commonName.replace(/ \(.*\)/, ''))
   return (
     <section className="mt-3 leading-snug" data-testid="answer" aria-label={say('The answer')}>
       {round.purpose ? <p className="font-plant text-lg">{round.purpose}</p> : null}
       <ul>
-        {lines(said).map(({ form, animals: of, verdict: { code, plants } }) => (
+        {lines(said).map(({ form, animals: of, verdict: { code, plants, hazards, from } }) => (
           <li key={`${form} ${of.join()}`}>
             <b>
               {formWords[form]!()}, {listed(of)}:
@@ -56,7 +60,8 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
             {plants.length > 0
               ? ` (${plants.slice(0, MOST).map(name).join(', ')}${plants.length > MOST ? ' …' : ''})`
               : ''}
-            .
+            {hazards.length > 0 ? `: ${hazards.map(danger).join(', ')}` : ''}
+            {from ? `, ${say('earliest {{day}}', { day: dayWords(from) })}` : ''}.
           </li>
         ))}
       </ul>

@@ -3,7 +3,7 @@ import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import type { ReactNode } from 'react'
-import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
+import { useHazards } from '../../entities/round/useHazards.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import { allAtOnce } from '@/core/survey/allAtOnce.ts'
 import { byPart } from '@/core/survey/byPart.ts'
@@ -76,13 +76,13 @@ function Table({ head, rows }: { head: string[]; rows: string[][] }) {
 
 /** For colleagues: every figure with what it stands on, the names and how sure they are, and what each stop was. */
 export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Naming[] }) {
-  const { byId, hazards } = useFlora()
+  const byId = useFlora((s) => s.byId)
   const { composition } = weighed
   const words = methodWords(round.method)
   const info = countingMethods[round.method]
   const together = info.entry === 'points' ? allAtOnce(composition) : undefined
   const parts = byPart(round, byId)
-  const dangers = hazardsHere(round, byId, hazards)
+  const dangers = useHazards(round)
   const name = (t: string) => taxonName(t, byId).replace(/ \(.*\)/, '')
   const pool = composition.diversity?.pool
   const skipped = round.stops.filter((s) => s.skipped !== null)

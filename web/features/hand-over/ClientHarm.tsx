@@ -3,7 +3,9 @@ import { nitrateWords } from '@/text/labWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { nitrateStep, type LabResult } from '@/core/assess/feed/labResult.ts'
-import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
+import type { HazardReading } from '@/core/assess/harm/hazards/hazard.ts'
+import { hazardActWords, hazardSaysWords, hazardTestWords } from '@/text/hazardWords.ts'
+import { useHazards, useTell } from '../../entities/round/useHazards.ts'
 import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
 import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
 import type { FormWord, Plant } from '@/core/flora/flora.ts'
@@ -19,6 +21,8 @@ import { fixed } from '../../language/numbers.ts'
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 /** So many feed plants that can harm are told of one by one; the others by their names. */
 const MOST = 6
+/** So many carriers are named with a danger. */
+const MOST_CARRIERS = 3
 
 /** A poison that was found: whom it harms, what shows and what is done first. */
 function Found({ found: f, stops }: { found: HarmFound; stops: number }) {
@@ -157,6 +161,25 @@ function NotFound({ round, harm }: { round: Round; harm: WeighUp['harm'] }) {
   )
 }
 
+/** A danger whose mark is passed or that is more likely than usual: its figures, what is done and which test tells. */
+function Danger({ reading: { hazard, says, acts, tests, grade, plants } }: { reading: HazardReading }) {
+  const byId = useFlora((s) => s.byId)
+  const tell = useTell()
+  const of = plants.slice(0, MOST_CARRIERS).map((id) => inSentence(byId.get(id)!.commonName.replace(/ \(.*\)/, '')))
+  const figures = grade === 'act' ? says : says.slice(0, 1)
+  return (
+    <p className={grade === 'act' ? 'mt-1' : 'mt-1 text-sm leading-snug'}>
+      <b>
+        {hazard.name}
+        {of.length > 0 ? ` (${of.join(', ')}${plants.length > of.length ? ' …' : ''})` : ''}:
+      </b>{' '}
+      {figures.map((s) => hazardSaysWords(s, tell)).join(' ')}
+      {grade === 'act' && acts.length > 0 ? ` ${sentence(acts.map(hazardActWords).join('; '))}.` : ''}
+      {tests.length > 0 ? ` ${say('Test: {{tests}}.', { tests: hazardTestWords(tests[0]!) })}` : ''}
+    </p>
+  )
+}
+
 interface Props {
   round: Round
   weighed: WeighUp
@@ -165,14 +188,15 @@ interface Props {
   animal: string | undefined
 }
 
-/** What could harm, for the client: found, can harm, not judged, told by a test alone, not found and not looked at. */
+/** What could harm, for the client: found, can harm, worked out, not judged, told by a test alone, not found and not looked at. */
 export function ClientHarm({ round, weighed, lab, animal }: Props) {
-  const { byId, hazards } = useFlora()
   const { composition: made, harm } = weighed
-  const tests = hazardsHere(round, byId, hazards, animal).filter((h) => h.concerns)
+  const here = useHazards(round).filter((h) => h.concerns)
+  const told = here.filter((h) => h.grade !== 'open')
+  const open = here.filter((h) => h.grade === 'open')
   const nitrate = lab && !lab.simulated ? lab.nitrateNPpm : undefined
   return (
-    <section className="mt-4 break-inside-avoid border-2 border-harm p-3">
+    <section className="mt-4 border-2 border-harm p-3">
       <h3 className="text-lg text-harm">{say('What could harm stock or people')}</h3>
       {harm.found.map((f) => (
         <Found key={f.plant} found={f} stops={made.stops} />
@@ -190,13 +214,16 @@ export function ClientHarm({ round, weighed, lab, animal }: Props) {
           />
         </p>
       ) : null}
+      {told.map((reading) => (
+        <Danger key={reading.hazard.id} reading={reading} />
+      ))}
       <CanHarm harm={harm} animal={animal} />
       <NotJudged harm={harm} />
-      {tests.length > 0 ? (
+      {open.length > 0 ? (
         <p className="mt-1 text-sm leading-snug">
           <Say
             text="<b>Looking does not tell, a test or the season does:</b> {{tests}}."
-            values={{ tests: tests.map((t) => inSentence(t.hazard.name)).join(', ') }}
+            values={{ tests: open.map((t) => inSentence(t.hazard.name)).join(', ') }}
             components={{ b: <b /> }}
           />
         </p>

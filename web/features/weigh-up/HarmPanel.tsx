@@ -154,7 +154,7 @@ export function HarmPanel({ round, weighed }: Props) {
           </ul>
         </details>
       ) : null}
-      <HazardList round={round} animal={said ? animal.kind : undefined} />
+      <HazardList round={round} />
       {carrying.length > 0 ? (
         <details className="mt-2">
           <summary className="min-h-11 py-2 font-semibold">

@@ -1,5 +1,7 @@
 import { describe, expect, it } from 'vitest'
-import { hazardsHere } from '@/core/assess/harm/hazardsHere.ts'
+import { hazardFacts } from '@/core/assess/harm/hazards/factsOf.ts'
+import { hazardModules, readHazards } from '@/core/assess/harm/hazards/index.ts'
+import { animalClasses } from '@/core/assess/feed/needs.ts'
 import { looksToBound, noneFoundUpperBound } from '@/core/stats/proportionIntervals.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -9,7 +11,8 @@ const round = roundOf('step-points', [
   countedStop(2, { hits: hitsOf({ 'white-clover': 3, timothy: 5, 'wild-parsnip': 2 }) }),
   countedStop(3, { hits: hitsOf({ 'white-clover': 3, timothy: 7 }) }),
 ])
-const here = (animal?: string) => hazardsHere(round, plantsById, flora.hazards, animal)
+const here = (kind?: string) =>
+  readHazards(hazardFacts(round, plantsById, { animal: animalClasses.find((a) => a.kind === kind) }), flora.hazards)
 
 describe('dangers that looking does not tell', () => {
   it('every danger of the trade is in the book, says what shows, what does not and which test, and has a source', () => {
@@ -52,9 +55,15 @@ describe('dangers that looking does not tell', () => {
     expect(here().every((h) => h.concerns)).toBe(true)
   })
 
-  it('none is named whose plants were not met', () => {
+  it('none is named whose plants were not met, but those of the whole feed', () => {
     expect(here().map((h) => h.hazard.id)).not.toContain('prussic-acid')
-    expect(hazardsHere(roundOf('step-points', []), plantsById, flora.hazards)).toEqual([])
+    const empty = readHazards(hazardFacts(roundOf('step-points', []), plantsById, {}), flora.hazards)
+    expect(empty.map((h) => h.hazard.id).sort()).toEqual(['copper', 'selenium'])
+  })
+
+  it('every danger of the book is worked out, and none is ever called off', () => {
+    expect(Object.keys(hazardModules).sort()).toEqual(flora.hazards.map((h) => h.id).sort())
+    for (const reading of here()) expect(['act', 'raised', 'open']).toContain(reading.grade)
   })
 })
 

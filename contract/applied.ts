@@ -1,7 +1,9 @@
+import { without } from '@/core/records/merge.ts'
 import { openStop, type Holding, type Paddock, type Round, type RoundSummary, type Stop } from '@/core/records/round.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import type { Signature } from '@/core/records/signedPage.ts'
 import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { Command, KeptApart, PlannedRound, SentStop } from './commands.ts'
 
@@ -122,6 +124,13 @@ export function keptAfter(kept: KeptApart[], command: Command): KeptApart[] {
   return replaced(kept, same, { kind, subject, value: command.value })
 }
 
+/** The signatures of a round after one command, the first issue first. */
+export function signaturesAfter(signatures: Signature[], roundId: string, command: Command): Signature[] {
+  if (command.do !== 'sign-page' || command.signed.roundId !== roundId) return signatures
+  const signature: Signature = without(command.signed, 'page')
+  return replaced(signatures, (s) => s.id === signature.id, signature)
+}
+
 /** What has to be read again once the server has taken a command. */
 const touched: Record<Exclude<Command['do'], 'request'>, string[]> = {
   'plan-round': ['rounds'],
@@ -139,6 +148,7 @@ const touched: Record<Exclude<Command['do'], 'request'>, string[]> = {
   'delete-plan-item': ['plan'],
   'keep-apart': ['kept'],
   'drop-apart': ['kept'],
+  'sign-page': ['signatures'],
   'keep-answers': ['answers'],
   'check-naming': ['checks'],
   'drop-check': ['checks'],

@@ -4,6 +4,7 @@ import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanItem } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, Stop } from '@/core/records/round.ts'
+import type { SignedPage } from '@/core/records/signedPage.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { Position } from '@/core/geo/route.ts'
@@ -53,6 +54,7 @@ export type Command =
   | { do: 'delete-plan-item'; id: string }
   | { do: 'keep-apart'; kind: KeptKind; subject: string; value: object }
   | { do: 'drop-apart'; kind: KeptKind; subject: string }
+  | { do: 'sign-page'; signed: SignedPage }
   | { do: 'keep-answers'; answers: PracticeAnswer[] }
   | { do: 'check-naming'; check: NamingCheck }
   | { do: 'drop-check'; namingId: string }
@@ -208,6 +210,14 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
     body: () => ({}),
     read: (p) => ({ kind: p.kind as KeptKind, subject: p.subject! }),
   },
+  'sign-page': {
+    method: 'POST',
+    path: '/api/rounds/:roundId/signed-pages',
+    answers: 'issue',
+    params: (c) => ({ roundId: c.signed.roundId }),
+    body: (c) => without(c.signed, 'roundId'),
+    read: (p, body: Omit<SignedPage, 'roundId'>) => ({ signed: { ...body, roundId: p.roundId! } }),
+  },
   'keep-answers': {
     method: 'POST',
     path: '/api/practice-answers',
@@ -268,11 +278,12 @@ export function commandOf({ method, url, body }: WriteRequest): Command {
 
 /**
  * What a later command of the same key takes the place of while it still waits: the record it writes whole. Names written
- * down and answers of practice are records of their own each time.
+ * down, signed pages and answers of practice are records of their own each time.
  */
 export function keyOf(command: Command): string {
   if (command.do === 'plan-round') return `/api/rounds/${command.round.id}`
   if (command.do === 'write-naming') return `/api/namings/${command.naming.id}`
+  if (command.do === 'sign-page') return `/api/rounds/${command.signed.roundId}/signed-pages/${command.signed.id}`
   if (command.do === 'keep-answers') return `/api/practice-answers/${command.answers.map((a) => a.id).join()}`
   if (command.do === 'add-paddock') return requestOf({ ...command, do: 'save-paddock' }).url
   if (command.do === 'add-holding') return requestOf({ ...command, do: 'save-holding' }).url

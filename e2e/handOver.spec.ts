@@ -163,7 +163,9 @@ for (const [title, heading, plants] of places)
       expect(pages[1]).toContain('not a veterinary, medical or legal service')
       expect(text).not.toMatch(/\bsafe\b/i)
       if (title === 'Harm walk and count')
-        expect(pages[0]).toMatch(/Grazed, [^:]*horses[^:]*: not for them while this stands in it \(tansy ragwort/)
+        expect(pages[0]).toMatch(
+          /Grazed, [^:]*horses[^:]*: not for them until this is out and it was walked again \(tansy ragwort/,
+        )
       // What becomes of each harm in hay goes by its kind: bloat is of the green plant, oestrogens stay.
       if (title === 'Hay worth') expect(pages[0]).toMatch(/bloat, as hay less.*sheep: oestrogens, as hay too/)
       if (plants?.[3] === 'poison-hemlock') expect(pages[0]).toMatch(/Found: poison hemlock.*Call a veterinarian/)

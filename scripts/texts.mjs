@@ -59,6 +59,8 @@ const lists = [
   'sure, likely, guess, clear',
   // a stop
   'leafy, stemmy, headed, not, lightly, hard',
+  // what is known of the day
+  'light, killing, yes, no',
   // animals, feed
   'cattle, sheep, goats, horses, pigs, poultry, dogs, people, standing, wilted, silage, protein, energy',
   'late winter, spring, early summer, late summer, autumn',

@@ -24,6 +24,7 @@ import { planRoutes } from './routes/plan.ts'
 import { practiceRoutes } from './routes/practice.ts'
 import { roundFileRoutes } from './routes/roundFiles.ts'
 import { roundRoutes } from './routes/rounds.ts'
+import { signedPageRoutes } from './routes/signedPages.ts'
 import { unknownRoutes } from './routes/unknowns.ts'
 
 /** Answers of the API are data: nothing in them may run, load, be framed or be read by another site; the rest of helmet's headers speak of pages. */
@@ -105,6 +106,7 @@ export function makeApp({ db, book, dist, copies, copyState, accounts, log }: Ap
     .use(keptRoutes(db, book))
     .use(daybookRoutes(db, book))
     .use(roundFileRoutes(db, book))
+    .use(signedPageRoutes(db))
     .use(namingRoutes(db, book))
     .use(unknownRoutes(db, book))
     .use(fileRoutes(db, book))

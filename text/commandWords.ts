@@ -20,6 +20,7 @@ const words: Worded = {
   'delete-plan-item': () => say('take something out of the plan'),
   'keep-apart': () => say('say something of stock, samples or a sowing'),
   'drop-apart': () => say('take away something said of stock, samples or a sowing'),
+  'sign-page': (c) => say('sign issue {{issue}} of the pages of a round', { issue: c.signed.issue }),
   'keep-answers': () => say('keep answers of practice'),
   'check-naming': () => say('check a name in flower'),
   'drop-check': () => say('take back a check in flower'),

@@ -1,6 +1,8 @@
 import type { Polygon } from 'geojson'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
+import type { HerdPlan } from '@/core/records/herdPlan.ts'
+import type { SwardStage } from '@/core/records/measures.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { fixedId } from './fixedId.ts'
 
@@ -37,7 +39,17 @@ export interface DemoTask {
 export interface DemoPlace {
   holding: Holding
   paddock: Paddock
-  round: { title: string; purpose: string; stops: number; pointsPerStop: number; daysFromToday: number }
+  round: {
+    title: string
+    purpose: string
+    stops: number
+    pointsPerStop: number
+    daysFromToday: number
+    /** Growth noted at each stop. */
+    stage?: SwardStage
+  }
+  /** What is kept there, where somebody said so. */
+  herd?: HerdPlan
   history: DemoEvent[]
   plan: DemoTask[]
   /** Counts of earlier years on the same stops: shares that were different then. */

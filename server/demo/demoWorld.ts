@@ -104,7 +104,9 @@ export const demoWorld: DemoPlace[] = [
         stops: 30,
         pointsPerStop: 20,
         daysFromToday: -12,
+        stage: 'leafy',
       },
+      herd: { animal: 'horse-idle', count: 8, residualKgPerHa: 1500, usePct: 50, refusedPct: 0, guessKgPerHa: 2000 },
       plan: [
         {
           plant: 'tansy-ragwort',
@@ -177,6 +179,7 @@ export const demoWorld: DemoPlace[] = [
         stops: 24,
         pointsPerStop: 20,
         daysFromToday: -20,
+        stage: 'stemmy',
       },
       plan: [
         {
@@ -225,6 +228,7 @@ export const demoWorld: DemoPlace[] = [
         stops: 20,
         pointsPerStop: 25,
         daysFromToday: -6,
+        stage: 'leafy',
       },
       plan: [
         {

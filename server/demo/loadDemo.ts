@@ -8,7 +8,9 @@ import { openStop } from '@/core/records/round.ts'
 import { partAt } from '@/core/survey/layRoute.ts'
 import { wRoute } from '@/core/geo/route.ts'
 import { letterOf } from '@/core/records/taxon.ts'
+import type { Contacts } from '@/core/records/contacts.ts'
 import type { Db } from '../db/db.ts'
+import { putKept } from '../db/kept.ts'
 import { addHolding, addPaddock, putEvent } from '../db/places.ts'
 import { putPlanItem } from '../db/plan.ts'
 import { addRound, putUnknown } from '../db/rounds.ts'
@@ -58,13 +60,26 @@ async function loadRound(
       ...openStop(fixedId(`${id}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
       hits: counted ? madeStop(sward, place, random) : [],
       doneAt: counted ? on.toISOString() : null,
+      measures: counted && place.round.stage ? { stage: place.round.stage } : {},
     })),
   })
+}
+
+/** The made-up advisor of the valley, and whom its people call; 555-01 numbers belong to nobody. */
+const contacts: Contacts = {
+  advisor: 'Rosalind Quern',
+  credentials: 'grazing and turf advisor',
+  advisorPhone: '555-0142',
+  vet: 'Tarrow Valley Veterinary Practice',
+  vetPhone: '555-0117',
+  poisonLine: '555-0199',
 }
 
 async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): Promise<void> {
   await addHolding(db, place.holding)
   await addPaddock(db, place.paddock)
+  await putKept(db, { subject: place.holding.id, kind: 'contacts', value: contacts })
+  if (place.herd) await putKept(db, { subject: place.paddock.id, kind: 'herd', value: place.herd })
   const roundId = fixedId(`round/${place.paddock.name}/${place.round.title}`)
   const on = addDays(today, place.round.daysFromToday)
   const random = randomLcg(seed)

@@ -11,8 +11,8 @@ create table signed_page (
   signed_at timestamptz not null,
   -- SHA-256 of the page, hexadecimal.
   hash text not null check (hash ~ '^[0-9a-f]{64}$'),
-  -- The verdicts and figures it was signed on, as codes.
-  facts jsonb not null,
+  -- The same of all that the page was worked out from.
+  facts_hash text not null check (facts_hash ~ '^[0-9a-f]{64}$'),
   page text not null,
   unique (round_id, issue)
 );

@@ -8,6 +8,7 @@ import { addLink, dropLink, listLinks, noteOpened } from '../access/links.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Db } from '../db/db.ts'
+import { getSignedPage, listSignatures } from '../db/signedPages.ts'
 import { listKept } from '../db/kept.ts'
 import { listPlan } from '../db/plan.ts'
 import { getRound } from '../db/rounds.ts'
@@ -123,8 +124,11 @@ function links(db: Db): Router {
       const round = (await getRound(db, link.roundId))!
       const [plan, kept] = await Promise.all([listPlan(db, round.paddockId), listKept(db)])
       await noteOpened(db, link.id)
-      const said = kept.filter((k) => k.subject === round.id || k.subject === round.paddockId)
-      res.set('cache-control', 'no-store').json({ ...forClient(round, plan), kept: said })
+      const about = [round.id, round.paddockId, round.paddock.holdingId]
+      const said = kept.filter((k) => about.includes(k.subject))
+      const latest = (await listSignatures(db, round.id)).at(-1)
+      const signed = latest && (await getSignedPage(db, latest.id))
+      res.set('cache-control', 'no-store').json({ ...forClient(round, plan), kept: said, signed })
     })
 }
 

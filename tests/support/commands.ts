@@ -10,6 +10,7 @@ const stop = { id: 's', hits: [], doneAt: null, stratum: '', measures: {}, skipp
 /** One command of each kind. */
 export const oneOfEach: { [D in Exclude<Command['do'], 'request'>]: Extract<Command, { do: D }> } = {
   'plan-round': { do: 'plan-round', round: { id: 'r', paddockId: 'p', title: 'T', purpose: '', plannedOn: '2027-05-02', pointsPerStop: 20, settings: {}, method: 'clips', laid: [], route: { line: [], lengthM: 0 } } }, // prettier-ignore
+  'sign-page': { do: 'sign-page', signed: { id: 'g', roundId: 'r', issue: 1, signedBy: 'Odile Marrow', signedAt: '2027-05-02T10:00:00.000Z', factsHash: 'f'.repeat(64), hash: 'e'.repeat(64), page: '<html>' } }, // prettier-ignore
   'save-stop': { do: 'save-stop', roundId: 'r', seq: 3, stop },
   'name-letter': { do: 'name-letter', roundId: 'r', letter: 'A', namedAs: 'timothy' },
   'write-naming': { do: 'write-naming', naming },

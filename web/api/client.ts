@@ -1,3 +1,4 @@
+import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
@@ -174,4 +175,13 @@ export const addLink = (roundId: string, days: number) =>
 export const dropLink = (id: string) => send<unknown>('DELETE', `/api/links/${id}`)
 
 export type Kept = KeptApart[]
-export const getShared = () => send<{ round: Round; plan: PlanLine[]; kept: Kept }>('GET', '/api/shared')
+export interface Shared {
+  round: Round
+  plan: PlanLine[]
+  kept: Kept
+  /** The latest issue that was signed. */
+  signed?: SignedPage
+}
+export const getShared = () => send<Shared>('GET', '/api/shared')
+export const getSignatures = (roundId: string) => send<Signature[]>('GET', `/api/rounds/${roundId}/signed-pages`)
+export const getSignedPage = (id: string) => send<SignedPage>('GET', `/api/signed-pages/${id}`)

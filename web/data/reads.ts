@@ -1,6 +1,6 @@
 import { QueryClient, useQuery, type QueryKey } from '@tanstack/react-query'
 import { useMemo } from 'react'
-import { answersAfter, checksAfter, keptAfter, placesAfter, planAfter, roundAfter, touchedBy } from '@/contract/applied.ts'
+import { answersAfter, checksAfter, keptAfter, placesAfter, planAfter, roundAfter, signaturesAfter, touchedBy } from '@/contract/applied.ts'
 import type { Command } from '@/contract/commands.ts'
 import { standingOf } from '@/contract/standingOf.ts'
 import * as api from '../api/client.ts'
@@ -53,6 +53,8 @@ export const reads = {
   recentlyFound: read(['counts', 'found'], api.getRecentlyFound),
   copies: read(['copies'], api.getCopies),
   copyState: read(['copies', 'state'], api.getCopyState),
+  signatures: (roundId: string) =>
+    read(['signatures', roundId], () => api.getSignatures(roundId), (list, command) => signaturesAfter(list, roundId, command)), // prettier-ignore
   links: (roundId: string) => read(['links', roundId], () => api.getLinks(roundId)),
 }
 

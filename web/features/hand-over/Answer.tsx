@@ -18,22 +18,28 @@ const formWords: Partial<Record<FeedForm, () => string>> = {
 const MOST = 3
 
 interface Line {
-  form: FeedForm
+  forms: FeedForm[]
   animals: string[]
   verdict: Verdict
 }
 
-/** Kinds of stock of which the same is said stand together. */
+/** Kinds of stock, and then forms, of which the same is said stand together. */
 function lines(verdicts: Verdict[]): Line[] {
+  const said = ({ code, plants, hazards }: Verdict) => `${code} ${plants.slice(0, MOST).join()} ${hazards.join()}`
   const together = new Map<string, Line>()
   for (const verdict of verdicts) {
-    const { form, code, plants, animal, hazards } = verdict
-    const key = `${form} ${code} ${plants.slice(0, MOST).join()} ${hazards.join()}`
+    const key = `${verdict.form} ${said(verdict)}`
     const line = together.get(key)
-    if (line) line.animals.push(animal)
-    else together.set(key, { form, animals: [animal], verdict })
+    if (line) line.animals.push(verdict.animal)
+    else together.set(key, { forms: [verdict.form], animals: [verdict.animal], verdict })
   }
-  return [...together.values()]
+  const alike: Line[] = []
+  for (const line of together.values()) {
+    const before = alike.find((l) => said(l.verdict) === said(line.verdict) && l.animals.join() === line.animals.join())
+    if (before) before.forms.push(...line.forms)
+    else alike.push(line)
+  }
+  return alike
 }
 
 /** What the client asked, and what is said to it for their stock, before any share. */
@@ -51,10 +57,10 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
     <section className="mt-3 leading-snug" data-testid="answer" aria-label={say('The answer')}>
       {round.purpose ? <p className="font-plant text-lg">{round.purpose}</p> : null}
       <ul>
-        {lines(said).map(({ form, animals: of, verdict: { code, plants, hazards, from } }) => (
-          <li key={`${form} ${of.join()}`}>
+        {lines(said).map(({ forms: as, animals: of, verdict: { code, plants, hazards, from } }) => (
+          <li key={`${as.join()} ${of.join()}`}>
             <b>
-              {formWords[form]!()}, {listed(of)}:
+              {as.length > 1 ? say('Grazed or as hay') : formWords[as[0]!]!()}, {listed(of)}:
             </b>{' '}
             {harmVerdictWords(code)}
             {plants.length > 0

@@ -6,6 +6,7 @@ import { nitrateStep, type LabResult } from '@/core/assess/feed/labResult.ts'
 import type { HazardReading } from '@/core/assess/harm/hazards/hazard.ts'
 import { hazardActWords, hazardSaysWords, hazardTestWords } from '@/text/hazardWords.ts'
 import { useHazards, useTell } from '../../entities/round/useHazards.ts'
+import type { Contacts } from '@/core/records/contacts.ts'
 import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
 import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
 import type { FormWord, Plant } from '@/core/flora/flora.ts'
@@ -17,6 +18,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { listed, say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
+import { CallFirst } from './Signed.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 /** So many feed plants that can harm are told of one by one; the others by their names. */
@@ -173,7 +175,7 @@ function Danger({ reading: { hazard, says, acts, tests, grade, plants } }: { rea
         {hazard.name}
         {of.length > 0 ? ` (${of.join(', ')}${plants.length > of.length ? ' …' : ''})` : ''}:
       </b>{' '}
-      {figures.map((s) => hazardSaysWords(s, tell)).join(' ')}
+      {figures.map((s) => sentence(hazardSaysWords(s, tell))).join(' ')}
       {grade === 'act' && acts.length > 0 ? ` ${sentence(acts.map(hazardActWords).join('; '))}.` : ''}
       {tests.length > 0 ? ` ${say('Test: {{tests}}.', { tests: hazardTestWords(tests[0]!) })}` : ''}
     </p>
@@ -186,10 +188,11 @@ interface Props {
   lab: LabResult | undefined
   /** Kind of stock that the client keeps; undefined where nobody has said. */
   animal: string | undefined
+  contacts: Contacts | undefined
 }
 
 /** What could harm, for the client: found, can harm, worked out, not judged, told by a test alone, not found and not looked at. */
-export function ClientHarm({ round, weighed, lab, animal }: Props) {
+export function ClientHarm({ round, weighed, lab, animal, contacts }: Props) {
   const { composition: made, harm } = weighed
   const here = useHazards(round).filter((h) => h.concerns)
   const told = here.filter((h) => h.grade !== 'open')
@@ -229,6 +232,7 @@ export function ClientHarm({ round, weighed, lab, animal }: Props) {
         </p>
       ) : null}
       <NotFound round={round} harm={harm} />
+      <CallFirst contacts={contacts} />
     </section>
   )
 }

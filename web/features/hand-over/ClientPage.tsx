@@ -2,25 +2,30 @@ import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
 import { harmsByItself } from '@/core/assess/harm/kinds.ts'
-import { labFigures } from '@/core/assess/feed/labResult.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
+import { holdsUntil } from '@/core/assess/signing.ts'
+import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import type { Signature } from '@/core/records/signedPage.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { countedWords, withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { useHerd, useLab } from '../../entities/round/herd.ts'
+import { useContacts, useHerd, useLab } from '../../entities/round/herd.ts'
 import { ClientHarm } from './ClientHarm.tsx'
+import { useHazards } from '../../entities/round/useHazards.ts'
 import { Answer } from './Answer.tsx'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
-import { say } from '../../language/say.ts'
-import { Say } from '../../language/Say.tsx'
+import { SignatureBlock, SignedMark } from './Signed.tsx'
+import { Worth } from './Worth.tsx'
+import { say, word } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
-import { fixed } from '../../language/numbers.ts'
 
+/** So many shares are drawn on the first page however much there is to say. */
+const LEAST_BARS = 4
 /** From here on bare ground is told in the first sentence. */
 const MUCH_BARE = 0.1
 
@@ -61,24 +66,28 @@ interface Props {
   plan: PlanLine[]
   /** Names written down in this round: given where the appendix is wanted. */
   namings: Naming[] | undefined
+  /** The name that was put to these pages; undefined: they are a draft. */
+  signature?: Signature | undefined
 }
 
 /** Two pages a client keeps: plain sentences first, each figure with its interval; the appendix behind them when wanted. */
-export function ClientPage({ round, weighed, plan, namings }: Props) {
+export function ClientPage({ round, weighed, plan, namings, signature }: Props) {
   const byId = useFlora((s) => s.byId)
   const { composition: made, feed } = weighed
-  const leafy = feed.leafy
   const { outlook } = round.paddock
   const { data: lab } = useLab(round.id)
   const { data: herd } = useHerd(round.paddockId)
+  const { data: contacts } = useContacts(round.paddock.holdingId)
+  const stage = stageWalked(round)
+  // Each danger that is told takes the room of a bar.
+  const told = useHazards(round).filter((h) => h.concerns && h.grade !== 'open').length
   const animal = herd && animalClass(herd.animal)?.kind
-  const measured = lab && labFigures(lab)
   // What can harm takes the room of the first page.
   const pageIsFull = weighed.harm.found.length + weighed.harm.cautions.length > 0
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
   // What harms is drawn however little of it there is.
   // Where nobody has said what is kept, the answer takes a line for each kind of stock.
-  const most = !pageIsFull ? 10 : animal ? 8 : 6
+  const most = !pageIsFull ? 10 : Math.max(LEAST_BARS, (animal ? 7 : 6) - told)
   const harming = made.taxa.filter((t) => harmful(byId.get(t.taxon))).slice(0, most)
   const others = made.taxa.filter((t) => !harming.includes(t)).slice(0, most - harming.length)
   const drawn = made.taxa.filter((t) => harming.includes(t) || others.includes(t))
@@ -89,43 +98,7 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
     harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
-  const worth =
-    leafy && (outlook === 'grazing' || outlook === 'hay') ? (
-      <section className="mt-4 break-inside-avoid">
-        <h3 className="text-lg">{say('Worth as feed while leafy')}</h3>
-        <p>
-          {say(
-            'Crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100). Estimated from the plants, not from a sample; a laboratory would say what this cut holds.',
-            {
-              low: fixed(leafy.cpPct.low, 0),
-              high: fixed(leafy.cpPct.high, 0),
-              low2: fixed(leafy.adfPct.low, 0),
-              high2: fixed(leafy.adfPct.high, 0),
-              low3: fixed(leafy.ndfPct.low, 0),
-              high3: fixed(leafy.ndfPct.high, 0),
-              low4: fixed(leafy.rfv.low, 0),
-              high4: fixed(leafy.rfv.high, 0),
-            },
-          )}
-        </p>
-        {lab && measured && !lab.simulated ? (
-          <p>
-            <Say
-              text="<b/> crude protein {{cpPct}} % ({{low}} to {{high}}), relative feed value {{middle}} ({{low2}} to {{high2}}). It stands in place of the estimate for the sample that was sent."
-              values={{
-                cpPct: fixed(lab.cpPct, 1),
-                low: fixed(measured.cpPct.low, 1),
-                high: fixed(measured.cpPct.high, 1),
-                middle: fixed(measured.rfv.middle, 0),
-                low2: fixed(measured.rfv.low, 0),
-                high2: fixed(measured.rfv.high, 0),
-              }}
-              components={{ b: <b>{say('Laboratory, sample {{sample}}', { sample: lab.sample })}:</b> }}
-            />
-          </p>
-        ) : null}
-      </section>
-    ) : null
+  const worth = outlook === 'grazing' || outlook === 'hay' ? <Worth feed={feed} stage={stage} lab={lab} /> : null
   return (
     <article
       className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
@@ -139,10 +112,22 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
           <p>
             {round.holding}
             {round.client ? say(', for {{client}}', { client: round.client }) : ''}.{' '}
-            {round.source ? say('Open data.') : say('Walked {{dayWords}}.', { dayWords: dayWords(round.plannedOn) })}
+            {round.source
+              ? say('Open data.')
+              : say('Walked {{dayWords}}, {{stage}}; held to speak until {{until}}.', {
+                  dayWords: dayWords(round.plannedOn),
+                  stage: stage ? word(stage) : say('growth not noted'),
+                  until: dayWords(holdsUntil(round)),
+                })}
           </p>
+          {contacts?.advisor ? (
+            <p>{[contacts.advisor, contacts.credentials, contacts.advisorPhone].filter(Boolean).join(', ')}</p>
+          ) : null}
         </div>
-        <p className="font-plant whitespace-nowrap">{say('Fold Sprig')}</p>
+        <div>
+          <p className="font-plant text-right whitespace-nowrap">{say('Fold Sprig')}</p>
+          <SignedMark signature={signature} />
+        </div>
       </header>
       <Answer round={round} weighed={weighed} animal={animal} />
       <p className={`mt-2 leading-snug ${pageIsFull ? '' : 'text-lg'}`} data-testid="opening">
@@ -163,10 +148,11 @@ export function ClientPage({ round, weighed, plan, namings }: Props) {
         </div>
       </div>
       <p className="mt-2">{made.byGroup.map((g) => `${groupName(g.group)} ${withInterval(g)}`).join('; ')}.</p>
-      <ClientHarm round={round} weighed={weighed} lab={lab} animal={animal} />
+      <ClientHarm round={round} weighed={weighed} lab={lab} animal={animal} contacts={contacts} />
       {drawnOnFirst(round, weighed) ? <Matters weighed={weighed} /> : null}
       {pageIsFull ? null : worth}
       <PageTwo round={round} weighed={weighed} plan={plan} worth={pageIsFull ? worth : null} />
+      <SignatureBlock contacts={contacts} signature={signature} />
       {namings ? <Appendix round={round} weighed={weighed} namings={namings} /> : null}
     </article>
   )

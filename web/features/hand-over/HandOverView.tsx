@@ -13,6 +13,8 @@ import { ClientPage } from './ClientPage.tsx'
 import { Files, HandOverHead } from './Files.tsx'
 import { LinkPanel } from './LinkPanel.tsx'
 import { pageFile } from './pageFile.ts'
+import { SignPanel } from './SignPanel.tsx'
+import { useSigning } from './useSigning.ts'
 
 interface Pages {
   round: Round
@@ -60,13 +62,18 @@ function NotWhole({ missing }: Pick<Pages, 'missing'>) {
 export function HandOverView({ round, weighed, plan, namings, missing }: Pages) {
   const mayLink = useMe((s) => s.account?.role === 'advisor')
   const [appendix, setAppendix] = useState(false)
+  const title = `${round.paddock.name}: ${round.title}`
+  const signing = useSigning({ round, weighed, plan, whole: missing.length === 0, appendix, title })
+  const slug = fileSlug(`${round.paddock.name} ${round.plannedOn}`)
   return (
     <Leaf
       names={{ left: say('Take along'), right: say('The pages') }}
       whole
       tip={
         weighed
-          ? { label: say('Print the pages'), detail: say('A4 or Letter'), onPress: () => window.print() }
+          ? signing.signature
+            ? { label: say('Print the pages'), detail: say('A4 or Letter'), onPress: () => window.print() }
+            : { label: say('Sign the pages'), onPress: () => document.getElementById('sign')?.scrollIntoView() }
           : { label: say('Count the first stop'), to: `/rounds/${round.id}` }
       }
       nodes={[
@@ -86,6 +93,16 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
       left={
         <div className="no-print">
           <HandOverHead round={round} />
+          {signing.state ? (
+            <SignPanel
+              holdingId={round.paddock.holdingId}
+              name={slug}
+              state={signing.state}
+              signatures={signing.signatures}
+              signature={signing.signature}
+              onSign={signing.sign}
+            />
+          ) : null}
           <Files roundId={round.id} />
           {weighed ? (
             <label className="mt-4 flex min-h-12 w-fit items-center gap-3">
@@ -111,10 +128,7 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
             <button
               type="button"
               onClick={() => {
-                const name = fileSlug(`${round.paddock.name} ${round.plannedOn}`)
-                void pageFile(`${round.paddock.name}: ${round.title}`).then((html) =>
-                  download(`${name}.html`, html, 'text/html'),
-                )
+                void pageFile(title).then((html) => download(`${slug}.html`, html, 'text/html'))
               }}
               className="mt-5 ml-3 min-h-12 rounded-xl border-2 border-culm px-6 text-lg font-semibold text-culm"
             >
@@ -128,7 +142,13 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
         weighed ? (
           <>
             {missing.length > 0 ? <NotWhole missing={missing} /> : null}
-            <ClientPage round={round} weighed={weighed} plan={plan} namings={appendix ? namings : undefined} />
+            <ClientPage
+              round={round}
+              weighed={weighed}
+              plan={plan}
+              namings={appendix ? namings : undefined}
+              signature={signing.signature}
+            />
           </>
         ) : (
           <p>{say('Nothing is counted yet, so there is nothing to hand over.')}</p>

@@ -3,6 +3,9 @@ import { animalUnitWords } from '@/text/animalUnitWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
+import { feedBasisWords } from '@/text/feedWords.ts'
+import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
+import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
 import { meetsNeeds } from '@/core/assess/feed/meetsNeeds.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -19,6 +22,7 @@ import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
+import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
@@ -89,6 +93,7 @@ function Read({ round }: { round: Round }) {
 
 /** How long the feed lasts: only where somebody said what is kept, or measured what stands. */
 function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
+  const { data: lab } = useLab(round.id)
   const { plan, said, animal, measured, hectares, grazing } = useGrazing(round, weighed.composition)
   if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
   if (!grazing || (!said && !measured))
@@ -98,7 +103,9 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
         <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
       </section>
     )
-  const needs = weighed.feed.leafy ? meetsNeeds(weighed.feed.leafy, animal) : []
+  const needs = walkedFeed(weighed.feed, stageWalked(round), lab).flatMap(({ basis, feed }) =>
+    meetsNeeds(feed, animal).map((m) => ({ ...m, basis })),
+  )
   return (
     <section className="mt-3 break-inside-avoid">
       <h3 className="text-lg">{say('How long, for how many')}</h3>
@@ -124,8 +131,9 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
         )}
       </p>
       {needs.map((m) => (
-        <p key={m.what}>
-          {say('{{what}}: needs {{needPct}} %, leafy sward {{middle}} % ({{low}} to {{high}}){{what2}}.', {
+        <p key={`${m.what} ${m.basis}`}>
+          {say('{{what}}: needs {{needPct}} %, {{basis}} {{middle}} % ({{low}} to {{high}}){{what2}}.', {
+            basis: feedBasisWords(m.basis),
             what: m.what === 'energy' ? say('Energy') : say('Protein'),
             needPct: m.needPct,
             middle: fixed(m.hasPct.middle, 0),

@@ -11,6 +11,7 @@ import { looksToBound } from '@/core/stats/proportionIntervals.ts'
 import { Doses, ExposureView } from '../../parts/ExposureView.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { HarmGlance } from './HarmGlance.tsx'
 import { HazardList } from './HazardList.tsx'
 import { SearchedHere } from './SearchedHere.tsx'
 import { HarmMatrix } from './HarmMatrix.tsx'
@@ -55,6 +56,7 @@ export function HarmPanel({ round, weighed }: Props) {
       <h2 id="harm" className="text-xl text-harm">
         {say('What could harm')}
       </h2>
+      <HarmGlance round={round} harm={harm} kept={said ? animal.kind : undefined} />
       {harm.found.map((f) => (
         <div key={f.plant} className="mt-2 border-b border-harm/40 pb-2">
           <p className="text-lg">

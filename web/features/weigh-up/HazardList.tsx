@@ -32,7 +32,9 @@ function Danger({ reading, tell }: { reading: HazardReading; tell: Tell }) {
         ) : null}
       </p>
       {says.map((s) => (
-        <p key={s.code}>{hazardSaysWords(s, tell)}</p>
+        <p key={s.code} className="first-letter:uppercase">
+          {hazardSaysWords(s, tell)}
+        </p>
       ))}
       {acts.length > 0 ? (
         <p>

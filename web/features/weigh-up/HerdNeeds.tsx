@@ -1,7 +1,8 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { stockedFor } from '@/core/assess/feed/grazingDays.ts'
 import { meetsNeeds, shortOver, type Met } from '@/core/assess/feed/meetsNeeds.ts'
-import type { MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import type { WalkedFeed } from '@/core/assess/feed/walkedFeed.ts'
+import { feedBasisWords } from '@/text/feedWords.ts'
 import { animalClass, type AnimalClass } from '@/core/assess/feed/needs.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -68,16 +69,25 @@ function lacking(met: Met, animal: AnimalClass, count: number, stay: number | un
   )
 }
 
-export function Needs({ feed, plan, stay }: { feed: MixtureFeed; plan: HerdPlan; stay: number | undefined }) {
+export function Needs({
+  of: { basis, feed },
+  plan,
+  stay,
+}: {
+  of: WalkedFeed
+  plan: HerdPlan
+  stay: number | undefined
+}) {
   const animal = animalClass(plan.animal)!
   return (
-    <ul className="mt-3" aria-label={say('Needs')}>
+    <ul className="mt-3" aria-label={say('Needs, by {{basis}}', { basis: feedBasisWords(basis) })}>
       {meetsNeeds(feed, animal).map((m) => (
         <li key={m.what} className="border-b border-rule/60 py-1.5">
           <Say
-            text="<b/>needs {{needPct}} % {{what}}; leafy, the sward has {{middle}} % ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
+            text="<b/>needs {{needPct}} % {{what}}; {{basis}} has {{middle}} % ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
             values={{
               needPct: m.needPct,
+              basis: feedBasisWords(basis),
               what: m.what === 'energy' ? 'TDN' : say('of dry matter'),
               middle: fixed(m.hasPct.middle, 0),
               low: fixed(m.hasPct.low, 0),

@@ -3,11 +3,14 @@ import { aumWords } from '../../entities/round/aumWords.ts'
 import { animalUnitWords } from '@/text/animalUnitWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { nitrogenFixedKgPerHa } from '@/core/assess/feed/grazingDays.ts'
-import type { MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
+import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { animalClasses } from '@/core/assess/feed/needs.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -16,8 +19,9 @@ import { fixed } from '../../language/numbers.ts'
 import { NumberInput, days, Needs, OtherWay } from './HerdNeeds.tsx'
 
 /** How long a herd can stay, and whether the sward gives what it needs. */
-export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: MixtureFeed | undefined }) {
+export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: WeighUp['feed'] }) {
   const { plan, problem, again, change, animal, measured, hectares, grazing, legume } = useGrazing(round, made)
+  const { data: lab } = useLab(round.id)
   const nitrogen = nitrogenFixedKgPerHa(legume, 8000)
   return (
     <section className="mt-6" aria-labelledby="herd">
@@ -129,7 +133,9 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       ) : (
         <p className="mt-2">{say('The paddock has no boundary, so its area is not known.')}</p>
       )}
-      {feed ? <Needs feed={feed} plan={plan} stay={grazing?.days.middle} /> : null}
+      {walkedFeed(feed, stageWalked(round), lab).map((of) => (
+        <Needs key={of.basis} of={of} plan={plan} stay={grazing?.days.middle} />
+      ))}
       <p className="mt-2 text-ink-soft">
         {say('{{source}}. Needs are those of the class; yields, pregnancy and cold add to them.{{what}}', {
           source: animal.source,

@@ -132,7 +132,7 @@ export function WeighUpView({ round, weighed }: Props) {
             </PanelBoundary>
             {round.paddock.outlook === 'turf' ? null : (
               <PanelBoundary name={say('Stock')}>
-                <HerdPanel round={round} made={weighed.composition} feed={weighed.feed.leafy} />
+                <HerdPanel round={round} made={weighed.composition} feed={weighed.feed} />
               </PanelBoundary>
             )}
           </>

@@ -1,4 +1,5 @@
 import type { ProtectiveItem } from '@/core/flora/codes.ts'
+import type { BestTime } from '@/core/flora/codes.ts'
 import {
   actDays,
   stockFirst,
@@ -81,3 +82,9 @@ export function proposedFirst(plant: Plant, today: string): Proposed | undefined
     backOn: undefined,
   }
 }
+
+const bestTimes: Record<BestTime, () => string> = {
+  bud: () => say('at bud, before the first flower'),
+  'autumn-regrowth': () => say('on autumn regrowth before hard frost'),
+}
+export const bestTimeWords = (time: BestTime): string => bestTimes[time]()

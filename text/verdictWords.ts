@@ -1,4 +1,4 @@
-import type { Haste } from '@/core/assess/harm/kinds.ts'
+import type { Acuteness } from '@/core/flora/codes.ts'
 import type { VerdictCode } from '@/core/assess/harm/verdict.ts'
 import { say } from './say.ts'
 
@@ -13,9 +13,12 @@ const words: Record<VerdictCode, () => string> = {
 
 export const harmVerdictWords = (code: VerdictCode): string => words[code]()
 
-const hastes: Record<Exclude<Haste, 'other'>, () => string> = {
-  'within-hours': () => say('Told to kill within hours'),
+const goes: Record<Acuteness, () => string> = {
+  hours: () => say('Told to kill within hours'),
+  days: () => say('Sickens within days'),
   'adds-up': () => say('Adds up over days to months, and shows late'),
+  yield: () => say('Lowers yield or fertility'),
+  irritates: () => say('Irritates or injures'),
 }
-/** How soon the worst of it harms. */
-export const hasteWords = (haste: Exclude<Haste, 'other'>): string => hastes[haste]()
+/** How the worst of it goes. */
+export const acutenessWords = (acute: Acuteness): string => goes[acute]()

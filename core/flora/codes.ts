@@ -62,6 +62,17 @@ export const harmKinds = [
 ] as const
 export type HarmKind = (typeof harmKinds)[number]
 
+/**
+ * How a harm goes, the worst first: it kills within hours; sickens within days; adds up over days to months; lowers yield or
+ * fertility; irritates.
+ */
+export const acutenesses = ['hours', 'days', 'adds-up', 'yield', 'irritates'] as const
+export type Acuteness = (typeof acutenesses)[number]
+
+/** When herbicide travels down into a creeping root best. */
+export const bestTimes = ['bud', 'autumn-regrowth'] as const
+export type BestTime = (typeof bestTimes)[number]
+
 /** What a person wears where a plant harms people or where it is worked on. */
 export const protectiveItems = ['gloves', 'waterproof-gloves', 'long-sleeves', 'eye-cover', 'dust-mask'] as const
 export type ProtectiveItem = (typeof protectiveItems)[number]

@@ -1,5 +1,15 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
-import type { DosePart, DoseState, DoseTime, HarmKind, Indication, ProtectiveItem, Trait } from './codes.ts'
+import type {
+  Acuteness,
+  BestTime,
+  DosePart,
+  DoseState,
+  DoseTime,
+  HarmKind,
+  Indication,
+  ProtectiveItem,
+  Trait,
+} from './codes.ts'
 
 export const lifeForms = ['grass', 'sedge', 'rush', 'legume', 'forb', 'shrub'] as const
 export type LifeForm = (typeof lifeForms)[number]
@@ -92,6 +102,14 @@ export interface HarmNote {
   kind: HarmKind
   /** Further kinds of the same note. */
   also?: HarmKind[]
+  /** What becomes of this harm in forms that are not standing, where it is not as its kind has it. */
+  forms?: Partial<Record<Exclude<FeedForm, 'standing'>, FormWord>>
+  /** How it goes, where it is not as its kind has it. */
+  acute?: Acuteness
+  /** The stages at which it is told of; left out: every stage. Other stages are not known to be without it. */
+  stages?: Stage[]
+  /** Sources of this note; left out: those of the exposure. */
+  sources?: string[]
   /** What a person wears who handles it. */
   protect?: ProtectiveItem[]
   note: string
@@ -147,6 +165,8 @@ export interface ControlAct {
   wear?: ProtectiveItem[]
   /** What becomes of what was cut or dug. */
   waste?: string
+  /** When it works best. */
+  best?: BestTime[]
   /** Days until somebody looks again. */
   backDays?: number
   /** At this stage it no longer works. */

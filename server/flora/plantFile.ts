@@ -20,7 +20,11 @@ import {
   doseParts,
   doseStates,
   doseTimes,
+  acutenesses,
+  bestTimes,
   harmKinds,
+  type Acuteness,
+  type BestTime,
   indications,
   protectiveItems,
   traits,
@@ -69,10 +73,20 @@ class LookalikeFile {
   @IsString() @IsNotEmpty() why!: string
 }
 
+class HarmFormsFile implements Partial<Record<Exclude<FeedForm, 'standing'>, FormWord>> {
+  @IsOptional() @IsIn(formWords) wilted?: FormWord
+  @IsOptional() @IsIn(formWords) hay?: FormWord
+  @IsOptional() @IsIn(formWords) silage?: FormWord
+}
+
 class HarmFile {
   @IsArray() @ArrayMinSize(1) @IsString({ each: true }) who!: string[]
   @IsIn(harmKinds) kind!: HarmKind
   @IsOptional() @IsArray() @IsIn(harmKinds, { each: true }) also?: HarmKind[]
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => HarmFormsFile) forms?: HarmFormsFile
+  @IsOptional() @IsIn(acutenesses) acute?: Acuteness
+  @IsOptional() @IsArray() @ArrayMinSize(1) @IsIn(stages, { each: true }) stages?: Stage[]
+  @IsOptional() @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources?: string[]
   @IsOptional() @IsArray() @IsIn(protectiveItems, { each: true }) protect?: ProtectiveItem[]
   @IsString() @IsNotEmpty() note!: string
 }
@@ -122,6 +136,7 @@ class ControlFile {
   @IsOptional() @IsString() tools?: string
   @IsOptional() @IsArray() @IsIn(protectiveItems, { each: true }) wear?: ProtectiveItem[]
   @IsOptional() @IsString() waste?: string
+  @IsOptional() @IsArray() @IsIn(bestTimes, { each: true }) best?: BestTime[]
   @IsOptional() @IsInt() @Min(1) @Max(1000) back_days?: number
   @IsOptional() @IsBoolean() too_late?: boolean
 }

@@ -68,6 +68,7 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
       ...(c.tools ? { tools: c.tools } : {}),
       ...(c.wear ? { wear: c.wear } : {}),
       ...(c.waste ? { waste: c.waste } : {}),
+      ...(c.best ? { best: c.best } : {}),
       ...(c.back_days ? { backDays: c.back_days } : {}),
       tooLate: c.too_late ?? false,
     })),

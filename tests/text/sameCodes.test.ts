@@ -3,10 +3,14 @@ import i18next from 'i18next'
 import { afterAll, describe, expect, it } from 'vitest'
 import { hayOrGraze } from '@/core/assess/feed/hayOrGraze.ts'
 import { sowingAdvice } from '@/core/assess/sowing/sowingAdvice.ts'
-import { dosesHere } from '@/core/assess/harm/exposures.ts'
+import { animalClass } from '@/core/assess/feed/needs.ts'
+import { hazardFacts } from '@/core/assess/harm/hazards/factsOf.ts'
+import { readHazards } from '@/core/assess/harm/hazards/index.ts'
+import { verdictFor } from '@/core/assess/harm/verdict.ts'
+import { dosesHere, keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
 import { actionsFor } from '@/core/assess/harm/actions.ts'
-import { stages, type Plant } from '@/core/flora/flora.ts'
+import { feedForms, stages, type Plant } from '@/core/flora/flora.ts'
 import { outlooks } from '@/core/records/round.ts'
 import { kitFor } from '@/core/survey/planStops.ts'
 import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
@@ -40,6 +44,12 @@ function said(plants: Plant[]): unknown {
   const rules = swards.map((round) => {
     const weighed = weighUp(round, byId, () => randomLcg(0.5))!
     const { found, cautions, ...harm } = harmFindings(weighed.composition, byId, 'points', 'cool-humid')
+    const dangers = (['horse-idle', 'cow-suckling'] as const).map((id) =>
+      readHazards(hazardFacts(round, byId, { animal: animalClass(id) }), flora.hazards),
+    )
+    const verdicts = keptAnimals.flatMap((a) =>
+      feedForms.map((form) => verdictFor({ found, cautions, ...harm }, byId, a, form, dangers[1])),
+    )
     return {
       hayOrGraze: hayOrGraze(round, byId),
       says: swardSays(round, plants),
@@ -55,6 +65,8 @@ function said(plants: Plant[]): unknown {
         }).map((f) => [f.plant.id, f.reason, f.share, f.cautions.map((h) => h.kind)]),
       ),
       harm,
+      verdicts,
+      dangers: dangers.map((list) => list.map(({ hazard, ...rest }) => [hazard.id, rest])),
       found: [...found, ...cautions].map((f) => [f.plant, f.notes.map((n) => [n.who, n.kind, n.also])]),
     }
   })

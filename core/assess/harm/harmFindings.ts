@@ -23,7 +23,7 @@ export interface NotJudged {
 export interface NoneFound {
   /** Highest share of points (0 to 1) if the plant does not grow in clumps. */
   ofPoints: number | undefined
-  /** Highest share of places like a stop (0 to 1) that could hold it. */
+  /** Highest share of places like a stop (0 to 1) that could hold it, for an eye that sees `SEEN_SHARE` of what is there. */
   ofStops: number
 }
 
@@ -41,6 +41,9 @@ export interface HarmFindings {
   /** What was met and this book does not describe, so that nothing is said of it: it could harm. */
   notJudged: NotJudged[]
 }
+
+/** Share of the plants within a stop that an eye sees: common practice, no source. A plant that stands alone is easily missed. */
+export const SEEN_SHARE = 0.8
 
 /** A letter is told of apart; everything else that no file describes is not judged. A file of the book that names no harm was looked into. */
 const isNotJudged = (taxon: Taxon, plants: Map<string, Plant>): boolean => {
@@ -74,7 +77,7 @@ export function harmFindings(
     rarerHere: notMet.filter((p) => !atHome(p)).map((p) => p.id),
     bound: {
       ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
-      ofStops: noneFoundUpperBound(round.stops),
+      ofStops: Math.min(1, noneFoundUpperBound(round.stops) / SEEN_SHARE),
     },
     cautions: round.taxa
       .map((t) => plants.get(t.taxon))

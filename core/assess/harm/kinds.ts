@@ -1,4 +1,4 @@
-import type { HarmKind } from '../../flora/codes.ts'
+import { acutenesses, type Acuteness, type HarmKind } from '../../flora/codes.ts'
 import { kindsOf, type FeedForm, type FormWord, type HarmNote, type Plant } from '../../flora/flora.ts'
 
 /** What becomes of a kind of harm in the forms that are not standing; what is not named here is not known. */
@@ -105,39 +105,89 @@ export const harmsByItself = (plant: Plant, animal?: string): boolean =>
     .filter((h) => animal === undefined || h.who.includes(animal))
     .some((h) => plant.role === 'toxic' || kindsOf(h).some((k) => !DEPENDS.has(k)))
 
-/** Kinds that are told to kill within hours or a day. Kingsbury 1964 and Burrows & Tyrl, from memory. */
-const WITHIN_HOURS: ReadonlySet<HarmKind> = new Set([
-  'carboxyatractyloside',
-  'cicutoxin',
-  'coniine',
-  'diterpenoid-alkaloids',
-  'heart-glycosides',
-  'milkweed-neurotoxins',
-  'nitro-glycosides',
-  'perilla-ketone',
-  'prussic-acid',
-  'solanine',
-  'steroidal-alkaloids',
-  'tropane-alkaloids',
-])
-/** Kinds that add up over days to months; the harm may show when nothing of the plant is eaten any more. */
-const ADDS_UP: ReadonlySet<HarmKind> = new Set([
-  'liver-damage-and-sunburn',
-  'ptaquiloside',
-  'pyrrolizidine-alkaloids',
-  'quinolizidine-alkaloids',
-  'swainsonine',
-  'thiaminase',
-  'tremetol',
-])
+/** How each kind of harm goes. Kingsbury 1964 and Burrows & Tyrl, from memory. */
+export const acutenessOf: Record<HarmKind, Acuteness> = {
+  awns: 'irritates',
+  'blister-beetles': 'hours',
+  'blister-sap': 'irritates',
+  bloat: 'hours',
+  bristles: 'irritates',
+  burs: 'irritates',
+  carboxyatractyloside: 'hours',
+  'cause-unknown': 'days',
+  cicutoxin: 'hours',
+  coniine: 'hours',
+  coumarin: 'days',
+  dicoumarol: 'days',
+  'diterpenoid-alkaloids': 'hours',
+  'endophyte-ergot-alkaloids': 'adds-up',
+  'endophyte-lolitrem': 'days',
+  ergot: 'adds-up',
+  furanocoumarins: 'irritates',
+  'grass-tetany': 'hours',
+  'heart-glycosides': 'hours',
+  hypericin: 'days',
+  impaction: 'days',
+  'irritant-latex': 'irritates',
+  'liver-damage-and-sunburn': 'adds-up',
+  'milkweed-neurotoxins': 'hours',
+  nitrate: 'hours',
+  'nitro-glycosides': 'hours',
+  'nitro-toxins': 'days',
+  oestrogens: 'yield',
+  'organosulphur-compounds': 'days',
+  oxalate: 'hours',
+  'perilla-ketone': 'hours',
+  photosensitisation: 'days',
+  'poisonous-seed': 'days',
+  'pollen-and-skin-allergy': 'irritates',
+  'prussic-acid': 'hours',
+  ptaquiloside: 'adds-up',
+  'pyrrolizidine-alkaloids': 'adds-up',
+  'quinolizidine-alkaloids': 'adds-up',
+  ranunculin: 'irritates',
+  'saponins-and-lectins': 'days',
+  selenium: 'adds-up',
+  slobbers: 'irritates',
+  solanine: 'hours',
+  'sorghum-cystitis': 'adds-up',
+  'steroidal-alkaloids': 'hours',
+  'steroidal-saponins': 'days',
+  'stinging-hairs': 'irritates',
+  stringhalt: 'days',
+  swainsonine: 'adds-up',
+  thiaminase: 'adds-up',
+  tremetol: 'adds-up',
+  'tropane-alkaloids': 'hours',
+  'tryptamine-alkaloids': 'days',
+  unclassified: 'days',
+  'vetch-disease': 'days',
+  'volatile-oils': 'irritates',
+}
 
-/** How soon a plant harms, by the worst of its kinds. */
+/** How a note of harm goes: as it says itself, else by the worst of its kinds. */
+export const acutenessOfNote = (note: HarmNote): Acuteness =>
+  note.acute ?? acutenesses.find((a) => kindsOf(note).some((k) => acutenessOf[k] === a))!
+
+/**
+ * How a plant harms, by the worst of its notes.
+ *
+ * @param animal kind of stock that the notes have to strike; left out: any
+ * @returns undefined where no harm to it is on file
+ */
+export function acutenessFor(plant: Plant, animal?: string): Acuteness | undefined {
+  const notes = plant.harm.filter((h) => animal === undefined || h.who.includes(animal))
+  return acutenesses.find((a) => notes.some((n) => acutenessOfNote(n) === a))
+}
+
+/** How soon a plant harms by itself: dangers that weather, fungus or soil bring are told apart. */
 export type Haste = 'within-hours' | 'adds-up' | 'other'
 
 export function hasteOf(plant: Plant): Haste {
-  const kinds = plant.harm.flatMap(kindsOf)
-  if (kinds.some((k) => WITHIN_HOURS.has(k))) return 'within-hours'
-  return kinds.some((k) => ADDS_UP.has(k)) ? 'adds-up' : 'other'
+  const kinds = plant.harm.flatMap((n) => kindsOf(n).map((k) => ({ k, acute: n.acute ?? acutenessOf[k] })))
+  const own = kinds.filter(({ k }) => !DEPENDS.has(k))
+  if (own.some((n) => n.acute === 'hours')) return 'within-hours'
+  return own.some((n) => n.acute === 'adds-up') ? 'adds-up' : 'other'
 }
 
 /** Not known is worse than lessened: what nobody has told of may be as bad as the plant standing. */
@@ -145,13 +195,15 @@ const ORDER: Record<FormWord, number> = { harmful: 2, unknown: 1, lessened: 0 }
 const worst = (words: FormWord[]): FormWord => words.reduce((a, b) => (ORDER[b] > ORDER[a] ? b : a))
 
 /**
- * What is said of one note of harm in a form. The plant's file tells of its first harm; each further kind of it, and each
+ * What is said of one note of harm in a form: what the note says itself, else by its kinds. The exposure tells of the first; each further kind of it, and each
  * other note, goes by its kind.
  *
  * @param note one of the plant's own
  */
 export function noteAs(plant: Plant, note: HarmNote, form: FeedForm): FormWord {
   if (form === 'standing') return 'harmful'
+  const own = note.forms?.[form]
+  if (own) return own
   const ofKinds = kindsOf(note).map((k) => madeInto[k][form] ?? 'unknown')
   if (note !== plant.harm[0] || !plant.exposure) return worst(ofKinds)
   return worst([plant.exposure.forms[form], ...ofKinds.slice(1)])

@@ -1,7 +1,8 @@
 import type { FeedForm, Plant } from '../../flora/flora.ts'
 import type { HarmFindings } from './harmFindings.ts'
 import type { HazardReading } from './hazards/hazard.ts'
-import { harmAs, harmsByItself, hasteOf } from './kinds.ts'
+import { acutenesses, type Acuteness } from '../../flora/codes.ts'
+import { acutenessFor, harmAs, harmsByItself } from './kinds.ts'
 
 /**
  * What is said of a sward for one kind of stock in one form. None of them is an all-clear: the last says only that what was
@@ -21,7 +22,7 @@ export interface Verdict {
   from?: string
 }
 
-const HASTE = { 'within-hours': 0, 'adds-up': 1, other: 2 } as const
+const rank = (acute: Acuteness | undefined): number => (acute ? acutenesses.indexOf(acute) : acutenesses.length)
 
 /**
  * The verdict for a kind of stock: by what was counted, found poisons and feed plants alike, whatever they are grown for. A form
@@ -40,7 +41,7 @@ export function verdictFor(
   const onFile = [...found, ...cautions]
     .map((f) => ({ plant: plants.get(f.plant)!, share: f.share.estimate }))
     .filter(({ plant }) => harmAs(plant, form, [animal]) !== undefined)
-    .sort((a, b) => HASTE[hasteOf(a.plant)] - HASTE[hasteOf(b.plant)] || b.share - a.share)
+    .sort((a, b) => rank(acutenessFor(a.plant, animal)) - rank(acutenessFor(b.plant, animal)) || b.share - a.share)
     .map((s) => s.plant)
   const striking = onFile.filter((p) => harmAs(p, form, [animal]) !== 'lessened')
   const certain = striking.filter((p) => harmsByItself(p, animal))

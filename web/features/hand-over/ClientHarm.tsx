@@ -143,7 +143,7 @@ function NotFound({ round, harm }: { round: Round; harm: WeighUp['harm'] }) {
       {growing.length > 0 ? (
         <>
           <Say
-            text="<b>Not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Not found is not the same as not there: each could be at up to {{ofStops}} of places like a stop, and more where it grows in clumps."
+            text="<b>Not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Not found is not the same as not there: each could be at up to {{ofStops}} of places like a stop (for an eye that sees 4 in 5), and more where it grows in clumps."
             values={{ notFound: named(growing), n: harm.rarerHere.length, ofStops: percent(harm.bound.ofStops) }}
             components={{ b: <b /> }}
           />{' '}

@@ -1,6 +1,7 @@
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import {
   actWords,
+  bestTimeWords,
   meanwhileWords,
   proposed,
   proposedFirst,
@@ -59,6 +60,7 @@ function Act({ act, onTake, taken }: { act: ActionNow; onTake: () => void; taken
       </p>
       <p className="text-ink-soft">
         {[
+          act.best ? say('Works best {{times}}', { times: act.best.map(bestTimeWords).join(say(' and ')) }) : '',
           act.tools ? say('Tools: {{tools}}', { tools: act.tools }) : '',
           act.wear ? say('Wear: {{wear}}', { wear: wearWords(act.wear) }) : '',
           act.waste ? say('Afterwards: {{waste}}', { waste: act.waste }) : '',

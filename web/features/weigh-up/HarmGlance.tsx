@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
-import { hasteOf } from '@/core/assess/harm/kinds.ts'
+import { acutenessFor } from '@/core/assess/harm/kinds.ts'
 import { verdictFor, type Verdict, type VerdictCode } from '@/core/assess/harm/verdict.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { acutenesses } from '@/core/flora/codes.ts'
 import { feedForms, type FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import { inSentence } from '@/text/say.ts'
-import { harmVerdictWords, hasteWords } from '@/text/verdictWords.ts'
+import { acutenessWords, harmVerdictWords } from '@/text/verdictWords.ts'
 import { useHazards } from '../../entities/round/useHazards.ts'
 import { AnimalDrawing } from '../../parts/AnimalDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -43,7 +44,8 @@ function useReasons(round: Round) {
 /** The cell that was touched, in a sentence: the verdict, how soon it harms, what it stands on, and until when. */
 function Told({ verdict, reasons }: { verdict: Verdict; reasons: string[] }) {
   const byId = useFlora((s) => s.byId)
-  const haste = verdict.plants.map((id) => hasteOf(byId.get(id)!)).find((h) => h !== 'other')
+  const goes = verdict.plants.flatMap((id) => acutenessFor(byId.get(id)!, verdict.animal) ?? [])
+  const worst = acutenesses.find((a) => goes.includes(a))
   return (
     <p aria-live="polite" className="mt-2 flex items-start gap-3 rounded-xl bg-sheet px-3 py-2 text-lg">
       <VerdictMark code={verdict.code} className="mt-1 size-9" />
@@ -53,7 +55,7 @@ function Told({ verdict, reasons }: { verdict: Verdict; reasons: string[] }) {
         </b>{' '}
         {harmVerdictWords(verdict.code)}
         {reasons.length > 0 ? ` (${reasons.join(', ')})` : ''}
-        {haste ? `. ${hasteWords(haste)}` : ''}
+        {worst ? `. ${acutenessWords(worst)}` : ''}
         {verdict.from ? `, ${say('earliest {{day}}', { day: dayWords(verdict.from) })}` : ''}.
       </span>
     </p>

@@ -7,6 +7,7 @@ import { dosesHere, keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { inSentence } from '@/text/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { SEEN_SHARE } from '@/core/assess/harm/harmFindings.ts'
 import { looksToBound } from '@/core/stats/proportionIntervals.ts'
 import { Doses, ExposureView } from '../../parts/ExposureView.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
@@ -45,7 +46,7 @@ export function HarmPanel({ round, weighed }: Props) {
         </>
       ) : null}
       <Say
-        text="up to <b/> of places like a stop could hold one (none at {{stops}} stops)"
+        text="up to <b/> of places like a stop could hold one (none at {{stops}} stops, for an eye that sees 4 in 5)"
         values={{ stops }}
         components={{ b: <b>{percent(harm.bound.ofStops)}</b> }}
       />
@@ -109,7 +110,7 @@ export function HarmPanel({ round, weighed }: Props) {
       <p className="mt-2">
         {say(
           '{{looksToBound}} stops with nothing would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',
-          { looksToBound: looksToBound(0.05), looksToBound2: looksToBound(0.02) },
+          { looksToBound: looksToBound(0.05 * SEEN_SHARE), looksToBound2: looksToBound(0.02 * SEEN_SHARE) },
         )}
       </p>
       <SearchedHere paddockId={round.paddockId} />

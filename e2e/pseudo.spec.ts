@@ -37,7 +37,7 @@ async function written(page: Page, rounds: Listed[]): Promise<string[]> {
     } else if (Array.isArray(value)) value.forEach(take)
     else if (typeof value === 'object' && value !== null) Object.values(value).forEach(take)
   }
-  for (const list of ['rounds', 'places', 'unknowns', 'plan-items', 'namings'])
+  for (const list of ['rounds', 'places', 'unknowns', 'plan-items', 'namings', 'kept'])
     take(await read(page, `/api/${list}`).catch(() => undefined))
   const { paddocks } = (await read(page, '/api/places')) as { paddocks: { id: string }[] }
   for (const { id } of paddocks) take(await read(page, `/api/paddocks/${id}`))

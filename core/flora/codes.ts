@@ -1,5 +1,9 @@
 /** Fixed lists of codes by which rules read a plant. A rule reads codes; words for people are made of them in `text/`. */
 
+/** Stages at which a plant is looked at. */
+export const stages = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering'] as const
+export type Stage = (typeof stages)[number]
+
 /** What harms: a toxin, a way of harming, or a disease whose cause is not known. */
 export const harmKinds = [
   'awns',

@@ -1,21 +1,12 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
-import type {
-  Acuteness,
-  BestTime,
-  DosePart,
-  DoseState,
-  DoseTime,
-  HarmKind,
-  Indication,
-  ProtectiveItem,
-  Trait,
-} from './codes.ts'
+import type { Indication, Stage, Trait } from './codes.ts'
+import type { ControlAct, Exposure, HarmNote, Hazard } from './harm.ts'
+
+export { stages, type Stage } from './codes.ts'
+export * from './harm.ts'
 
 export const lifeForms = ['grass', 'sedge', 'rush', 'legume', 'forb', 'shrub'] as const
 export type LifeForm = (typeof lifeForms)[number]
-
-export const stages = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering'] as const
-export type Stage = (typeof stages)[number]
 
 export const efforts = ['glance', 'hand', 'lens', 'dig'] as const
 export type Effort = (typeof efforts)[number]
@@ -97,82 +88,6 @@ export interface Lookalike {
   why: string
 }
 
-export interface HarmNote {
-  who: string[]
-  kind: HarmKind
-  /** Further kinds of the same note. */
-  also?: HarmKind[]
-  /** What becomes of this harm in forms that are not standing, where it is not as its kind has it. */
-  forms?: Partial<Record<Exclude<FeedForm, 'standing'>, FormWord>>
-  /** How it goes, where it is not as its kind has it. */
-  acute?: Acuteness
-  /** The stages at which it is told of; left out: every stage. Other stages are not known to be without it. */
-  stages?: Stage[]
-  /** Sources of this note; left out: those of the exposure. */
-  sources?: string[]
-  /** What a person wears who handles it. */
-  protect?: ProtectiveItem[]
-  note: string
-}
-
-/** All kinds of one note of harm, the first one first. */
-export const kindsOf = (h: Pick<HarmNote, 'kind' | 'also'>): HarmKind[] => [h.kind, ...(h.also ?? [])]
-
-/** What stock may meet a plant as. */
-export const feedForms = ['standing', 'wilted', 'hay', 'silage'] as const
-export type FeedForm = (typeof feedForms)[number]
-
-/** What is reported of a form: its harm stays, is lessened, or nobody is known to have said. None of them means harmless. */
-export const formWords = ['harmful', 'lessened', 'unknown'] as const
-export type FormWord = (typeof formWords)[number]
-
-/** A dose that harmed, as somebody reported it: never a threshold below which nothing happens. */
-export interface ReportedDose {
-  animal: string
-  part: DosePart
-  state?: DoseState
-  taken?: DoseTime
-  /** Percent of body weight, low and high of what was reported. */
-  percent: [number, number]
-  source: string
-}
-
-/** How a plant harms: what of it, as what, what shows and what is done first. */
-export interface Exposure {
-  parts: string
-  forms: Record<FeedForm, FormWord>
-  signs: string
-  onset: string
-  first: string
-  /** What tells, where looking does not. */
-  test?: string
-  doses: ReportedDose[]
-  sources: string[]
-}
-
-export const schools = ['hands', 'herbicide'] as const
-/** With herbicide or without: both are offered, in the client's preference. */
-export type School = (typeof schools)[number]
-
-/** What can be done about an unwanted plant at a stage. */
-export interface ControlAct {
-  stage: Stage
-  school: School
-  do: string
-  /** Height in cm up to which it is said to work. */
-  upToCm?: number
-  tools?: string
-  wear?: ProtectiveItem[]
-  /** What becomes of what was cut or dug. */
-  waste?: string
-  /** When it works best. */
-  best?: BestTime[]
-  /** Days until somebody looks again. */
-  backDays?: number
-  /** At this stage it no longer works. */
-  tooLate: boolean
-}
-
 export const sowingTimes = ['late-winter', 'spring', 'early-summer', 'late-summer', 'autumn'] as const
 export type SowingTime = (typeof sowingTimes)[number]
 
@@ -185,30 +100,6 @@ export interface Sowing {
   seedsPerKg: number
   depthMm: [number, number]
   when: SowingTime[]
-  sources: string[]
-}
-
-/** A danger that comes with several feed plants and is not, or not wholly, seen by looking. */
-export interface Hazard {
-  id: string
-  name: string
-  who: string[]
-  /** Plants that can carry it. */
-  plants: string[]
-  /** What an eye can see of it. */
-  shows: string
-  /** What no eye can. */
-  hidden: string
-  /**
-   * What each plant brings to it, low and high: for nitrate and others nothing; centimetres for prussic acid (grazed from this height on),
-   * ppb for the endophyte, weight against alfalfa for bloat, % of dry matter for oestrogen and oxalate, % of the diet for sun-burn.
-   */
-  amounts?: Record<string, [number, number]>
-  /** Plants beside which it is told to be less. */
-  lowers?: string[]
-  /** The test that tells; "none" where there is none. */
-  test: string
-  do: string
   sources: string[]
 }
 

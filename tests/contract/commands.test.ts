@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { eventsAfter, planAfter, roundAfter } from '@/contract/applied.ts'
-import { commandOf, inPlaceOf, keyOf, requestOf } from '@/contract/commands.ts'
+import { commandOf, requestOf } from '@/contract/commandRequests.ts'
+import { inPlaceOf, keyOf } from '@/contract/commandKeys.ts'
 import { openStop } from '@/core/records/round.ts'
 import { oneOfEach as all } from '@/tests/support/commands.ts'
 import { emptyPaddock, roundOf } from '@/tests/support/rounds.ts'

@@ -1,5 +1,5 @@
 import { expect, it } from 'vitest'
-import { requestOf } from '@/contract/commands.ts'
+import { requestOf } from '@/contract/commandRequests.ts'
 import { oneOfEach } from '@/tests/support/commands.ts'
 import { everyRoute } from '@/tests/support/everyRoute.ts'
 import { teamForFile } from '@/tests/support/team.ts'

@@ -1,4 +1,6 @@
-import { keyOf, requestOf, type Command, type KeptApart } from '@/contract/commands.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
+import { requestOf } from '@/contract/commandRequests.ts'
+import type { Command, KeptApart } from '@/contract/commands.ts'
 import { randomLcg } from 'd3-random'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'

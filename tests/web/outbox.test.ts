@@ -1,7 +1,8 @@
 import 'fake-indexeddb/auto'
 import { IDBFactory, IDBObjectStore } from 'fake-indexeddb'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { requestOf, type Command } from '@/contract/commands.ts'
+import { requestOf } from '@/contract/commandRequests.ts'
+import type { Command } from '@/contract/commands.ts'
 import { readUnsent, unsentFile } from '@/web/stores/unsentFile.ts'
 
 /** The browser's small store: a page's keys are its own properties, as in browsers. */

@@ -1,5 +1,6 @@
 import { openDB, type IDBPDatabase } from 'idb'
-import { keyOf, stopAddress } from '@/contract/commands.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
+import { stopAddress } from '@/contract/commandRequests.ts'
 import type { Stop } from '@/core/records/round.ts'
 import type { StopConflict } from './outboxEntry.ts'
 import type { SaveStop } from './outboxPages.ts'

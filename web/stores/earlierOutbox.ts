@@ -1,4 +1,6 @@
-import { commandOf, keyOf, type Command, type WriteRequest } from '@/contract/commands.ts'
+import { commandOf } from '@/contract/commandRequests.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
+import type { Command, WriteRequest } from '@/contract/commands.ts'
 import type { Stop } from '@/core/records/round.ts'
 
 /** The one line in which the first versions kept everything; the device's id in it is read in device.ts. */

@@ -1,4 +1,5 @@
-import { inPlaceOf, keyOf, type Command } from '@/contract/commands.ts'
+import { inPlaceOf, keyOf } from '@/contract/commandKeys.ts'
+import type { Command } from '@/contract/commands.ts'
 import { saysSeen, valueOf } from '@/contract/recordOf.ts'
 import type { Stop } from '@/core/records/round.ts'
 import type { ApiError } from '../api/client.ts'

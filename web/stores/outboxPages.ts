@@ -1,4 +1,5 @@
-import { keyOf, type Command } from '@/contract/commands.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
+import type { Command } from '@/contract/commands.ts'
 import type { Conflict, Kept } from './outboxEntry.ts'
 import type { Entry } from './outboxStorage.ts'
 

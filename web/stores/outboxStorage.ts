@@ -1,5 +1,6 @@
 import { openDB, type IDBPDatabase } from 'idb'
-import { commandOf, type Command, type WriteRequest } from '@/contract/commands.ts'
+import { commandOf } from '@/contract/commandRequests.ts'
+import type { Command, WriteRequest } from '@/contract/commands.ts'
 import { say } from '../language/say.ts'
 
 /** A command that waits to be sent. */

@@ -1,5 +1,7 @@
 import { create } from 'zustand'
-import { isAnswerTo, keyOf, requestOf, type Command } from '@/contract/commands.ts'
+import { isAnswerTo, requestOf } from '@/contract/commandRequests.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
+import type { Command } from '@/contract/commands.ts'
 import { chosenOver } from '@/contract/recordOf.ts'
 import { sameValue } from '@/core/records/merge.ts'
 import { ApiError, send } from '../api/client.ts'

@@ -1,4 +1,5 @@
-import { commandOf, requestOf, type Command, type WriteMethod, type WriteRequest } from '@/contract/commands.ts'
+import { commandOf, requestOf } from '@/contract/commandRequests.ts'
+import type { Command, WriteMethod, WriteRequest } from '@/contract/commands.ts'
 
 /** Nothing of the server's was seen. */
 const UNSEEN = -1

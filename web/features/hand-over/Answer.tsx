@@ -6,6 +6,8 @@ import type { FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { useHazards } from '../../entities/round/useHazards.ts'
+import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import { InShort } from './Worth.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { dayWords } from '../../language/dates.ts'
 import { listed, say } from '../../language/say.ts'
@@ -71,6 +73,7 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
           </li>
         ))}
       </ul>
+      <InShort feed={weighed.feed} stage={stageWalked(round)} />
     </section>
   )
 }

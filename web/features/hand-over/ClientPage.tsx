@@ -87,7 +87,7 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
   const harmful = (p: Plant | undefined) => p !== undefined && harmsByItself(p)
   // What harms is drawn however little of it there is.
   // Where nobody has said what is kept, the answer takes a line for each kind of stock.
-  const most = !pageIsFull ? 10 : Math.max(LEAST_BARS, (animal ? 7 : 6) - told)
+  const most = !pageIsFull ? 10 : Math.max(LEAST_BARS, (animal ? 6 : 5) - told)
   const harming = made.taxa.filter((t) => harmful(byId.get(t.taxon))).slice(0, most)
   const others = made.taxa.filter((t) => !harming.includes(t)).slice(0, most - harming.length)
   const drawn = made.taxa.filter((t) => harming.includes(t) || others.includes(t))

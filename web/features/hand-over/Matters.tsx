@@ -27,7 +27,7 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
           <PlantDrawing
             plant={p}
             insets={false}
-            className="mx-auto h-44 w-full max-w-48 print:h-32"
+            className="mx-auto h-44 w-full max-w-48 print:h-20"
             label={p.commonName}
           />
           <b>{p.commonName.replace(/ \(.*\)/, '')}</b>

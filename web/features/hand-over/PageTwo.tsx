@@ -28,7 +28,7 @@ import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { dayWords } from '../../language/dates.ts'
-import { fixed } from '../../language/numbers.ts'
+import { atMost, fixed } from '../../language/numbers.ts'
 
 const days = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
@@ -135,7 +135,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
           {say('{{what}}: needs {{needPct}} %, {{basis}} {{middle}} % ({{low}} to {{high}}){{what2}}.', {
             basis: feedBasisWords(m.basis),
             what: m.what === 'energy' ? say('Energy') : say('Protein'),
-            needPct: m.needPct,
+            needPct: atMost(m.needPct, 1),
             middle: fixed(m.hasPct.middle, 0),
             low: fixed(m.hasPct.low, 0),
             high: fixed(m.hasPct.high, 0),
@@ -199,14 +199,14 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
   const byId = useFlora((s) => s.byId)
   const harmful = harmfulStops(round, byId)
   return (
-    <div className="mt-5 border-t-2 border-ink pt-3 print:mt-0 print:break-before-page">
+    <div className="mt-5 border-t-2 border-ink pt-3">
       {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
       {worth}
       <Read round={round} />
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />
       <Plan plan={plan} />
-      <div className="mt-4 flex break-inside-avoid items-start gap-5">
+      <div className="mt-2 flex break-inside-avoid items-start gap-5">
         {round.route ? (
           <figure className="w-40 shrink-0 print:w-44">
             <RouteMap

@@ -46,7 +46,7 @@ export function SignatureBlock({
 }) {
   const who = joined(contacts?.advisor, contacts?.credentials, contacts?.advisorPhone)
   return (
-    <section className="mt-3 break-inside-avoid border-t border-ink pt-1 text-sm leading-snug" data-testid="signature">
+    <section className="mt-2 break-inside-avoid border-t border-ink pt-1 text-sm leading-snug" data-testid="signature">
       {signature ? (
         <>
           <p>

@@ -60,6 +60,28 @@ function Measured({ lab }: { lab: LabResult }) {
   )
 }
 
+/** The same in one line, where it is known at which growth. */
+export function InShort({ feed, stage }: Pick<Props, 'feed' | 'stage'>) {
+  const growth: Growth = stage === 'leafy' ? 'leafy' : 'stemmy'
+  const of = feed[growth]
+  if (stage === undefined || !of || of.known < LEAST_KNOWN) return null
+  return (
+    <p>
+      <Say
+        text="<b>As feed, {{basis}}:</b> crude protein {{low}} to {{high}} %, relative feed value {{low4}} to {{high4}}, by estimate."
+        values={{
+          basis: feedBasisWords(growth),
+          low: fixed(of.cpPct.low, 0),
+          high: fixed(of.cpPct.high, 0),
+          low4: fixed(of.rfv.low, 0),
+          high4: fixed(of.rfv.high, 0),
+        }}
+        components={{ b: <b /> }}
+      />
+    </p>
+  )
+}
+
 interface Props {
   feed: WeighUp['feed']
   /** Growth that was walked; undefined: both ends of it are told. */

@@ -1,4 +1,5 @@
-import { stopAddress, type SentStop } from '@/contract/commands.ts'
+import { stopAddress } from '@/contract/commandRequests.ts'
+import type { SentStop } from '@/contract/commands.ts'
 import { useEffect, useRef } from 'react'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { lostStops } from '../../stores/countedStops.ts'

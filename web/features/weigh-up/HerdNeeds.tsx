@@ -10,7 +10,7 @@ import type { useGrazing } from '../../entities/round/useGrazing.ts'
 import { areaWords, inUnits, weightWords } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
-import { fixed } from '../../language/numbers.ts'
+import { atMost, fixed } from '../../language/numbers.ts'
 
 export function NumberInput({
   label,
@@ -86,7 +86,7 @@ export function Needs({
           <Say
             text="<b/>needs {{needPct}} % {{what}}; {{basis}} has {{middle}} % ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
             values={{
-              needPct: m.needPct,
+              needPct: atMost(m.needPct, 1),
               basis: feedBasisWords(basis),
               what: m.what === 'energy' ? 'TDN' : say('of dry matter'),
               middle: fixed(m.hasPct.middle, 0),

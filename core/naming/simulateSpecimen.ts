@@ -1,4 +1,5 @@
-import { hasPart, type CompiledFlora } from './compileFlora.ts'
+import { hasPart } from './tableRows.ts'
+import type { CompiledFlora } from './compileFlora.ts'
 import { type Character, type Plant, type RangeCell, type Stage, type StateCell } from '../flora/flora.ts'
 import { stateShares } from '../flora/frequency.ts'
 import { CANT_TELL, type Observation } from '../records/observation.ts'

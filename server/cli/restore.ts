@@ -1,6 +1,7 @@
 import { existsSync, readdirSync, renameSync } from 'node:fs'
 import { join } from 'node:path'
-import { readBackup, restoreBackup } from '../backup/readBackup.ts'
+import { readBackup } from '../backup/readBackup.ts'
+import { restoreBackup } from '../backup/restoreBackup.ts'
 import { openDb } from '../db/db.ts'
 import { lockFolder } from '../db/folderLock.ts'
 

@@ -1,7 +1,8 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { migrate } from '../db/migrate.ts'
-import { Backup, BadBackup } from './readBackup.ts'
+import type { Backup} from './readBackup.ts';
+import { BadBackup } from './readBackup.ts'
 import { columnsWithoutBytes, linesOf, tablesInOrder } from './tables.ts'
 
 const ROWS_AT_ONCE = 200

@@ -1,28 +1,28 @@
-import { letterWords } from '@/text/taxonNames.ts'
 import { useWords } from '../../language/useWords.ts'
 import { inSentence } from '@/text/say.ts'
-import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react'
+import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
-import type { Context, Observation } from '@/core/records/observation.ts'
+import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribTip } from '../../parts/Midrib.tsx'
 import { useStable } from '../../parts/useStable.ts'
-import { answerWords, characterTitle, effortWords } from '../../parts/words.ts'
+import { characterTitle, effortWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useBench, useSheet } from './benchStore.ts'
-import { ContextBar } from './ContextBar.tsx'
+import { BenchFollows } from './BenchFollows.tsx'
+import { BenchTools } from './BenchTools.tsx'
 import { FindBox } from './FindBox.tsx'
-import { KeepPanel, SentPanel } from './KeepPanel.tsx'
-import { answersWith, useLookAhead } from './lookAhead.ts'
-import { nothingChosen, Questions } from './QuestionPanel.tsx'
-import { Replay } from './Replay.tsx'
+import { useLookAhead } from './lookAhead.ts'
+import { Questions } from './QuestionPanel.tsx'
 import { SeenSoFar } from './SeenSoFar.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useKeeping } from './useKeeping.ts'
+import { useAnswerNodes } from './useAnswerNodes.ts'
 import { useBenchKeys } from './useBenchKeys.ts'
-import { askEngine, useIdentification } from './useIdentification.ts'
+import { useAnswering } from './useAnswering.ts'
+import { useIdentification } from './useIdentification.ts'
 import { VerdictPanel } from './VerdictPanel.tsx'
 import { say } from '../../language/say.ts'
 
@@ -35,7 +35,6 @@ const halves = {
   },
 }
 const nothingNext: NextCheck[] = []
-const ENGINE_PATIENCE_MS = 120
 
 interface Props {
   subject: string
@@ -56,10 +55,6 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     [sheet, upTo],
   )
   const { result, fresh, of } = useIdentification(shown)
-  const [asked, setAsked] = useState<string | null>(null)
-  const [either, setEither] = useState<string[]>(nothingChosen)
-  const [page, setPage] = useState(0)
-  const [counts, setCounts] = useState<Record<string, number> | null>(null)
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
   const [written, setWritten] = useState('')
@@ -69,57 +64,17 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
 
   const suggested = result?.next.find((n) => !sheet.answers.some((a) => a.character === n.character))
-  // Until the next check is worked out the question just answered stays: a stale one would jump away under the thumb.
-  const waitingFor = fresh ? suggested?.character : sheet.answers.at(-1)?.character
-  const current = characters.find((c) => c.id === (asked ?? waitingFor ?? 'life.form'))!
+  const answering = useAnswering({
+    subject,
+    sheet,
+    // Until the next check is worked out the question just answered stays: a stale one would jump away under the thumb.
+    waitingFor: fresh ? suggested?.character : sheet.answers.at(-1)?.character,
+    onChanged: () => setReplayed(null),
+    onAnswered: () => setWritten(''),
+  })
+  const { asked, current, either, page, counts, ask, answer, undo, takeAway, toggleEither, count, pulled, turnPage } =
+    answering
   const stage = sheet.context.stage ?? 'vegetative'
-
-  const asks = useRef(0)
-  const ask = (character: string | null) => {
-    asks.current++
-    setAsked(character)
-    setEither(nothingChosen)
-    setPage(0)
-    setCounts(null)
-  }
-  /** The character whose answer is being worked on, and what ends when it is done. */
-  const working = useRef<{ character: string; done: Promise<void> }>(undefined)
-  // The answer and what follows from it come up together: the page is drawn once. A slow engine is not waited for.
-  const answer = (o: Observation) => {
-    const before = working.current
-    // Pressed twice it is one answer; about something else it comes after the one before.
-    if (before?.character === o.character) return
-    const asked = asks.current
-    const done = (before?.done ?? Promise.resolve()).then(async () => {
-      const answers = answersWith(useBench.getState().sheets[subject]?.answers ?? sheet.answers, o)
-      const patience = new Promise((r) => setTimeout(r, ENGINE_PATIENCE_MS))
-      await Promise.race([askEngine(sheet.context, answers).catch(() => undefined), patience])
-      if (working.current?.done === done) working.current = undefined
-      bench.answer(subject, answers)
-      setWritten('')
-      setReplayed(null)
-      // Who has asked for another look meanwhile keeps it.
-      if (asks.current === asked) ask(null)
-    })
-    working.current = { character: o.character, done }
-  }
-  const undo = () => {
-    bench.undo(subject)
-    ask(null)
-  }
-  const takeAway = (character: string) => {
-    bench.remove(subject, character)
-    setReplayed(null)
-    ask(null)
-  }
-  const toggleEither = (state: string) =>
-    setEither((e) => (e.includes(state) ? e.filter((s) => s !== state) : [...e, state]))
-  const count = (state: string) => setCounts((c) => ({ ...c, [state]: (c?.[state] ?? 0) + 1 }))
-  const pulled = () => {
-    if (counts && Object.keys(counts).length > 0) answer({ character: current.id, counts, sureness: bench.sureness })
-    else setCounts(counts ? null : {})
-  }
-  const turnPage = () => setPage((p) => (current.states && (p + 1) * 9 < current.states.length ? p + 1 : 0))
 
   // A key pressed while the next question is still being worked out must not answer the one that is going.
   const settled = fresh || asked !== null
@@ -213,61 +168,24 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     ),
   )
 
-  const nodes = useMemo(
-    () =>
-      later.answers.map((a) => ({
-        id: a.character,
-        label: characterTitle(characters, a.character),
-        detail: answerWords(a),
-        onPress: () => onAsk(a.character),
-        pressLabel: say('Change {{characterTitle}}: {{answerWords}}', {
-          characterTitle: characterTitle(characters, a.character),
-          answerWords: answerWords(a),
-        }),
-        onRemove: () => onTakeAway(a.character),
-        removeLabel: say('Take away {{characterTitle}}', { characterTitle: characterTitle(characters, a.character) }),
-      })),
-    [later.answers, characters, onAsk, onTakeAway],
-  )
+  const nodes = useAnswerNodes(later.answers, onAsk, onTakeAway)
 
   const left = (
     <>
-      <div className="mb-3 flex flex-wrap items-center gap-2">
-        {round && letter ? (
-          <p className="w-full font-semibold">
-            {say('Unknown {{letter}} of {{name}}, {{holding}}', {
-              letter: letterWords(letter),
-              name: round.paddock.name,
-              holding: round.holding,
-            })}
-          </p>
-        ) : null}
-        <ContextBar context={sheet.context} onChange={onContext} />
-        <button type="button" className="min-h-11 rounded-xl border border-rule px-3" onClick={() => setFinding(true)}>
-          {say('Find')} <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
-        </button>
-        <button
-          type="button"
-          className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50"
-          disabled={sheet.past.length === 0}
-          onClick={undo}
-        >
-          {say('Undo')} <kbd className="ml-1 text-sm text-ink-soft">z</kbd>
-        </button>
-        <button
-          type="button"
-          className="min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50"
-          disabled={sheet.answers.length === 0}
-          onClick={() => {
-            bench.clear(subject)
-            setWritten('')
-            setReplayed(null)
-            ask(null)
-          }}
-        >
-          {say('New plant')}
-        </button>
-      </div>
+      <BenchTools
+        round={round}
+        letter={letter}
+        sheet={sheet}
+        onContext={onContext}
+        onFind={() => setFinding(true)}
+        onUndo={undo}
+        onClear={() => {
+          bench.clear(subject)
+          setWritten('')
+          setReplayed(null)
+          ask(null)
+        }}
+      />
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
       <SpecimenBeside
         id={later.specimen.id}
@@ -298,31 +216,18 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     </>
   )
   const right = result ? (
-    <>
-      {written ? (
-        <p role="status" className="mb-3 rounded-xl bg-culm px-4 py-2.5 font-semibold text-on-culm">
-          {written}
-        </p>
-      ) : null}
-      <SentPanel
-        sheet={sheet}
-        result={result}
-        onTake={(o) =>
-          write({
-            plant: o.plant!,
-            probability: o.probability ?? 0.5,
-            evidence: result.candidates.find((c) => c.plant === o.plant)?.evidence ?? [],
-          })
-        }
-      />
-      {upTo < sheet.answers.length ? (
-        <p className="mb-3 flex flex-wrap items-center justify-between gap-2 rounded-xl border-2 border-straw px-4 py-2">
-          {say('As it stood after {{upTo}} of {{n}} looks.', { upTo, n: sheet.answers.length })}
-          <button type="button" className="min-h-11 underline" onClick={() => setReplayed(null)}>
-            {say('Back to now')}
-          </button>
-        </p>
-      ) : null}
+    <BenchFollows
+      subject={subject}
+      sheet={sheet}
+      round={round}
+      result={result}
+      written={written}
+      upTo={upTo}
+      onUpTo={setReplayed}
+      answered={later.answers.length}
+      onWrite={write}
+      onKeep={() => void keepUnknown()}
+    >
       {later.verdict ? (
         <VerdictPanel
           {...later.verdict}
@@ -333,13 +238,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           onReopen={onReopen}
         />
       ) : null}
-      {round || sheet.answers.length === 0 || later.answers.length === 0 ? null : (
-        <>
-          <Replay sheet={sheet} upTo={upTo} onUpTo={setReplayed} />
-          <KeepPanel subject={subject} sheet={sheet} result={result} onKeep={() => void keepUnknown()} />
-        </>
-      )}
-    </>
+    </BenchFollows>
   ) : (
     <p className="text-ink-soft">{say('Opening the book …')}</p>
   )

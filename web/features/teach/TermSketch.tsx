@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
-import type { Term } from '../../parts/terms.ts'
+import type { Term } from '../../parts/term.ts'
 
 const at = (x: number, y: number, filled = true) => (
   <circle key={`${x} ${y}`} cx={x} cy={y} r="5" className={filled ? 'fill-culm' : 'fill-none stroke-culm'} />

@@ -1,7 +1,7 @@
 import { createHash, randomBytes } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { migrate } from '../db/migrate.ts'
-import type { Backup} from './readBackup.ts';
+import type { Backup } from './readBackup.ts'
 import { BadBackup } from './readBackup.ts'
 import { columnsWithoutBytes, linesOf, tablesInOrder } from './tables.ts'
 

@@ -1,4 +1,4 @@
-import type { NitrateStep } from '@/core/assess/feed/labResult.ts'
+import type { LabExtra, NitrateStep } from '@/core/assess/feed/labResult.ts'
 import type { LabProblem } from '@/core/assess/feed/readLab.ts'
 import { say } from './say.ts'
 
@@ -14,6 +14,26 @@ const steps: Record<NitrateStep['code'], () => string> = {
 
 /** What the tables say of a level of nitrate. */
 export const nitrateWords = ({ code }: NitrateStep): string => steps[code]()
+
+const extras: Record<LabExtra, () => string> = {
+  hcnPpm: () => say('Prussic acid, ppm'),
+  ergovalinePpb: () => say('Ergovaline, ppb'),
+  ergotAlkaloidPpb: () => say('Ergot alkaloids, ppb'),
+  formononetinPct: () => say('Formononetin, %'),
+  coumestanPpm: () => say('Coumestans, ppm'),
+  kPct: () => say('Potassium, %'),
+  caPct: () => say('Calcium, %'),
+  mgPct: () => say('Magnesium, %'),
+  wscPct: () => say('Water-soluble sugar, %'),
+  starchPct: () => say('Starch, %'),
+  sePpm: () => say('Selenium, ppm'),
+  cuPpm: () => say('Copper, ppm'),
+  moPpm: () => say('Molybdenum, ppm'),
+  ph: () => 'pH',
+  dryPct: () => say('Dry matter of the sample, %'),
+}
+/** A figure that a danger is worked out from, with its unit; of dry matter but for the last two. */
+export const labExtraWords = (extra: LabExtra): string => extras[extra]()
 
 /** What of a laboratory's file was not understood. */
 export function labProblemWords(problem: LabProblem): string {

@@ -42,9 +42,9 @@ export class HerdInput implements HerdPlan {
 /** A laboratory's result for the sward of a round. */
 export class LabInput implements LabResult {
   @IsString() @MaxLength(200) sample!: string
-  @IsNumber(number) @Min(0) @Max(100) cpPct!: number
-  @IsNumber(number) @Min(0) @Max(100) adfPct!: number
-  @IsNumber(number) @Min(0) @Max(100) ndfPct!: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(100) cpPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(100) adfPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(100) ndfPct?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(1_000_000) nitrateNPpm?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.hcnPpm) hcnPpm?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ergovalinePpb) ergovalinePpb?: number

@@ -2,12 +2,13 @@ import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
-/** What a laboratory found in a sample, percent of dry matter. */
+/** What a laboratory found in a sample, percent of dry matter. A sample can have been sent for one danger alone. */
 export interface LabResult {
   sample: string
-  cpPct: number
-  adfPct: number
-  ndfPct: number
+  /** The three feed figures: all of them or none. */
+  cpPct?: number
+  adfPct?: number
+  ndfPct?: number
   /** Nitrate as NO3-N, parts per million of dry matter, where it was asked for. */
   nitrateNPpm?: number
   /** Further figures, by their key in `labExtras`. */
@@ -30,6 +31,12 @@ export interface LabResult {
   /** True where no laboratory saw it: the stand-in made it up. */
   simulated: boolean
 }
+
+/** A result with the feed figures. */
+export type FeedResult = LabResult & Required<Pick<LabResult, 'cpPct' | 'adfPct' | 'ndfPct'>>
+
+export const hasFeed = (lab: LabResult | undefined): lab is FeedResult =>
+  lab?.cpPct !== undefined && lab.adfPct !== undefined && lab.ndfPct !== undefined
 
 /** Figures that a danger is worked out from, each with the highest that any forage was told to hold: more is another unit. From memory. */
 export const labExtras = {
@@ -72,7 +79,7 @@ export interface LabFigures {
  * Feed figures of a laboratory result, each with the error of laboratories: of one sample, not of the whole paddock.
  * Relative feed value after Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME: NRC 1996.
  */
-export function labFigures(lab: LabResult): LabFigures {
+export function labFigures(lab: FeedResult): LabFigures {
   const adf = around(lab.adfPct, LAB_POINTS.adfPct)
   const ndf = around(lab.ndfPct, LAB_POINTS.ndfPct)
   const rfv = (a: number, n: number) => relativeFeedValue({ adfPct: a, ndfPct: n })
@@ -96,7 +103,7 @@ export interface OffBy {
 }
 
 /** How far off the estimate from the plants was. */
-export const offBy = (estimate: MixtureFeed, lab: LabResult): OffBy[] =>
+export const offBy = (estimate: MixtureFeed, lab: FeedResult): OffBy[] =>
   (['cpPct', 'adfPct', 'ndfPct'] as const).map((what) => ({
     what,
     points: lab[what] - estimate[what].middle,
@@ -133,7 +140,7 @@ export const nitrateStep = (nitrateNPpm: number): NitrateStep =>
   nitrateSteps.findLast((s) => nitrateNPpm >= s.fromPpm) ?? nitrateSteps[0]!
 
 /** A made-up result: one sample drawn from what the plants promise, with the error of laboratories. */
-export function simulatedLab(estimate: MixtureFeed, random: () => number): LabResult {
+export function simulatedLab(estimate: MixtureFeed, random: () => number): FeedResult {
   const one = (e: Estimate, points: number) => {
     const within = e.low + random() * (e.high - e.low)
     return Math.round((within + (random() * 2 - 1) * points) * 10) / 10

@@ -36,6 +36,7 @@ const names: { key: Key; is: RegExp }[] = [
   { key: 'ph', is: /^ph$/ },
 ]
 const extras = Object.keys(labExtras).filter((k): k is Extra => k !== 'dryPct')
+const isExtra = (key: Key): boolean => (extras as readonly string[]).includes(key)
 
 type Unit = '%' | 'ppm' | 'g/kg' | 'ppb'
 /** Ppm in one of each unit. */
@@ -157,6 +158,8 @@ function nitrateOf(column: Column, cell: string, drySharePct: number | undefined
   return ppm >= LEAST_PPM && ppm <= MOST_PPM ? ppm : undefined
 }
 
+const FEED = ['cpPct', 'adfPct', 'ndfPct'] as const
+
 /** The unit that the name of a figure ends in. */
 const unitOfKey = (key: Extra): Unit | undefined =>
   key.endsWith('Pct') ? '%' : key.endsWith('Ppm') ? 'ppm' : key.endsWith('Ppb') ? 'ppb' : undefined
@@ -183,8 +186,10 @@ function extraOf(key: Extra, column: Column, cell: string, drySharePct: number |
 export function readLabRows(rows: Record<string, string>[]): LabFile {
   const out: LabFile = { results: [], problems: [] }
   const columns = chosen(Object.keys(rows[0] ?? {}), out.problems)
-  const missing = (['cpPct', 'adfPct', 'ndfPct'] as const).filter((k) => !columns.has(k))
-  if (missing.length > 0) {
+  const missing = FEED.filter((k) => !columns.has(k))
+  // A sample can have been sent for nitrate or minerals alone; a part of the feed figures is a slip.
+  const hasDanger = [...columns.keys()].some((k) => k === 'nitrate' || isExtra(k))
+  if (missing.length > 0 && !(missing.length === FEED.length && hasDanger)) {
     out.problems.push({ code: 'columns-missing', columns: missing })
     return out
   }
@@ -198,8 +203,9 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
       const value = (labNumber(cell(key)) ?? NaN) / (unit === 'g/kg' ? 10 : 1)
       return asFed ? (value * 100) / (drySharePct ?? NaN) : value
     }
-    const values = { cpPct: percent('cpPct'), adfPct: percent('adfPct'), ndfPct: percent('ndfPct') }
-    if (Object.values(values).some((v) => !(v > 0 && v < 100)) || values.adfPct > values.ndfPct) {
+    const blank = FEED.every((k) => !columns.has(k) || cell(k) === '') && hasDanger
+    const feed = blank ? undefined : { cpPct: percent('cpPct'), adfPct: percent('adfPct'), ndfPct: percent('ndfPct') }
+    if (feed && (Object.values(feed).some((v) => !(v > 0 && v < 100)) || feed.adfPct > feed.ndfPct)) {
       out.problems.push(coded('row-left-out', { i: i + 1 }))
       return
     }
@@ -218,7 +224,7 @@ export function readLabRows(rows: Record<string, string>[]): LabFile {
     if (drySharePct !== undefined) further.dryPct = drySharePct
     out.results.push({
       sample: cell('sample') || `#${i + 1}`,
-      ...values,
+      ...feed,
       ...further,
       ...(nitrate === undefined ? {} : { nitrateNPpm: nitrate }),
       simulated: false,

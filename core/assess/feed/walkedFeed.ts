@@ -1,6 +1,6 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
 import type { SwardStage } from '../../records/measures.ts'
-import { LAB_POINTS, type LabResult } from './labResult.ts'
+import { hasFeed, LAB_POINTS, type FeedResult, type LabResult } from './labResult.ts'
 import { TDN_POINTS, type Estimate, type Growth, type MixtureFeed } from './mixtureFeed.ts'
 
 /** What needs are held against: protein and TDN, with the draws that say how sure each is. */
@@ -28,7 +28,7 @@ const estimate = (middle: number, sd: number): Estimate => ({
 })
 
 /** A laboratory's result as needs are held against it: the error of laboratories, and that of TDN from fibre. */
-function ofLab({ cpPct, adfPct }: LabResult): NeedsFeed {
+function ofLab({ cpPct, adfPct }: FeedResult): NeedsFeed {
   const cpSd = LAB_POINTS.cpPct / Z
   // TDN = 88.9 - 0.779 ADF (Rohweder, Barnes & Jorgensen 1978), as far as TDN_POINTS off 95 times in 100.
   const tdn = 88.9 - 0.779 * adfPct
@@ -49,7 +49,7 @@ export function walkedFeed(
   stage: SwardStage | undefined,
   lab: LabResult | undefined,
 ): WalkedFeed[] {
-  if (lab && !lab.simulated) return [{ basis: 'laboratory', feed: ofLab(lab) }]
+  if (hasFeed(lab) && !lab.simulated) return [{ basis: 'laboratory', feed: ofLab(lab) }]
   const growths: Growth[] = stage === undefined ? ['leafy', 'stemmy'] : [stage === 'leafy' ? 'leafy' : 'stemmy']
   return growths.flatMap((basis) => {
     const of = feed[basis]

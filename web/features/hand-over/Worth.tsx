@@ -1,4 +1,4 @@
-import { labFigures, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { hasFeed, labFigures, type FeedResult, type LabResult } from '@/core/assess/feed/labResult.ts'
 import type { Growth, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import type { SwardStage } from '@/core/records/measures.ts'
@@ -40,7 +40,7 @@ function Estimated({ growth, feed }: { growth: Growth; feed: MixtureFeed }) {
 }
 
 /** A laboratory's figures of the sample that was sent. */
-function Measured({ lab }: { lab: LabResult }) {
+function Measured({ lab }: { lab: FeedResult }) {
   const { cpPct, rfv } = labFigures(lab)
   return (
     <p>
@@ -101,7 +101,7 @@ export function Worth({ feed, stage, lab }: Props) {
         return of ? <Estimated key={growth} growth={growth} feed={of} /> : null
       })}
       <p>{say('Estimated from the plants, not from a sample; a laboratory would say what this cut holds.')}</p>
-      {lab && !lab.simulated ? <Measured lab={lab} /> : null}
+      {hasFeed(lab) && !lab.simulated ? <Measured lab={lab} /> : null}
     </section>
   )
 }

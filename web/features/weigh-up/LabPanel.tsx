@@ -1,18 +1,27 @@
-import { labProblemWords, nitrateWords } from '@/text/labWords.ts'
+import { labExtraWords, labProblemWords, nitrateWords } from '@/text/labWords.ts'
 import Papa from 'papaparse'
-import { useState, type FormEvent } from 'react'
-import { labFigures, nitrateStep, offBy, type LabResult } from '@/core/assess/feed/labResult.ts'
+import { useState } from 'react'
+import {
+  hasFeed,
+  labExtras,
+  labFigures,
+  nitrateStep,
+  offBy,
+  type FeedResult,
+  type LabExtra,
+  type LabResult,
+} from '@/core/assess/feed/labResult.ts'
 import { readLabRows } from '@/core/assess/feed/readLab.ts'
 import type { Estimate, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import { simulatedLaboratory } from '../../instruments/laboratory.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
-import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { estimateIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
-import { fixed } from '../../language/numbers.ts'
+import { atMost, fixed } from '../../language/numbers.ts'
+import { LabForm } from './LabForm.tsx'
 
 const names = {
   get cpPct() {
@@ -22,7 +31,6 @@ const names = {
   ndfPct: 'NDF',
 } as const
 const MOST_BYTES = 1024 * 1024
-const empty = { sample: '', cpPct: '', adfPct: '', ndfPct: '', nitrateNPpm: '' }
 
 const said = (e: Estimate, decimals: number) =>
   say('{{middle}} ({{low}} to {{high}})', {
@@ -31,32 +39,30 @@ const said = (e: Estimate, decimals: number) =>
     high: fixed(e.high, decimals),
   })
 
-function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
+/** Figures that dangers are worked out from, as they were read. */
+function Further({ lab }: { lab: LabResult }) {
+  const read = (Object.keys(labExtras) as LabExtra[]).filter((k) => lab[k] !== undefined)
+  if (read.length === 0) return null
+  return <p>{read.map((k) => `${labExtraWords(k)} ${atMost(lab[k]!, 3)}`).join('; ')}.</p>
+}
+
+/** Feed figures of a laboratory beside what was estimated from the plants. */
+function FeedFigures({ lab, estimate }: { lab: FeedResult; estimate: MixtureFeed | undefined }) {
   const figures = labFigures(lab)
   return (
     <>
-      <p className="mt-1">
-        <Say
-          text="<b/> relative feed value {{said}}, energy {{said2}} {{unitOf}}. In brackets the error of laboratories; one sample is not the whole paddock."
-          values={{
+      <p>
+        {say(
+          'Relative feed value {{said}}, energy {{said2}} {{unitOf}}. In brackets the error of laboratories; one sample is not the whole paddock.',
+          {
             said: said(figures.rfv, 0),
             said2: said(estimateIn('energy', figures.meMcalPerKg), 2),
             unitOf: unitOf('energy'),
-          }}
-          components={{
-            b: (
-              <b>
-                {lab.simulated
-                  ? say('Simulated, no sample was sent')
-                  : say('Sample {{sample}}', { sample: lab.sample })}
-                :
-              </b>
-            ),
-          }}
-        />
+          },
+        )}
       </p>
       <ul>
-        {offBy(estimate, lab).map((o) => (
+        {(estimate ? offBy(estimate, lab) : []).map((o) => (
           <li key={o.what}>
             <Say
               text="{{names}} {{lab}} %: {{abs}} points {{what}} the middle of the estimate, <b/>"
@@ -71,6 +77,18 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
           </li>
         ))}
       </ul>
+    </>
+  )
+}
+
+function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed | undefined }) {
+  return (
+    <>
+      <p className="mt-1 font-bold">
+        {lab.simulated ? say('Simulated, no sample was sent') : say('Sample {{sample}}', { sample: lab.sample })}
+      </p>
+      {hasFeed(lab) ? <FeedFigures lab={lab} estimate={estimate} /> : null}
+      <Further lab={lab} />
       {lab.nitrateNPpm !== undefined ? (
         <p>
           {say(
@@ -90,7 +108,6 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed }) {
 /** What a laboratory says of a sample, typed, from its file, or made up; it stands in place of the estimate. */
 export function LabPanel({ roundId, estimate }: { roundId: string; estimate: MixtureFeed }) {
   const { data: lab, set, ...read } = useLab(roundId)
-  const [typed, setTyped] = useState(empty)
   const [problems, setProblems] = useState<string[]>([])
   const [found, setFound] = useState<LabResult[]>([])
   const take = (result: LabResult) => {
@@ -98,19 +115,10 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
     setFound([])
     set(result)
   }
-  const write = (e: FormEvent) => {
-    e.preventDefault()
-    const read = readLabRows([
-      {
-        sample: typed.sample || 'typed',
-        CP: typed.cpPct,
-        ADF: typed.adfPct,
-        NDF: typed.ndfPct,
-        'NO3-N, ppm': typed.nitrateNPpm,
-      },
-    ])
-    const nitrate = read.problems.filter((p) => p.code === 'nitrate-not-read')
-    if (nitrate.length > 0) setProblems(nitrate.map(labProblemWords))
+  const write = (row: Record<string, string>) => {
+    const read = readLabRows([row])
+    const notRead = read.problems.filter((p) => p.code === 'nitrate-not-read' || p.code === 'figure-not-read')
+    if (notRead.length > 0) setProblems(notRead.map(labProblemWords))
     else if (read.results[0]) take(read.results[0])
     else
       setProblems([
@@ -149,32 +157,7 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
           </p>
           <details>
             <summary className="min-h-11 py-2 font-semibold">{say('Type or open a result')}</summary>
-            <form onSubmit={write} className="grid gap-3 sm:grid-cols-3">
-              {(
-                [
-                  ['sample', say('Sample')],
-                  ['cpPct', say('Crude protein, %')],
-                  ['adfPct', 'ADF, %'],
-                  ['ndfPct', 'NDF, %'],
-                  ['nitrateNPpm', say('Nitrate, ppm NO3-N')],
-                ] as const
-              ).map(([key, label]) => (
-                <Labelled key={key} label={label}>
-                  {(id) => (
-                    <input
-                      id={id}
-                      inputMode={key === 'sample' ? 'text' : 'decimal'}
-                      value={typed[key]}
-                      onChange={(e) => setTyped({ ...typed, [key]: e.target.value })}
-                      className={inputClass}
-                    />
-                  )}
-                </Labelled>
-              ))}
-              <button type="submit" className="min-h-12 self-end rounded-xl bg-culm px-5 font-semibold text-on-culm">
-                {say('Take it')}
-              </button>
-            </form>
+            <LabForm onTyped={write} />
             <div className="mt-3 flex flex-wrap gap-3">
               <FileButton label={say('Open a CSV file')} accept=".csv,text/csv" onFile={(file) => void open(file)} />
               <button
@@ -198,12 +181,14 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
               {found.map((r, i) => (
                 <li key={i}>
                   <button type="button" className="min-h-11 underline" onClick={() => take(r)}>
-                    {say('{{sample}}: protein {{cpPct}} %, ADF {{adfPct}} %, NDF {{ndfPct}} %', {
-                      sample: r.sample,
-                      cpPct: fixed(r.cpPct, 1),
-                      adfPct: fixed(r.adfPct, 1),
-                      ndfPct: fixed(r.ndfPct, 1),
-                    })}
+                    {hasFeed(r)
+                      ? say('{{sample}}: protein {{cpPct}} %, ADF {{adfPct}} %, NDF {{ndfPct}} %', {
+                          sample: r.sample,
+                          cpPct: fixed(r.cpPct, 1),
+                          adfPct: fixed(r.adfPct, 1),
+                          ndfPct: fixed(r.ndfPct, 1),
+                        })
+                      : r.sample}
                     {r.nitrateNPpm === undefined
                       ? ''
                       : say(', nitrate read as {{ppm}} ppm NO3-N: press where that is so', {

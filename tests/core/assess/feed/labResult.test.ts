@@ -180,4 +180,27 @@ describe('the stand-in', () => {
       expect(made.adfPct).toBeLessThan(made.ndfPct)
     }
   })
+
+  it('a sample sent for nitrate or minerals alone is read; feed figures in part are not', () => {
+    const { results, problems } = readLabRows([{ Sample: '9', 'NO3-N, ppm': '2,600', 'K (%)': '3.1', 'Ca, g/kg': '4.2', 'Mg (%)': '0,16', 'HCN (ppm)': '640', 'Ergovaline, ug/kg': '310' }]) // prettier-ignore
+    expect(problems).toEqual([])
+    expect(results).toEqual([
+      { sample: '9', nitrateNPpm: 2600, kPct: 3.1, caPct: expect.closeTo(0.42, 10) as number, mgPct: 0.16, hcnPpm: 640, ergovalinePpb: 310, simulated: false }, // prettier-ignore
+    ])
+    expect(readLabRows([{ CP: '12', 'NO3-N, ppm': '2600' }]).problems[0]).toMatchObject({ code: 'columns-missing' })
+  })
+
+  it('a figure without its unit, or of more than forage holds, is refused aloud', () => {
+    // No forage is told to hold 160 % of anything; the highest of each stand in labExtras, from memory.
+    const of = (row: Record<string, string>) => readLabRows([{ 'NO3-N, ppm': '900', ...row }])
+    expect(of({ K: '3.1' }).problems).toMatchObject([{ code: 'figure-not-read' }])
+    expect(of({ 'Mg (%)': '160' }).problems).toMatchObject([{ code: 'figure-not-read' }])
+    expect(of({ 'Se, ppm': 'n.d.' }).problems).toMatchObject([{ code: 'figure-not-read' }])
+    expect(of({ pH: '5.6' }).results[0]).toMatchObject({ ph: 5.6 })
+  })
+
+  it('minerals of the wet sample are brought to dry matter', () => {
+    const { results } = readLabRows([{ 'NO3-N, ppm': '900', 'K (as received) %': '0.9', 'DM %': '30' }])
+    expect(results[0]).toMatchObject({ kPct: expect.closeTo(3, 10) as number, dryPct: 30 })
+  })
 })

@@ -4,6 +4,8 @@ import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
 import { hayGrade } from '@/core/assess/feed/relativeFeedValue.ts'
 import type { Estimate, Growth } from '@/core/assess/feed/mixtureFeed.ts'
+import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent } from '../../parts/words.ts'
 import { Word } from '../../parts/Word.tsx'
@@ -52,9 +54,10 @@ function Line({
   )
 }
 
-/** Feed value of the mixture, as ranges, leafy or gone to stem. */
-export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['feed'] }) {
-  const [growth, setGrowth] = useState<Growth>('leafy')
+/** Feed value of the mixture, as ranges, at the growth that was walked or another; and what a laboratory says. */
+export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed'] }) {
+  const walked = stageWalked(round)
+  const [growth, setGrowth] = useState<Growth>(walked === undefined || walked === 'leafy' ? 'leafy' : 'stemmy')
   const byId = useFlora((s) => s.byId)
   const made = feed[growth]
   return (
@@ -142,11 +145,11 @@ export function FeedPanel({ roundId, feed }: { roundId: string; feed: WeighUp['f
               },
             )}
           </p>
-          <LabPanel roundId={roundId} estimate={made} />
         </>
       ) : (
         <p className="mt-2">{say('No plant with a feed value on file was met.')}</p>
       )}
+      <LabPanel roundId={round.id} estimate={made} />
     </section>
   )
 }

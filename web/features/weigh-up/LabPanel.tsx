@@ -106,7 +106,7 @@ function Result({ lab, estimate }: { lab: LabResult; estimate: MixtureFeed | und
 }
 
 /** What a laboratory says of a sample, typed, from its file, or made up; it stands in place of the estimate. */
-export function LabPanel({ roundId, estimate }: { roundId: string; estimate: MixtureFeed }) {
+export function LabPanel({ roundId, estimate }: { roundId: string; estimate: MixtureFeed | undefined }) {
   const { data: lab, set, ...read } = useLab(roundId)
   const [problems, setProblems] = useState<string[]>([])
   const [found, setFound] = useState<LabResult[]>([])
@@ -160,13 +160,15 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
             <LabForm onTyped={write} />
             <div className="mt-3 flex flex-wrap gap-3">
               <FileButton label={say('Open a CSV file')} accept=".csv,text/csv" onFile={(file) => void open(file)} />
-              <button
-                type="button"
-                className="min-h-11 rounded-xl border border-dashed border-ink-soft px-3"
-                onClick={() => void simulatedLaboratory.analyse(estimate).then(take)}
-              >
-                {simulatedLaboratory.name}
-              </button>
+              {estimate ? (
+                <button
+                  type="button"
+                  className="min-h-11 rounded-xl border border-dashed border-ink-soft px-3"
+                  onClick={() => void simulatedLaboratory.analyse(estimate).then(take)}
+                >
+                  {simulatedLaboratory.name}
+                </button>
+              ) : null}
             </div>
           </details>
           <div role="alert">

@@ -125,7 +125,7 @@ export function WeighUpView({ round, weighed }: Props) {
               <SowPanel round={round} made={weighed.composition} />
             </PanelBoundary>
             <PanelBoundary name={say('Feed')}>
-              <FeedPanel roundId={round.id} feed={weighed.feed} />
+              <FeedPanel round={round} feed={weighed.feed} />
             </PanelBoundary>
             <PanelBoundary name={say('The year')}>
               <SeasonPanel made={weighed.composition} region={round.paddock.region} />

@@ -1,6 +1,7 @@
-import { QueryClient, useQuery, type QueryKey } from '@tanstack/react-query'
+import { hashKey, QueryClient, useQuery, type QueryKey } from '@tanstack/react-query'
 import { useMemo } from 'react'
 import { answersAfter, checksAfter, keptAfter, placesAfter, planAfter, roundAfter, signaturesAfter, touchedBy } from '@/contract/applied.ts'
+import { keyOf } from '@/contract/commandKeys.ts'
 import type { Command } from '@/contract/commands.ts'
 import { standingOf } from '@/contract/standingOf.ts'
 import * as api from '../api/client.ts'
@@ -58,23 +59,44 @@ export const reads = {
   links: (roundId: string) => read(['links', roundId], () => api.getLinks(roundId)),
 }
 
-const asked = <T>({ queryKey, queryFn, after }: Read<T>) => ({ queryKey, queryFn, meta: { after } })
+/** The latest the server has taken of each record since the page was opened, in order. */
+const taken = new Map<string, { n: number; command: Command; version: number | undefined }>()
+let takenCount = 0
+onTaken(({ command, version }) => {
+  const key = keyOf(command)
+  taken.delete(key)
+  taken.set(key, { n: takenCount++, command, version })
+})
+
+/** What was asked for once. */
+const askedOnce = new Set<string>()
+
+/** The server's answer, with what it took since it was asked: the answer may be older than that. */
+async function answerTo<T>({ queryKey, queryFn, after }: Read<T>): Promise<T> {
+  // The first answer may have been asked for ahead, before the page knew what waited to be sent.
+  const key = hashKey(queryKey)
+  const from = askedOnce.has(key) ? takenCount : 0
+  askedOnce.add(key)
+  const answer = await queryFn()
+  const since = [...taken.values()].filter(({ n }) => n >= from)
+  // Not every answer can be brought up to date by what was taken alone.
+  if (since.some(({ command }) => touchedBy(command).includes(String(queryKey[0]))))
+    setTimeout(() => void serverReads.invalidateQueries({ queryKey, exact: true }))
+  return since.reduce<T>((value, { command, version }) => after(value, command, version), answer)
+}
+
+const asked = <T>(what: Read<T>) => ({
+  queryKey: what.queryKey,
+  queryFn: () => answerTo(what),
+  meta: { after: what.after },
+})
 
 /** Ask the server now, for a screen that is being opened; what waits to be sent is put on top. */
 export async function fresh<T>(what: Read<T>): Promise<T> {
-  const { queryKey, queryFn, after } = what
-  // The answer may be older than what the server takes while it is on its way.
-  const meanwhile: Command[] = []
-  const stop = onTaken(({ command }) => void meanwhile.push(command))
-  try {
-    await serverReads.cancelQueries({ queryKey, exact: true })
-    const answer = await queryFn()
-    const now = meanwhile.reduce<T>((value, command) => after(value, command), answer)
-    serverReads.getQueryCache().build(serverReads, serverReads.defaultQueryOptions(asked(what))).setData(now)
-    return pendingCommands().reduce<T>((value, command) => after(value, command), now)
-  } finally {
-    stop()
-  }
+  await serverReads.cancelQueries({ queryKey: what.queryKey, exact: true })
+  const now = await answerTo(what)
+  serverReads.getQueryCache().build(serverReads, serverReads.defaultQueryOptions(asked(what))).setData(now)
+  return pendingCommands().reduce<T>((value, command) => what.after(value, command), now)
 }
 
 export interface ReadNow<T> {

@@ -25,7 +25,7 @@ export type SentStop = Omit<Stop, 'seq' | 'version' | 'position'> & {
   added?: boolean
 }
 /** What is said of a paddock or round besides its counts. */
-export const keptKinds = ['herd', 'lab', 'runners', 'sowing', 'conditions', 'contacts'] as const
+export const keptKinds = ['herd', 'lab', 'runners', 'sowing', 'conditions', 'contacts', 'management'] as const
 export type KeptKind = (typeof keptKinds)[number]
 export interface KeptApart {
   subject: string

@@ -3,7 +3,8 @@ import { say } from './say.ts'
 
 const words: Record<keyof typeof animalUnitMonths, () => string> = {
   srm: () => say('12 kg of dry matter a day for a 454 kg cow (Society for Range Management 1989)'),
-  older: () => say('26 lb of dry matter a day (older range practice)'),
+  'air-dry-800-lb': () => say('800 lb of air-dry forage a month (as public range is let)'),
+  'twenty-lb': () => say('20 lb of dry matter a day (older practice)'),
 }
 
 export const animalUnitWords = (convention: keyof typeof animalUnitMonths): string => words[convention]()

@@ -25,6 +25,14 @@ const words: Record<SaidId, () => SaidWords> = {
     against: say('Dry-ground plants at the same stops; reed canarygrass that was sown.'),
   }),
   shaded: () => ({ title: say('Shaded and moist'), against: say('Full sun through the day.') }),
+  acid: () => ({
+    title: say('Sour ground'),
+    against: say('A soil test with a pH of 6 or more; seed that brought them; lime spread within two years.'),
+  }),
+  hungry: () => ({
+    title: say('Hungry ground'),
+    against: say('A soil test; a sward kept poor on purpose; a dry bank or a path.'),
+  }),
   disturbed: () => ({
     title: say('Disturbed ground'),
     against: say('Thistles that creep (they keep themselves); a seed lot that brought them.'),

@@ -71,6 +71,6 @@ const HOLDS_DAYS = { growing: 14, resting: 30 } as const
 
 /** The last day, ISO, for which pages of a walk are held to speak; the sward, the weather and the stock change after it. */
 export function holdsUntil(round: Pick<Round, 'plannedOn' | 'paddock'>): string {
-  const mean = madeNormals[round.paddock.region][Number(round.plannedOn.slice(5, 7)) - 1]!
+  const mean = madeNormals[round.paddock.region].meanC[Number(round.plannedOn.slice(5, 7)) - 1]!
   return daysAfter(round.plannedOn, mean >= GROWING_C ? HOLDS_DAYS.growing : HOLDS_DAYS.resting)
 }

@@ -1,4 +1,5 @@
-import { mixtureFeedOf, type Growth, type MixtureFeed } from './feed/mixtureFeed.ts'
+import { mixtureFeedOf, type MixtureFeed } from './feed/mixtureFeed.ts'
+import { walkedStates, type Walked } from './feed/walkedStates.ts'
 import { harmFindings, type HarmFindings } from './harm/harmFindings.ts'
 import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
@@ -11,7 +12,8 @@ import { tallied } from '../methods/tally.ts'
 export interface WeighUp {
   composition: Composition
   harm: HarmFindings
-  feed: { leafy: MixtureFeed | undefined; stemmy: MixtureFeed | undefined }
+  /** As it was walked, and as it would be while leafy and once headed; undefined where no plant with a value was met. */
+  feed: { walked: MixtureFeed; leafy: MixtureFeed; headed: MixtureFeed } | undefined
 }
 
 /**
@@ -25,10 +27,15 @@ export function weighUp(round: Round, plants: Map<string, Plant>, random: () => 
   const together = tallied(countedStops(round), named)
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
-  const feed = (growth: Growth) => mixtureFeedOf(together, plants, growth, random())
+  const feed = (at: Walked) => mixtureFeedOf(together, plants, at, random())
+  const [walked, leafy, headed] = [
+    feed(walkedStates(round)),
+    feed({ by: 'state', state: 'leafy' }),
+    feed({ by: 'state', state: 'headed' }),
+  ]
   return {
     composition: made,
     harm: harmFindings(made, plants, isFirstHit(round.method) ? 'points' : 'cover', round.paddock.region),
-    feed: { leafy: feed('leafy'), stemmy: feed('stemmy') },
+    feed: walked && leafy && headed && { walked, leafy, headed },
   }
 }

@@ -91,7 +91,17 @@ export const doseTimes = ['over-one-to-three-weeks', 'added-up-over-weeks'] as c
 export type DoseTime = (typeof doseTimes)[number]
 
 /** What much of a plant says of the ground or of past management; marks stand in `core/assess/indicators/swardSays.ts`. */
-export const indications = ['nitrogen-short', 'grazed-hard', 'compacted', 'wet', 'shaded', 'disturbed', 'thin'] as const
+export const indications = [
+  'nitrogen-short',
+  'grazed-hard',
+  'compacted',
+  'wet',
+  'shaded',
+  'disturbed',
+  'thin',
+  'acid',
+  'hungry',
+] as const
 export type Indication = (typeof indications)[number]
 
 /** Traits that rules of use read. Common practice, no source. */
@@ -103,6 +113,8 @@ export const traits = [
   'dries-slowly', // a day or more longer than grass
   'grows-in-drought', // roots deep, grows at midsummer
   'repairs-turf', // forage grass that is sown into turf too
+  'own-sod', // makes a sod of its own: nothing to be drilled into another one
+  'autotoxic', // does not come up where it stands or has just stood
   'not-for-hay', // too low, or too soft, to be sown for hay
 ] as const
 export type Trait = (typeof traits)[number]

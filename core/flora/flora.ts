@@ -1,9 +1,11 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
 import type { Indication, Stage, Trait } from './codes.ts'
 import type { ControlAct, Exposure, HarmNote, Hazard } from './harm.ts'
+import type { EatenWord, Feed, Grazer, Regrowth, Turf } from './use.ts'
 
 export { stages, type Stage } from './codes.ts'
 export * from './harm.ts'
+export * from './use.ts'
 
 export const lifeForms = ['grass', 'sedge', 'rush', 'legume', 'forb', 'shrub'] as const
 export type LifeForm = (typeof lifeForms)[number]
@@ -100,14 +102,9 @@ export interface Sowing {
   seedsPerKg: number
   depthMm: [number, number]
   when: SowingTime[]
+  /** Least pH of the soil in which it is sown. */
+  phLeast?: number
   sources: string[]
-}
-
-/** Percent of dry matter, each a low and a high. */
-export interface FeedRange {
-  cp: [number, number]
-  adf: [number, number]
-  ndf: [number, number]
 }
 
 export interface Plant {
@@ -136,7 +133,11 @@ export interface Plant {
   /** Cells that differ at a stage; a character not named here keeps its general cell. */
   stages: Partial<Record<Stage, Record<string, Cell>>>
   lookalikes: Lookalike[]
-  feed?: { leafy: FeedRange; stemmy: FeedRange }
+  feed?: Feed
+  /** How animals take it, where that is not what its role lets expect. */
+  eaten?: Partial<Record<Grazer, EatenWord>>
+  regrowth?: Regrowth
+  turf?: Turf
   worth?: string
   sowing?: Sowing
   harm: HarmNote[]

@@ -25,7 +25,8 @@ export function patched(measures: Measures, patch: MeasuresPatch): Measures {
   return Object.fromEntries(Object.entries({ ...measures, ...patch }).filter(([, v]) => v !== undefined))
 }
 
-export const swardStages = ['leafy', 'stemmy', 'headed'] as const
+/** Growth at a stop: leafy; stems that rise, in boot or bud; headed or in bloom; seed ripe; dead leaf standing. */
+export const swardStages = ['leafy', 'stemmy', 'headed', 'ripe', 'cured'] as const
 export type SwardStage = (typeof swardStages)[number]
 export const grazings = ['not', 'lightly', 'hard'] as const
 export type Grazed = (typeof grazings)[number]

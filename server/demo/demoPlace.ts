@@ -2,6 +2,7 @@ import type { Polygon } from 'geojson'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
+import type { Management } from '@/core/records/management.ts'
 import type { SwardStage } from '@/core/records/measures.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { fixedId } from './fixedId.ts'
@@ -36,18 +37,23 @@ export interface DemoTask {
   lookFor: string
 }
 
+export interface DemoRound {
+  title: string
+  purpose: string
+  stops: number
+  pointsPerStop: number
+  daysFromToday: number
+  /** Growth noted at each stop. */
+  stage?: SwardStage
+}
+
 export interface DemoPlace {
   holding: Holding
   paddock: Paddock
-  round: {
-    title: string
-    purpose: string
-    stops: number
-    pointsPerStop: number
-    daysFromToday: number
-    /** Growth noted at each stop. */
-    stage?: SwardStage
-  }
+  round: DemoRound
+  /** One that was counted before, where the round is still to be walked. */
+  before?: DemoRound & Pick<DemoPlace, 'sward'>
+  management?: Management
   /** What is kept there, where somebody said so. */
   herd?: HerdPlan
   history: DemoEvent[]

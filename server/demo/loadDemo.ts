@@ -14,24 +14,23 @@ import { putKept } from '../db/kept.ts'
 import { addHolding, addPaddock, putEvent } from '../db/places.ts'
 import { putPlanItem } from '../db/plan.ts'
 import { addRound, putUnknown } from '../db/rounds.ts'
-import type { DemoPlace } from './demoPlace.ts'
+import type { DemoPlace, DemoRound } from './demoPlace.ts'
 import { demoWorld } from './demoWorld.ts'
 import { fixedId } from './fixedId.ts'
 
 /** One made-up stop: the sward varies from stop to stop (gamma weights), then each point falls by those shares. */
-function madeStop(sward: DemoPlace['sward'], { evenness, round }: DemoPlace, random: () => number): Hit[] {
+function madeStop(sward: DemoPlace['sward'], evenness: number, points: number, random: () => number): Hit[] {
   const weights = sward.map(([, share]) => (share > 0 ? randomGamma.source(random)(share * evenness, 1)() : 0))
   const total = weights.reduce((a, b) => a + b, 0)
-  return Array.from({ length: round.pointsPerStop }, () => {
+  return Array.from({ length: points }, () => {
     let u = random() * total
     const i = weights.findIndex((w) => (u -= w) <= 0)
     return { taxon: sward[Math.max(0, i)]![0], amount: 1 }
   })
 }
 
-interface DemoCount {
+interface DemoCount extends DemoRound {
   id: string
-  title: string
   on: Date
   sward: DemoPlace['sward']
 }
@@ -40,27 +39,27 @@ interface DemoCount {
 async function loadRound(
   db: Db,
   place: DemoPlace,
-  { id, title, on, sward }: DemoCount,
+  { id, title, purpose, stops: count, pointsPerStop, stage, on, sward }: DemoCount,
   random: () => number,
 ): Promise<void> {
-  const { line, lengthM, stops } = wRoute(place.paddock.boundary!, place.round.stops)
+  const { line, lengthM, stops } = wRoute(place.paddock.boundary!, count)
   const counted = sward.length > 0
   await addRound(db, {
     id,
     paddockId: place.paddock.id,
     title,
     method: 'step-points',
-    purpose: place.round.purpose,
+    purpose,
     plannedOn: formatISO(on, { representation: 'date' }),
-    pointsPerStop: place.round.pointsPerStop,
+    pointsPerStop,
     route: { line, lengthM },
     source: '',
     settings: { routeKind: 'w', halfWidth: 0.05 },
     stops: stops.map((position, i) => ({
       ...openStop(fixedId(`${id}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
-      hits: counted ? madeStop(sward, place, random) : [],
+      hits: counted ? madeStop(sward, place.evenness, pointsPerStop, random) : [],
       doneAt: counted ? on.toISOString() : null,
-      measures: counted && place.round.stage ? { stage: place.round.stage } : {},
+      measures: counted && stage ? { stage } : {},
     })),
   })
 }
@@ -80,15 +79,21 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
   await addPaddock(db, place.paddock)
   await putKept(db, { subject: place.holding.id, kind: 'contacts', value: contacts })
   if (place.herd) await putKept(db, { subject: place.paddock.id, kind: 'herd', value: place.herd })
+  if (place.management) await putKept(db, { subject: place.paddock.id, kind: 'management', value: place.management })
   const roundId = fixedId(`round/${place.paddock.name}/${place.round.title}`)
   const on = addDays(today, place.round.daysFromToday)
   const random = randomLcg(seed)
-  await loadRound(db, place, { id: roundId, title: place.round.title, on, sward: place.sward }, random)
+  await loadRound(db, place, { ...place.round, id: roundId, on, sward: place.sward }, random)
+  const { before } = place
+  if (before) {
+    const id = fixedId(`round/${place.paddock.name}/${before.title}`)
+    await loadRound(db, place, { ...before, id, on: addDays(today, before.daysFromToday) }, random)
+  }
   for (const { yearsAgo, then } of place.earlier) {
     const year = addYears(on, -yearsAgo)
     const id = fixedId(`round/${place.paddock.name}/${yearsAgo} years ago`)
     const sward = place.sward.map(([t, share]): [string, number] => [t, then[t] ?? share])
-    await loadRound(db, place, { id, title: `Count of ${year.getFullYear()}`, on: year, sward }, random)
+    await loadRound(db, place, { ...place.round, id, title: `Count of ${year.getFullYear()}`, on: year, sward }, random)
   }
   for (const [i, { daysAgo, ...event }] of place.history.entries())
     await putEvent(db, {

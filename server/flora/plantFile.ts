@@ -41,29 +41,18 @@ import {
   lifeForms,
   roles,
   schools,
-  sowingTimes,
   stages,
   type FeedForm,
   type FormWord,
   type LifeForm,
   type Role,
   type School,
-  type SowingTime,
   type Stage,
 } from '@/core/flora/flora.ts'
 
+import { EatenFile, FeedFile, RegrowthFile, SowingFile, TurfFile } from './useFile.ts'
+
 const ID = /^[a-z][a-z0-9-]*$/
-
-class FeedRangeFile {
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) cp!: [number, number]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) adf!: [number, number]
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) ndf!: [number, number]
-}
-
-class FeedFile {
-  @ValidateNested() @Type(() => FeedRangeFile) leafy!: FeedRangeFile
-  @ValidateNested() @Type(() => FeedRangeFile) stemmy!: FeedRangeFile
-}
 
 class LookalikeFile {
   @Matches(ID) plant!: string
@@ -141,27 +130,6 @@ class ControlFile {
   @IsOptional() @IsBoolean() too_late?: boolean
 }
 
-class SowingFile {
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0.01, { each: true }) @Max(600, { each: true }) kg_per_ha!: [
-    number,
-    number,
-  ]
-  @IsOptional()
-  @IsArray()
-  @ArrayMinSize(2)
-  @ArrayMaxSize(2)
-  @Min(0.01, { each: true })
-  @Max(600, { each: true })
-  mix_kg_per_ha?: [number, number]
-  @IsInt() @Min(1000) @Max(50_000_000) seeds_per_kg!: number
-  @IsArray() @ArrayMinSize(2) @ArrayMaxSize(2) @Min(0, { each: true }) @Max(100, { each: true }) depth_mm!: [
-    number,
-    number,
-  ]
-  @IsArray() @ArrayMinSize(1) @IsIn(sowingTimes, { each: true }) when!: SowingTime[]
-  @IsArray() @ArrayMinSize(1) @IsString({ each: true }) sources!: string[]
-}
-
 /** One plant, as its YAML file writes it. Cells of characters are checked apart, against the vocabulary. */
 export class PlantFile {
   @Matches(ID) id!: string
@@ -203,7 +171,10 @@ export class PlantFile {
   @ValidateNested({ each: true })
   @Type(() => LookalikeFile)
   lookalikes?: LookalikeFile[]
-  @IsOptional() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => FeedFile) feed?: FeedFile
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => EatenFile) eaten?: EatenFile
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => RegrowthFile) regrowth?: RegrowthFile
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => TurfFile) turf?: TurfFile
   @IsOptional() @IsString() worth?: string
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SowingFile) sowing?: SowingFile
   @IsOptional()

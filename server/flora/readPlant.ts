@@ -8,13 +8,13 @@ import {
   type Cell,
   type Character,
   type Plant,
-  type Sowing,
   type Stage,
 } from '@/core/flora/flora.ts'
 import { asWrittenNow } from './earlierPlant.ts'
 import { PlantFile } from './plantFile.ts'
 import { lineOf, type FloraProblem } from './problem.ts'
 import { readCells } from './readCells.ts'
+import { useOf, wrongWayRound } from './useOf.ts'
 
 function flatten(errors: ValidationError[], path: string[] = []): { path: string[]; message: string }[] {
   return errors.flatMap((e) => {
@@ -23,15 +23,6 @@ function flatten(errors: ValidationError[], path: string[] = []): { path: string
     return [...own, ...flatten(e.children ?? [], here)]
   })
 }
-
-const sowingOf = (s: NonNullable<PlantFile['sowing']>): Sowing => ({
-  kgPerHa: s.kg_per_ha,
-  ...(s.mix_kg_per_ha ? { mixKgPerHa: s.mix_kg_per_ha } : {}),
-  seedsPerKg: s.seeds_per_kg,
-  depthMm: s.depth_mm,
-  when: s.when,
-  sources: s.sources,
-})
 
 function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: Plant['stages']): Plant {
   return {
@@ -51,13 +42,10 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     ground: file.ground,
     ...(file.indicates ? { indicates: file.indicates } : {}),
     ...(file.traits ? { traits: file.traits } : {}),
-    ...(file.mow_mm ? { mowMm: file.mow_mm } : {}),
     characters,
     stages: stageCells,
     lookalikes: file.lookalikes ?? [],
-    ...(file.feed ? { feed: file.feed } : {}),
-    ...(file.worth ? { worth: file.worth } : {}),
-    ...(file.sowing ? { sowing: sowingOf(file.sowing) } : {}),
+    ...useOf(file),
     harm: file.harm ?? [],
     ...(file.exposure ? { exposure: { ...file.exposure, doses: file.exposure.doses ?? [] } } : {}),
     control: (file.control ?? []).map((c) => ({
@@ -126,10 +114,7 @@ export function readPlant(
       say(['stages', stage], `there is no stage "${stage}"; allowed: ${stages.join(', ')}`)
     else stageCells[stage as Stage] = readCells(block, characters, ['stages', stage], say)
   }
-  const { sowing } = file
-  for (const key of ['kg_per_ha', 'mix_kg_per_ha', 'depth_mm'] as const)
-    if (sowing?.[key] && sowing[key][0] > sowing[key][1])
-      say(['sowing', key], `the low figure must stand before the high one`)
+  for (const path of wrongWayRound(file)) say(path, 'the low figure must stand before the high one')
   const known = new Set(characters.map((c) => c.id))
   ;(file.lookalikes ?? []).forEach((l, i) => {
     for (const key of ['check', 'and'] as const)

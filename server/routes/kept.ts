@@ -13,7 +13,15 @@ import { badRequest, notFound } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { ConditionsInput, ContactsInput, HerdInput, LabInput, RunnersInput, SowingChecksInput } from './keptInput.ts'
+import {
+  ConditionsInput,
+  ContactsInput,
+  HerdInput,
+  LabInput,
+  ManagementInput,
+  RunnersInput,
+  SowingChecksInput,
+} from './keptInput.ts'
 
 const kindOf = (kind: string): KeptKind => {
   const known = keptKinds.find((k) => k === kind)
@@ -27,6 +35,7 @@ const kinds = {
   lab: { input: LabInput, of: getRound, missing: 'There is no such round.' },
   runners: { input: RunnersInput, of: getPaddock, missing: 'There is no such paddock.' },
   sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
+  management: { input: ManagementInput, of: getPaddock, missing: 'There is no such paddock.' },
   conditions: { input: ConditionsInput, of: getRound, missing: 'There is no such round.' },
   contacts: { input: ContactsInput, of: getHolding, missing: 'There is no such holding.' },
 } as const

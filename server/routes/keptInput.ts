@@ -2,6 +2,7 @@ import 'reflect-metadata'
 import { Type } from 'class-transformer'
 import {
   ArrayMaxSize,
+  ArrayMinSize,
   IsArray,
   IsBoolean,
   IsDateString,
@@ -20,6 +21,8 @@ import {
 } from 'class-validator'
 import { labExtras, type LabResult } from '@/core/assess/feed/labResult.ts'
 import { frosts, type Conditions, type Frost } from '@/core/records/conditions.ts'
+import { turfUses, type TurfUse } from '@/core/flora/use.ts'
+import { grazingSystems, type ConditionAnswers, type GrazingSystem, type Management, type Normals } from '@/core/records/management.ts' // prettier-ignore
 import type { Contacts } from '@/core/records/contacts.ts'
 import { animalClasses } from '@/core/assess/feed/needs.ts'
 import { runnerGroups, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
@@ -96,6 +99,31 @@ export class ContactsInput implements Contacts {
   @IsOptional() @IsString() @MaxLength(200) vet?: string
   @IsOptional() @IsString() @MaxLength(60) vetPhone?: string
   @IsOptional() @IsString() @MaxLength(60) poisonLine?: string
+}
+
+class NormalsInput implements Normals {
+  @IsArray() @ArrayMinSize(12) @ArrayMaxSize(12) @IsNumber(number, { each: true }) @Min(-60, { each: true }) @Max(50, { each: true }) meanC!: number[] // prettier-ignore
+  @IsArray() @ArrayMinSize(12) @ArrayMaxSize(12) @IsNumber(number, { each: true }) @Min(0, { each: true }) @Max(2000, { each: true }) rainMm!: number[] // prettier-ignore
+  @IsNumber(number) @Min(-65) @Max(65) latitude!: number
+}
+
+class ConditionInput implements ConditionAnswers {
+  @IsOptional() @IsInt() @Min(1) @Max(5) compaction?: number
+  @IsOptional() @IsInt() @Min(1) @Max(5) erosion?: number
+  @IsOptional() @IsInt() @Min(1) @Max(5) vigour?: number
+  @IsOptional() @IsInt() @Min(1) @Max(5) gathering?: number
+}
+
+/** How a paddock is used, and what is known of it besides its plants. */
+export class ManagementInput implements Management {
+  @IsOptional() @IsIn(turfUses) turfUse?: TurfUse
+  @IsOptional() @IsIn(grazingSystems) system?: GrazingSystem
+  @IsOptional() @IsNumber(number) @Min(0.5) @Max(365) stayDays?: number
+  @IsOptional() @IsNumber(number) @Min(0.01) @Max(100_000) groundHa?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(60_000) yieldKgPerHaYear?: number
+  @IsOptional() @IsNumber(number) @Min(3) @Max(10) ph?: number
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => ConditionInput) condition?: ConditionInput
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => NormalsInput) normals?: NormalsInput
 }
 
 class RunnerInput implements Runner {

@@ -62,7 +62,7 @@ function said(plants: Plant[]): unknown {
           sown: [],
           curve: undefined,
           animal,
-        }).map((f) => [f.plant.id, f.reason, f.share, f.cautions.map((h) => h.kind)]),
+        }).fits.map((f) => [f.plant.id, f.reason, f.share, f.conditions, f.cautions.map((h) => h.kind)]),
       ),
       harm,
       verdicts,

@@ -13,7 +13,7 @@ import { keep } from '@/web/stores/keptApart.ts'
 import { tellTaken } from '@/web/stores/outboxPages.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 import { firstHerd } from '@/web/entities/round/herd.ts'
-import { seasonShares } from '@/web/features/weigh-up/seasonShares.ts'
+import { seasonShares } from '@/web/entities/round/seasonShares.ts'
 import { stillToFind } from '@/web/entities/round/stillToFind.ts'
 import { unwanted } from '@/web/features/weigh-up/unwanted.ts'
 

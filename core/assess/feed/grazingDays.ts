@@ -7,6 +7,8 @@ export interface Herd {
   count: number
   /** Kilograms of one animal, where it is not that of the class. */
   bodyKg?: number
+  /** What it eats of this feed, % of body weight, where that is not what its class eats of good feed. */
+  intakePct?: readonly [low: number, high: number]
 }
 
 export interface Grazing {
@@ -20,9 +22,12 @@ export interface Grazing {
   /** Share of the sward that this stock refuses, 0 to 1. */
   refusedShare: number
   herd: Herd[]
+  /** Growth while they are there, kilograms a hectare and day; none where it is left out. */
+  growthKgPerHaDay?: number
 }
 
 const DRAWS = 2000
+const MOST_DAYS = 365
 /** Two-sided 95 % of a normal distribution. */
 const Z = 1.959964
 
@@ -38,12 +43,21 @@ function normal(random: () => number): number {
  *
  *   days = area x (mass - residual) x use x (1 - refused) / sum(count x body weight x intake)
  *
- * Monte Carlo over the error of the mass (normal, cut at 0) and over the range of intake; growth meanwhile is not in it.
+ * Monte Carlo over the error of the mass (normal, cut at 0) and over the range of intake; what grows meanwhile is taken
+ * from what the herd needs of the stand.
  *
  * @throws RangeError no animals, or a share out of 0 to 1
  */
 export function grazingDays(grazing: Grazing, random: () => number): Estimate {
-  const { massKgPerHa: mass, areaHa, residualKgPerHa, useShare, refusedShare, herd } = grazing
+  const {
+    massKgPerHa: mass,
+    areaHa,
+    residualKgPerHa,
+    useShare,
+    refusedShare,
+    herd,
+    growthKgPerHaDay: growth = 0,
+  } = grazing
   if (!(herd.reduce((n, h) => n + h.count, 0) > 0)) throw new RangeError('a herd needs an animal')
   for (const share of [useShare, refusedShare])
     if (!(share >= 0 && share <= 1)) throw new RangeError(`a share must be 0 to 1: ${share}`)
@@ -52,11 +66,13 @@ export function grazingDays(grazing: Grazing, random: () => number): Estimate {
     const stands = Math.max(0, mass.middle + sd * normal(random))
     const eaten = areaHa * Math.max(0, stands - residualKgPerHa) * useShare * (1 - refusedShare)
     const u = random()
-    const wanted = herd.reduce((sum, { animal, count, bodyKg }) => {
-      const [low, high] = animal.intakePct
+    const wanted = herd.reduce((sum, { animal, count, bodyKg, intakePct }) => {
+      const [low, high] = intakePct ?? animal.intakePct
       return sum + (count * (bodyKg ?? animal.bodyKg) * (low + (high - low) * u)) / 100
     }, 0)
-    return eaten / wanted
+    // What grows is eaten by the same share; a herd that eats less than that is never out of feed, and a year is said.
+    const net = wanted - areaHa * growth * useShare * (1 - refusedShare)
+    return net > 0 ? Math.min(MOST_DAYS, eaten / net) : MOST_DAYS
   }).sort((a, b) => a - b)
   const at = (p: number) => quantileSorted(days, p)!
   return { low: at(0.025), middle: at(0.5), high: at(0.975) }
@@ -82,27 +98,27 @@ export function stockedFor(
   }
 }
 
-/** Ways to count an animal unit month; both are in use, so the one used is said. */
+const LB_KG = 0.45359237
+const MONTH_DAYS = 30.4
+/** Air-dry forage is nine parts dry matter in ten. */
+const AIR_DRY = 0.9
+
+/** Ways to count an animal unit month that really differ, each in kilograms of dry matter; the one used is said (all from memory). */
 export const animalUnitMonths = {
-  srm: { kgPerMonth: 360 }, // 12 kg a day (Society for Range Management 1989)
-  older: { kgPerMonth: 26 * 0.45359237 * 30.4 }, // 26 lb a day (older range practice)
+  /** 12 kg oven-dry a day for a 1,000 lb cow (Society for Range Management 1989); 26 lb oven-dry and 30 lb air-dry are the same. */
+  srm: { kgPerMonth: 360 },
+  /** 800 lb air-dry a month, as public range is let. */
+  'air-dry-800-lb': { kgPerMonth: 800 * LB_KG * AIR_DRY },
+  /** 20 lb a day, older practice. */
+  'twenty-lb': { kgPerMonth: 20 * LB_KG * MONTH_DAYS },
 } as const
 
 /** Animal unit months that a paddock holds above the residual. */
 export function aums(
-  { areaHa, residualKgPerHa, useShare, refusedShare }: Omit<Grazing, 'herd' | 'massKgPerHa'>,
+  { areaHa, residualKgPerHa, useShare, refusedShare }: Omit<Grazing, 'herd' | 'massKgPerHa' | 'growthKgPerHaDay'>,
   massKgPerHa: number,
   convention: keyof typeof animalUnitMonths,
 ): number {
   const eaten = areaHa * Math.max(0, massKgPerHa - residualKgPerHa) * useShare * (1 - refusedShare)
   return eaten / animalUnitMonths[convention].kgPerMonth
-}
-
-/**
- * Nitrogen that legumes bring in a year, kilograms a hectare: 20 to 40 kg for each tonne of legume dry matter (range of
- * field measurements gathered by Carlsson & Huss-Danell 2003, from memory).
- */
-export function nitrogenFixedKgPerHa(legumeShare: number, yieldKgPerHaYear: number): readonly [number, number] {
-  const tonnes = (legumeShare * yieldKgPerHaYear) / 1000
-  return [20 * tonnes, 40 * tonnes]
 }

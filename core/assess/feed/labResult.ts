@@ -1,4 +1,5 @@
-import { TDN_POINTS, type Estimate, type MixtureFeed } from './mixtureFeed.ts'
+import { tdnErrorOfMixture, tdnOfMixture, type ClassShares } from './forageClass.ts'
+import type { Estimate, MixtureFeed } from './mixtureFeed.ts'
 import { energyFromTdn } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
@@ -77,20 +78,24 @@ export interface LabFigures {
 
 /**
  * Feed figures of a laboratory result, each with the error of laboratories: of one sample, not of the whole paddock.
- * Relative feed value after Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME: NRC 1996.
+ * Relative feed value after Rohweder, Barnes & Jorgensen 1978; TDN by class of forage with its error (`forageClass.ts`); ME: NRC 1996.
+ *
+ * @param classes shares of each class of forage in what was sent, as the round counted them
  */
-export function labFigures(lab: FeedResult): LabFigures {
+export function labFigures(lab: FeedResult, classes: ClassShares): LabFigures {
   const adf = around(lab.adfPct, LAB_POINTS.adfPct)
   const ndf = around(lab.ndfPct, LAB_POINTS.ndfPct)
   const rfv = (a: number, n: number) => relativeFeedValue({ adfPct: a, ndfPct: n })
-  const me = (a: number, off = 0) => energyFromTdn(88.9 - 0.779 * a + off).me
+  const off = tdnErrorOfMixture(classes)
+  const me = (a: number, points: number) =>
+    energyFromTdn(tdnOfMixture(classes, { cp: lab.cpPct, adf: a, ndf: lab.ndfPct }) + points).me
   return {
     cpPct: around(lab.cpPct, LAB_POINTS.cpPct),
     adfPct: adf,
     ndfPct: ndf,
     // More fibre is less value: the ends change places.
     rfv: { middle: rfv(adf.middle, ndf.middle), low: rfv(adf.high, ndf.high), high: rfv(adf.low, ndf.low) },
-    meMcalPerKg: { middle: me(adf.middle), low: me(adf.high, -TDN_POINTS), high: me(adf.low, TDN_POINTS) },
+    meMcalPerKg: { middle: me(adf.middle, 0), low: me(adf.high, -off), high: me(adf.low, off) },
   }
 }
 

@@ -1,13 +1,14 @@
 import { quantileSorted } from 'd3-array'
 import { randomNormal } from 'd3-random'
-import type { Plant } from '../../flora/flora.ts'
+import type { Feed, FeedRange, Plant } from '../../flora/flora.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from '../../methods/tally.ts'
-import type { Taxon } from '../../records/taxon.ts'
+import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
+import { drawStops, drawSums, MANY_STOPS } from './drawStops.ts'
 import { energyFromTdn } from './energy.ts'
+import { feedIn, feedStates, mixedRange, statesOfMonth, type FeedState } from './feedStates.ts'
+import { forageClassOf, HORSE_DE_ERROR, horseDe, TDN_ERROR, tdnByClass, type ClassShares } from './forageClass.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
-
-/** How far the sward has gone: leafy growth, or stems and heads. */
-export type Growth = 'leafy' | 'stemmy'
+import type { Walked } from './walkedStates.ts'
 
 export interface Estimate {
   /** Middle of the draws. */
@@ -17,84 +18,45 @@ export interface Estimate {
   high: number
 }
 
+/** One figure of each draw, so that needs are held against all of them together. */
+export interface FeedDraws {
+  cpPct: number[]
+  ndfPct: number[]
+  tdnPct: number[]
+  /** Digestible energy for a horse, Mcal a kilogram. */
+  horseDe: number[]
+}
+
 export interface MixtureFeed {
   cpPct: Estimate
   adfPct: Estimate
   ndfPct: Estimate
   rfv: Estimate
-  /** Digestible dry matter, % (Rohweder, Barnes & Jorgensen 1978). */
-  ddmPct: Estimate
-  /** Total digestible nutrients, %: the digestible dry matter give or take 3 points (common practice, no source). */
+  /** Total digestible nutrients for ruminants, %, by the relation of each class of forage with its error. */
   tdnPct: Estimate
   /** Metabolizable energy, Mcal a kilogram (NRC 1996). */
   meMcalPerKg: Estimate
   /** Net energy for maintenance and for gain, Mcal a kilogram (NRC 1996). */
   nemMcalPerKg: Estimate
   negMcalPerKg: Estimate
-  /** Protein and TDN of each draw, so that needs are held against them together. */
-  draws: { cpPct: number[]; tdnPct: number[] }
+  /** Digestible energy for horses, Mcal a kilogram. */
+  horseDeMcalPerKg: Estimate
+  draws: FeedDraws
+  /** Share of each class of forage in what has a value, 0 to 1. */
+  classes: ClassShares
+  /** The growth it is judged at. */
+  at: Walked
   /** Share of the plants counted whose feed value is known, 0 to 1. */
   known: number
   /** Plants left out because no value is on file. */
   leftOut: Taxon[]
+  /** Of the ranges of feed, not of the descriptions of the plants. */
   sources: string[]
 }
 
 const DRAWS = 5000
-
-/** How far digestible dry matter and TDN of a forage lie apart, at most. */
-export const TDN_POINTS = 3
-
-/** From so many stops on, the sums of stops drawn again are as good as normal, and drawn as such. */
-const MANY_STOPS = 300
-
-/** Amounts of one plant at each stop. */
-type Column = ArrayLike<number>
-
-/** Sums of each plant over stops drawn again with replacement. */
-export function drawStops(columns: readonly Column[], random: () => number): () => number[] {
-  const m = columns[0]!.length
-  return () => {
-    const sums = columns.map(() => 0)
-    for (let s = 0; s < m; s++) {
-      const stop = Math.floor(random() * m)
-      for (let j = 0; j < columns.length; j++) sums[j]! += columns[j]![stop]!
-    }
-    return sums
-  }
-}
-
-/**
- * The same sums by the central limit theorem: normal with the mean and covariance that drawing stops again has, plants
- * that grow together moving together (by the Cholesky factor). Sums below 0 are taken as 0.
- */
-export function drawSums(columns: readonly Column[], random: () => number): () => number[] {
-  const m = columns[0]!.length
-  const p = columns.length
-  const mean = columns.map((c) => {
-    let sum = 0
-    for (let s = 0; s < m; s++) sum += c[s]!
-    return sum / m
-  })
-  const factor = mean.map(() => new Float64Array(p))
-  for (let i = 0; i < p; i++)
-    for (let j = 0; j <= i; j++) {
-      const [a, b, meanA, meanB] = [columns[i]!, columns[j]!, mean[i]!, mean[j]!]
-      let sum = 0
-      for (let s = 0; s < m; s++) sum += (a[s]! - meanA) * (b[s]! - meanB)
-      for (let k = 0; k < j; k++) sum -= factor[i]![k]! * factor[j]![k]!
-      factor[i]![j] = i === j ? Math.sqrt(Math.max(0, sum)) : factor[j]![j]! > 0 ? sum / factor[j]![j]! : 0
-    }
-  const normal = randomNormal.source(random)(0, 1)
-  return () => {
-    const z = mean.map(() => normal())
-    return mean.map((mu, i) => {
-      let sum = m * mu
-      for (let k = 0; k <= i; k++) sum += factor[i]![k]! * z[k]!
-      return Math.max(0, sum)
-    })
-  }
-}
+/** Two-sided 95 % of a normal distribution. */
+const Z = 1.96
 
 const between = ([low, high]: [number, number], u: number) => low + (high - low) * u
 
@@ -104,10 +66,25 @@ function summary(draws: number[]): Estimate {
   return { middle: at(0.5), low: at(0.025), high: at(0.975) }
 }
 
+type Fed = Plant & { feed: Feed }
+
+/** The range of a plant in a draw; `u` says which of the states that a month allows. */
+function rangeAt(plant: Fed, at: Walked): (u: number) => FeedRange {
+  const states = new Map(feedStates.map((s): [FeedState, FeedRange] => [s, feedIn(plant, s)]))
+  if (at.by === 'state') return () => states.get(at.state)!
+  if (at.by === 'noted') {
+    const mixed = mixedRange(feedStates.flatMap((s) => (at.shares[s] ? [[at.shares[s], states.get(s)!] as const] : [])))
+    return () => mixed
+  }
+  const may = statesOfMonth(plant.season, at.month)
+  return (u) => states.get(may[Math.min(may.length - 1, Math.floor(u * may.length))]!)!
+}
+
 /**
- * Feed value of a mixture as ranges: Monte Carlo over which stops were met (stops drawn again with replacement) and
- * over the ranges on file. Plants of one sward stand in one season on one soil, so they are drawn together: one ripeness
- * per draw, even over the range, protein falling as fibre rises. Drawing each plant alone would promise too much.
+ * Feed value of a mixture as ranges: Monte Carlo over which stops were met (stops drawn again with replacement), over the
+ * ranges on file, over the growth where nobody noted it, and over the error of energy told from fibre. Plants of one sward
+ * stand in one season on one soil, so they are drawn together: one ripeness per draw, even over the range, protein falling
+ * as fibre rises. Drawing each plant alone would promise too much.
  *
  * Shares of hits stand for shares of dry matter: a stated approximation, for a clip or a dry-weight rank would be
  * needed to do better. Bare ground, litter and plants without values are left out and named.
@@ -121,66 +98,78 @@ export function mixtureFeed(
   stops: StopTally[],
   named: NamedLetters,
   plants: Map<string, Plant>,
-  growth: Growth,
+  at: Walked,
   random: () => number,
 ): MixtureFeed | undefined {
-  return mixtureFeedOf(tallied(stops, named), plants, growth, random)
+  return mixtureFeedOf(tallied(stops, named), plants, at, random)
 }
 
 /** The same from amounts put together before. */
 export function mixtureFeedOf(
   { taxa, amounts }: Tallied,
   plants: Map<string, Plant>,
-  growth: Growth,
+  at: Walked,
   random: () => number,
 ): MixtureFeed | undefined {
-  const met = taxa.filter((t) => t !== 'bare' && t !== 'litter')
+  const met = taxa.filter((t) => t !== BARE && t !== LITTER)
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
   if (valued.length === 0) return undefined
   const of = (t: Taxon) => amounts[taxa.indexOf(t)]!
   const amount = (list: Taxon[]) => list.reduce((s, t) => s + of(t).reduce((a, n) => a + n, 0), 0)
   const columns = valued.map(of)
-  const feeds = valued.map((t) => plants.get(t)!.feed![growth])
-
-  const cp: number[] = []
-  const adf: number[] = []
-  const ndf: number[] = []
-  const rfv: number[] = []
+  const feeds = valued.map((t) => plants.get(t) as Fed)
+  const ranges = feeds.map((p) => rangeAt(p, at))
+  const classOf = feeds.map(forageClassOf)
   const drawn = columns[0]!.length < MANY_STOPS ? drawStops(columns, random) : drawSums(columns, random)
+  const normal = randomNormal.source(random)(0, 1)
+  const draws: FeedDraws = { cpPct: [], ndfPct: [], tdnPct: [], horseDe: [] }
+  const adf: number[] = []
+  const rfv: number[] = []
   for (let d = 0; d < DRAWS; d++) {
     const weights = drawn()
     const total = weights.reduce((a, b) => a + b, 0)
     if (total === 0) continue
-    let c = 0
-    let a = 0
-    let n = 0
+    const mean = { cp: 0, adf: 0, ndf: 0 }
+    let tdn = 0
+    let error = 0
     const ripeness = random()
-    feeds.forEach((feed, j) => {
+    const u = at.by === 'month' ? random() : 0
+    ranges.forEach((range, j) => {
       const w = weights[j]! / total
-      c += w * between(feed.cp, 1 - ripeness)
-      a += w * between(feed.adf, ripeness)
-      n += w * between(feed.ndf, ripeness)
+      if (w === 0) return
+      const r = range(u)
+      const fibre = { cp: between(r.cp, 1 - ripeness), adf: between(r.adf, ripeness), ndf: between(r.ndf, ripeness) }
+      mean.cp += w * fibre.cp
+      mean.adf += w * fibre.adf
+      mean.ndf += w * fibre.ndf
+      tdn += w * tdnByClass(classOf[j]!, fibre)
+      error += w * TDN_ERROR[classOf[j]!]
     })
-    cp.push(c)
-    adf.push(a)
-    ndf.push(n)
-    rfv.push(relativeFeedValue({ adfPct: a, ndfPct: n }))
+    draws.cpPct.push(mean.cp)
+    draws.ndfPct.push(mean.ndf)
+    draws.tdnPct.push(Math.min(85, Math.max(25, tdn + (error / Z) * normal())))
+    draws.horseDe.push(Math.max(0.8, horseDe(mean) + (HORSE_DE_ERROR / Z) * normal()))
+    adf.push(mean.adf)
+    rfv.push(relativeFeedValue({ adfPct: mean.adf, ndfPct: mean.ndf }))
   }
-  const ddm = adf.map((a) => 88.9 - 0.779 * a)
-  const tdn = ddm.map((d) => Math.min(90, Math.max(30, d + TDN_POINTS * (2 * random() - 1))))
+  const all = amount(valued)
+  const classes: ClassShares = {}
+  valued.forEach((t, j) => (classes[classOf[j]!] = (classes[classOf[j]!] ?? 0) + amount([t]) / all))
   return {
-    ddmPct: summary(ddm),
-    tdnPct: summary(tdn),
-    meMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).me)),
-    nemMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).nem)),
-    negMcalPerKg: summary(tdn.map((t) => energyFromTdn(t).neg)),
-    draws: { cpPct: cp, tdnPct: tdn },
-    cpPct: summary(cp),
+    tdnPct: summary(draws.tdnPct),
+    meMcalPerKg: summary(draws.tdnPct.map((t) => energyFromTdn(t).me)),
+    nemMcalPerKg: summary(draws.tdnPct.map((t) => energyFromTdn(t).nem)),
+    negMcalPerKg: summary(draws.tdnPct.map((t) => energyFromTdn(t).neg)),
+    horseDeMcalPerKg: summary(draws.horseDe),
+    draws,
+    cpPct: summary(draws.cpPct),
     adfPct: summary(adf),
-    ndfPct: summary(ndf),
+    ndfPct: summary(draws.ndfPct),
     rfv: summary(rfv),
-    known: amount(valued) / amount(met),
+    classes,
+    at,
+    known: all / amount(met),
     leftOut: met.filter((t) => !plants.get(t)?.feed),
-    sources: [...new Set(valued.flatMap((t) => plants.get(t)!.sources))].sort(),
+    sources: [...new Set(feeds.flatMap((p) => p.feed.sources))].sort(),
   }
 }

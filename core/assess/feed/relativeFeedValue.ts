@@ -23,19 +23,3 @@ export function relativeFeedValue({ adfPct, ndfPct }: FibrePct): number {
   if (!(adfPct >= 0 && adfPct <= ndfPct)) throw new RangeError(`adfPct must be in [0, ndfPct]: ${adfPct}`)
   return ((88.9 - 0.779 * adfPct) * (120 / ndfPct)) / 1.29
 }
-
-export const hayGrades = ['prime', 'grade-1', 'grade-2', 'grade-3', 'grade-4', 'grade-5'] as const
-export type HayGrade = (typeof hayGrades)[number]
-
-/**
- * Hay grade by relative feed value: hay marketing task force of the American Forage and Grassland Council, as given
- * with the work above (from memory).
- */
-export function hayGrade(rfv: number): HayGrade {
-  if (rfv > 151) return 'prime'
-  if (rfv >= 125) return 'grade-1'
-  if (rfv >= 103) return 'grade-2'
-  if (rfv >= 87) return 'grade-3'
-  if (rfv >= 75) return 'grade-4'
-  return 'grade-5'
-}

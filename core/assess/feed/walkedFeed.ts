@@ -1,13 +1,13 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
-import type { SwardStage } from '../../records/measures.ts'
+import { HORSE_DE_ERROR, horseDe, tdnErrorOfMixture, tdnOfMixture, type ClassShares } from './forageClass.ts'
 import { hasFeed, LAB_POINTS, type FeedResult, type LabResult } from './labResult.ts'
-import { TDN_POINTS, type Estimate, type Growth, type MixtureFeed } from './mixtureFeed.ts'
+import type { Estimate, FeedDraws, MixtureFeed } from './mixtureFeed.ts'
 
-/** What needs are held against: protein and TDN, with the draws that say how sure each is. */
-export type NeedsFeed = Pick<MixtureFeed, 'cpPct' | 'tdnPct' | 'draws'>
+/** What needs are held against: figures with the draws that say how sure each is. */
+export type NeedsFeed = Pick<MixtureFeed, 'cpPct' | 'ndfPct' | 'tdnPct' | 'horseDeMcalPerKg'> & { draws: FeedDraws }
 
-/** What a feed stands on: a laboratory's sample, or the plants at the growth that was noted or might have been. */
-export type FeedBasis = 'laboratory' | Growth
+/** What a feed stands on: a laboratory's sample, the growth that was noted, or whatever the month allows. */
+export type FeedBasis = 'laboratory' | 'noted' | 'month'
 
 export interface WalkedFeed {
   basis: FeedBasis
@@ -27,32 +27,36 @@ const estimate = (middle: number, sd: number): Estimate => ({
   high: middle + Z * sd,
 })
 
-/** A laboratory's result as needs are held against it: the error of laboratories, and that of TDN from fibre. */
-function ofLab({ cpPct, adfPct }: FeedResult): NeedsFeed {
-  const cpSd = LAB_POINTS.cpPct / Z
-  // TDN = 88.9 - 0.779 ADF (Rohweder, Barnes & Jorgensen 1978), as far as TDN_POINTS off 95 times in 100.
-  const tdn = 88.9 - 0.779 * adfPct
-  const tdnSd = Math.hypot((0.779 * LAB_POINTS.adfPct) / Z, TDN_POINTS / Z)
+/** Draws in an order of their own, so that two figures of a laboratory err each by itself. */
+const shuffled = (draws: number[], step: number): number[] => draws.map((_, i) => draws[(i * step) % draws.length]!)
+
+/** A laboratory's result as needs are held against it: the error of laboratories, and that of energy from fibre by class. */
+function ofLab({ cpPct, adfPct, ndfPct }: FeedResult, classes: ClassShares): NeedsFeed {
+  const fibre = { cp: cpPct, adf: adfPct, ndf: ndfPct }
+  const tdn = tdnOfMixture(classes, fibre)
+  const tdnSd = Math.hypot((0.95 * LAB_POINTS.adfPct) / Z, tdnErrorOfMixture(classes) / Z)
+  const [cpSd, ndfSd, deSd] = [LAB_POINTS.cpPct / Z, LAB_POINTS.ndfPct / Z, HORSE_DE_ERROR / Z]
+  const de = horseDe(fibre)
   return {
     cpPct: estimate(cpPct, cpSd),
+    ndfPct: estimate(ndfPct, ndfSd),
     tdnPct: estimate(tdn, tdnSd),
-    draws: { cpPct: spread(cpPct, cpSd), tdnPct: spread(tdn, tdnSd) },
+    horseDeMcalPerKg: estimate(de, deSd),
+    // Steps without a common divisor with the number of draws: each goes through all of them once.
+    draws: {
+      cpPct: spread(cpPct, cpSd).map((x) => Math.max(0, x)),
+      ndfPct: shuffled(spread(ndfPct, ndfSd), 371).map((x) => Math.min(100, Math.max(1, x))),
+      tdnPct: shuffled(spread(tdn, tdnSd), 617),
+      horseDe: shuffled(spread(de, deSd), 829),
+    },
   }
 }
 
 /**
  * The feed that needs are held against: a laboratory's result in place of any estimate, else the plants at the growth that was
- * walked, else both ends of it. A result that was made up stands in for nothing.
+ * walked. A result that was made up stands in for nothing.
  */
-export function walkedFeed(
-  feed: { leafy: MixtureFeed | undefined; stemmy: MixtureFeed | undefined },
-  stage: SwardStage | undefined,
-  lab: LabResult | undefined,
-): WalkedFeed[] {
-  if (hasFeed(lab) && !lab.simulated) return [{ basis: 'laboratory', feed: ofLab(lab) }]
-  const growths: Growth[] = stage === undefined ? ['leafy', 'stemmy'] : [stage === 'leafy' ? 'leafy' : 'stemmy']
-  return growths.flatMap((basis) => {
-    const of = feed[basis]
-    return of ? [{ basis, feed: of }] : []
-  })
+export function walkedFeed(walked: MixtureFeed | undefined, lab: LabResult | undefined): WalkedFeed | undefined {
+  if (hasFeed(lab) && !lab.simulated) return { basis: 'laboratory', feed: ofLab(lab, walked?.classes ?? {}) }
+  return walked && { basis: walked.at.by === 'month' ? 'month' : 'noted', feed: walked }
 }

@@ -1,5 +1,8 @@
+import { walkedStates } from '../feed/walkedStates.ts'
+import { leftShare } from '../grazing/eaten.ts'
+import { fitFor, mowing } from '../turf/turf.ts'
 import { harmAs, harmsByItself } from '../harm/kinds.ts'
-import { cellAt, type Plant } from '../../flora/flora.ts'
+import { cellAt, grazers, type Grazer, type Plant, type TurfUse } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
@@ -45,9 +48,20 @@ export interface OutlookReading {
   lines: OutlookLine[]
   /** Sown list against what was found; empty where nothing is known to be sown. */
   sown: SownFound[]
-  /** Turf only: heights in mm that suit every grass with a tenth of the sward or more. */
-  mowMm: { range: [number, number]; of: string[] } | { clash: string[] } | undefined
+  /** Turf only: heights that suit the grasses that are wanted. */
+  mowing: ReturnType<typeof mowing>
 }
+
+/** Who eats it, and what it is played on for, where somebody said. */
+export interface OutlookFor {
+  animal?: Grazer | undefined
+  turfUse?: TurfUse | undefined
+}
+
+/** A turf of which nobody said what it is for. */
+export const USUAL_TURF: TurfUse = 'lawn'
+/** A plant of which stock leave so much counts as refused. */
+const REFUSED = 0.5
 
 const creeps = (p: Plant) => {
   const cell = cellAt(p, 'habit', 'vegetative')
@@ -59,27 +73,21 @@ const creeps = (p: Plant) => {
   )
 }
 
-function mowing(list: { plant: Plant; share: number }[]): OutlookReading['mowMm'] {
-  const kept = list.flatMap(({ plant, share }) =>
-    share >= 0.1 && plant.mowMm ? [{ id: plant.id, mm: plant.mowMm }] : [],
-  )
-  const ids = kept.map((k) => k.id)
-  if (kept.length === 0) return undefined
-  const low = Math.max(...kept.map((k) => k.mm[0]))
-  const high = Math.min(...kept.map((k) => k.mm[1]))
-  return low <= high ? { range: [low, high], of: ids } : { clash: ids }
-}
-
 /**
  * The composition as an outlook reads it: the same counts, other questions.
  *
  * Grazing: eaten against refused. Hay: what harms in it. Turf: sown, bare, what
- * repairs wear and creeps. Native: native plants against others. Sown against unsown in all of them. Which plants are
- * refused and which heights suit are common practice without a source.
+ * repairs wear and creeps. Native: native plants against others. Sown against unsown in all of them. What is refused goes
+ * by the animal and the growth that was walked; where nobody said which animal, what all of them would leave.
  *
  * @returns undefined while nothing is counted
  */
-export function outlookReading(round: Round, plants: Map<string, Plant>, outlook: Outlook): OutlookReading | undefined {
+export function outlookReading(
+  round: Round,
+  plants: Map<string, Plant>,
+  outlook: Outlook,
+  { animal, turfUse = USUAL_TURF }: OutlookFor = {},
+): OutlookReading | undefined {
   const all = tallied(countedStops(round), namedLetters(round))
   if (all.taxa.length === 0) return undefined
   const design = designOf(round)
@@ -92,7 +100,10 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
   const notLiving = [BARE, LITTER].filter((t) => all.taxa.includes(t))
   const bare: OutlookLine[] =
     notLiving.length > 0 ? [{ id: 'bare', of: notLiving, share: shareOf(all, notLiving, design) }] : []
-  const refused = (p: Plant) => p.role === 'weed' || p.role === 'toxic' || p.traits?.includes('refused') === true
+  const at = walkedStates(round)
+  const who = animal ? [animal] : grazers
+  const refused = (p: Plant) => who.every((a) => leftShare(p, a, at) >= REFUSED)
+  const wanted = (p: Plant) => sown.includes(p.id) || fitFor(p, turfUse)
   const asHay = (p: Plant) => harmAs(p, 'hay')
   const ofSown =
     sown.length > 0
@@ -110,8 +121,8 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
       ...line('harms-standing', (p) => harmsByItself(p) && asHay(p) !== 'harmful'),
     ],
     turf: () => [
-      ...line('creeps', creeps),
-      ...line('neither-sown-nor-turf', (p) => !sown.includes(p.id) && p.role !== 'turf' && !p.mowMm),
+      ...line('creeps', (p) => wanted(p) && creeps(p)),
+      ...line('neither-sown-nor-turf', (p) => !wanted(p)),
       ...bare,
     ],
     native: () => [
@@ -130,9 +141,12 @@ export function outlookReading(round: Round, plants: Map<string, Plant>, outlook
         couldBe: there ? undefined : noneFoundUpperBound(all.totals.length),
       }
     }),
-    mowMm:
+    mowing:
       outlook === 'turf'
-        ? mowing(met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate })))
+        ? mowing(
+            met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate })),
+            turfUse,
+          )
         : undefined,
   }
 }

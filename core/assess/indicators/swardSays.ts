@@ -1,7 +1,7 @@
 import { mean } from 'd3-array'
 import type { Indication } from '../../flora/codes.ts'
 import type { Plant } from '../../flora/flora.ts'
-import type { Round } from '../../records/round.ts'
+import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
@@ -10,7 +10,7 @@ import { BARE, type Taxon } from '../../records/taxon.ts'
 
 export type SaidId = Indication | 'sown-going'
 
-/** How firmly the figures stand behind it: the whole interval, or only the estimate, lies beyond the mark. */
+/** How firmly the figures stand behind it: the whole interval of two kinds or more, or only the estimate, lies beyond the mark. */
 export type Strength = 'clear' | 'likely'
 
 export interface Said {
@@ -36,6 +36,8 @@ interface Rule {
   plants: (plants: Plant[]) => Taxon[]
   mark: number
   below?: true
+  /** Only where the ground is used so: what is a sign in turf is the goal in pasture. */
+  only?: readonly Outlook[]
   also?: (round: Round) => SaidBeside[]
 }
 
@@ -57,7 +59,7 @@ const isWet = (p: Plant) => p.form === 'sedge' || p.form === 'rush' || p.indicat
 
 /** Marks are common practice, no source. */
 const rules: Rule[] = [
-  { id: 'nitrogen-short', plants: indicating('nitrogen-short'), mark: 0.3 },
+  { id: 'nitrogen-short', plants: indicating('nitrogen-short'), mark: 0.3, only: ['turf'] },
   {
     id: 'grazed-hard',
     plants: indicating('grazed-hard'),
@@ -68,14 +70,19 @@ const rules: Rule[] = [
   { id: 'wet', plants: (plants) => plants.filter(isWet).map((p) => p.id), mark: 0.08 },
   { id: 'shaded', plants: indicating('shaded'), mark: 0.05 },
   { id: 'disturbed', plants: indicating('disturbed'), mark: 0.05 },
+  { id: 'acid', plants: indicating('acid'), mark: 0.08 },
+  { id: 'hungry', plants: indicating('hungry'), mark: 0.15, only: ['grazing', 'hay', 'turf'] },
   { id: 'thin', plants: (plants) => [...indicating('thin')(plants), BARE], mark: 0.15 },
 ]
 
-function judged(rule: Rule, share: Share): Strength | undefined {
+/** One kind of plant may have reasons of its own: the ground speaks clearly through two. */
+const KINDS_CLEAR = 2
+
+function judged(rule: Rule, share: Share, kinds: number): Strength | undefined {
   const beyond = (x: number) => (rule.below ? x < rule.mark : x > rule.mark)
   if (!beyond(share.estimate)) return undefined
   const near = share.interval?.[rule.below ? 1 : 0]
-  return near !== undefined && beyond(near) ? 'clear' : 'likely'
+  return near !== undefined && beyond(near) && (rule.below || kinds >= KINDS_CLEAR) ? 'clear' : 'likely'
 }
 
 function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
@@ -83,7 +90,7 @@ function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] 
   const of = wanted.filter((t) => all.taxa.includes(t))
   if (of.length === 0 && !rule.below) return []
   const share = shareOf(all, of, designOf(round))
-  const strength = judged(rule, share)
+  const strength = judged(rule, share, of.length)
   if (!strength) return []
   const { id, mark } = rule
   return [
@@ -113,6 +120,7 @@ function sownRule(round: Round): Rule[] {
 export function swardSays(round: Round, plants: Plant[]): Said[] {
   const all = tallied(countedStops(round), namedLetters(round))
   if (all.totals.length < 3) return []
-  const found = [...rules, ...sownRule(round)].flatMap((rule) => judge(rule, round, all, plants))
+  const here = rules.filter(({ only }) => !only || only.includes(round.paddock.outlook))
+  const found = [...here, ...sownRule(round)].flatMap((rule) => judge(rule, round, all, plants))
   return found.sort((a, b) => Number(a.strength === 'likely') - Number(b.strength === 'likely'))
 }

@@ -23,22 +23,3 @@ export function growthAt(celsius: number, { least, best, most }: Cardinal): numb
   if (celsius <= least || celsius >= most) return 0
   return ((most - celsius) / (most - best)) * ((celsius - least) / (best - least)) ** ((best - least) / (most - best))
 }
-
-/**
- * Growth of a mixture through the year against its best month, by the share of cool and warm season plants.
- *
- * @param normalsC mean temperature of each month, January first
- * @returns twelve values, the highest 1; the same for the cool and the warm share alone, on the same scale
- */
-export function seasonCurve(
-  normalsC: readonly number[],
-  shares: { cool: number; warm: number },
-): { mixture: number[]; cool: number[]; warm: number[] } {
-  if (normalsC.length !== 12) throw new RangeError('twelve monthly temperatures are needed')
-  const cool = normalsC.map((t) => shares.cool * growthAt(t, cardinals.cool))
-  const warm = normalsC.map((t) => shares.warm * growthAt(t, cardinals.warm))
-  const sum = cool.map((c, i) => c + warm[i]!)
-  const top = Math.max(...sum)
-  const scaled = (list: number[]) => list.map((x) => (top > 0 ? x / top : 0))
-  return { mixture: scaled(sum), cool: scaled(cool), warm: scaled(warm) }
-}

@@ -1,21 +1,46 @@
 import type { Region } from '../../flora/flora.ts'
+import type { Normals } from './climate.ts'
 
 /**
- * Mean temperatures of the months, January first, degrees Celsius: a made year for each region, standing in for a weather
- * station. They belong to no real place, and are called simulated wherever they are shown.
+ * Means of the months, January first: a made year for each region, standing in for a weather station. They belong to no
+ * real place, and are called simulated wherever they are shown.
  */
-export const madeNormals: Record<Region, readonly number[]> = {
-  'cool-humid': [-4, -3, 2, 8, 14, 19, 22, 21, 17, 11, 5, -1],
-  transition: [1, 3, 8, 13, 18, 23, 26, 25, 21, 15, 9, 3],
-  'warm-humid': [9, 11, 15, 19, 23, 27, 28, 28, 26, 20, 15, 10],
-  'semi-arid': [-2, 1, 5, 10, 16, 22, 27, 26, 20, 13, 5, -1],
+export const madeNormals: Record<Region, Normals> = {
+  'cool-humid': {
+    meanC: [-4, -3, 2, 8, 14, 19, 22, 21, 17, 11, 5, -1],
+    rainMm: [60, 55, 75, 80, 90, 85, 80, 80, 85, 80, 80, 70],
+    latitude: 43,
+  },
+  transition: {
+    meanC: [1, 3, 8, 13, 18, 23, 26, 25, 21, 15, 9, 3],
+    rainMm: [85, 80, 100, 95, 110, 95, 100, 85, 80, 80, 90, 90],
+    latitude: 38,
+  },
+  'warm-humid': {
+    meanC: [9, 11, 15, 19, 23, 27, 28, 28, 26, 20, 15, 10],
+    rainMm: [110, 105, 115, 90, 95, 130, 150, 145, 120, 75, 85, 105],
+    latitude: 31,
+  },
+  'semi-arid': {
+    meanC: [-2, 1, 5, 10, 16, 22, 27, 26, 20, 13, 5, -1],
+    rainMm: [12, 14, 28, 45, 70, 65, 45, 40, 35, 28, 16, 12],
+    latitude: 40,
+  },
+}
+
+/** Dry matter of a sward in a year, kg a hectare, fewest and most: usual of a region, a stated guess where nothing was measured. */
+export const usualYield: Record<Region, readonly [number, number]> = {
+  'cool-humid': [5000, 10_000],
+  transition: [5000, 10_000],
+  'warm-humid': [6000, 13_000],
+  'semi-arid': [800, 3000],
 }
 
 /** Months, 0 to 11, in which a mixture grows at less than a share of its best month between two better ones. */
-export function midsummerGap(curve: readonly number[], below = 0.75): number[] {
+export function midsummerGap(curve: readonly number[], below = 0.6): number[] {
   return curve.flatMap((x, i) => {
     const before = Math.max(...curve.slice(0, i + 1))
-    const after = Math.max(...curve.slice(i))
-    return x < below && before >= below && after >= below ? [i] : []
+    const after = Math.max(...curve.slice(i + 1), 0)
+    return x < below && before >= below && after > x * 1.05 ? [i] : []
   })
 }

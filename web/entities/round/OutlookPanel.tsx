@@ -7,6 +7,7 @@ import { useMemo, useState } from 'react'
 import { hayOrGraze, type Reason } from '@/core/assess/feed/hayOrGraze.ts'
 import { outlooks, type Outlook, type Round } from '@/core/records/round.ts'
 import { outlookReading, type OutlookReading } from '@/core/assess/indicators/outlookReading.ts'
+import { useOutlookFor } from './useTurf.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say, word } from '../../language/say.ts'
@@ -55,20 +56,6 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
           />
         </li>
       ) : null}
-      {reading.mowMm ? (
-        <li className="py-1">
-          {'range' in reading.mowMm
-            ? say('Mowing height that suits {{names}}: {{range}} to {{range2}} mm.', {
-                names: names(reading.mowMm.of),
-                range: reading.mowMm.range[0],
-                range2: reading.mowMm.range[1],
-              })
-            : say('No one mowing height suits {{names}}: the mower favours one of them.', {
-                names: names(reading.mowMm.clash),
-              })}{' '}
-          <span className="text-ink-soft">{say('Common practice, no source.')}</span>
-        </li>
-      ) : null}
     </ul>
   )
 }
@@ -109,7 +96,8 @@ export function HayOrGraze({ round }: { round: Round }) {
 export function OutlookPanel({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const [outlook, setOutlook] = useState<Outlook>(round.paddock.outlook)
-  const reading = useMemo(() => outlookReading(round, byId, outlook), [round, byId, outlook])
+  const of = useOutlookFor(round)
+  const reading = useMemo(() => outlookReading(round, byId, outlook, of), [round, byId, outlook, of])
   if (!reading) return null
   return (
     <section className="mt-6" aria-labelledby="outlook">

@@ -1,6 +1,7 @@
 import type { LabResult } from '@/core/assess/feed/labResult.ts'
 import type { Conditions } from '@/core/records/conditions.ts'
 import type { Contacts } from '@/core/records/contacts.ts'
+import type { Management } from '@/core/records/management.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { useKept } from '../../data/useKept.ts'
 
@@ -13,10 +14,14 @@ export const firstHerd: HerdPlan = {
   guessKgPerHa: 2500,
 }
 
-/** The stock of a paddock; undefined while nobody has said what is kept there. A change goes to the server whole. */
-export function useHerd(paddockId: string) {
+/**
+ * The stock of a paddock; undefined while nobody has said what is kept there. A change goes to the server whole.
+ *
+ * @param usual what is usual of such a sward, where nobody said otherwise
+ */
+export function useHerd(paddockId: string, usual: Partial<HerdPlan> = {}) {
   const { set, ...now } = useKept<HerdPlan>('herd', paddockId)
-  return { ...now, change: (patch: Partial<HerdPlan>) => set({ ...firstHerd, ...now.data, ...patch }) }
+  return { ...now, change: (patch: Partial<HerdPlan>) => set({ ...firstHerd, ...usual, ...now.data, ...patch }) }
 }
 
 /** The laboratory result of a round; one that was taken away speaks nowhere any more. */
@@ -37,4 +42,10 @@ export function useConditions(roundId: string) {
 export function useContacts(holdingId: string) {
   const { set, ...now } = useKept<Contacts>('contacts', holdingId)
   return { ...now, change: (patch: Patch<Contacts>) => set(patched(now.data, patch)) }
+}
+
+/** How a paddock is used, and what is known of its place. */
+export function useManagement(paddockId: string) {
+  const { set, ...now } = useKept<Management>('management', paddockId)
+  return { ...now, change: (patch: Patch<Management>) => set(patched(now.data, patch)) }
 }

@@ -5,8 +5,11 @@ import { verdictFor, type Verdict } from '@/core/assess/harm/verdict.ts'
 import type { FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
+import { outlookWords } from '@/text/outlookWords.ts'
+import { useOutlookFor } from '../../entities/round/useTurf.ts'
+import { percent, percentRange } from '../../parts/words.ts'
 import { useHazards } from '../../entities/round/useHazards.ts'
-import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
 import { InShort } from './Worth.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { dayWords } from '../../language/dates.ts'
@@ -44,12 +47,43 @@ function lines(verdicts: Verdict[]): Line[] {
   return alike
 }
 
+/** For turf and native plantings: what share is what was wanted, what came by itself, what is bare. */
+function GroundAnswer({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const { outlook, sown } = round.paddock
+  const of = useOutlookFor(round)
+  const reading = outlookReading(round, byId, outlook, of)
+  const first =
+    outlook === 'turf'
+      ? (['sown', 'neither-sown-nor-turf', 'bare'] as const)
+      : (['sown', 'native', 'not-native', 'bare'] as const)
+  const lines = first.flatMap((id) => reading?.lines.find((l) => l.id === id) ?? [])
+  const found = reading?.sown.filter((s) => s.share).length ?? 0
+  return (
+    <section className="mt-3 leading-snug" data-testid="answer" aria-label={say('The answer')}>
+      {round.purpose ? <p className="font-plant text-lg">{round.purpose}</p> : null}
+      <p className="text-lg">
+        {sown.length > 0
+          ? `${say('Of {{count}} kinds that were sown {{found}} were met.', { count: sown.length, found })} `
+          : ''}
+        {lines
+          .map(
+            (l) =>
+              `${outlookWords(l.id).title} ${percent(l.share.estimate)}${l.share.interval ? ` (${percentRange(l.share.interval)})` : ''}`,
+          )
+          .join('; ')}
+        .
+      </p>
+    </section>
+  )
+}
+
 /** What the client asked, and what is said to it for their stock, before any share. */
 export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
   const dangers = useHazards(round)
   const { outlook } = round.paddock
-  if (outlook !== 'grazing' && outlook !== 'hay') return null
+  if (outlook !== 'grazing' && outlook !== 'hay') return <GroundAnswer round={round} />
   const animals = animal ? [animal] : keptAnimals
   const forms = outlook === 'hay' ? (['hay', 'standing'] as const) : (['standing', 'hay'] as const)
   const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form, dangers)))
@@ -73,7 +107,7 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
           </li>
         ))}
       </ul>
-      <InShort feed={weighed.feed} stage={stageWalked(round)} />
+      <InShort feed={weighed.feed} />
     </section>
   )
 }

@@ -98,7 +98,8 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
     harmful: harmful(byId.get(t.taxon)),
     share: t,
   }))
-  const worth = outlook === 'grazing' || outlook === 'hay' ? <Worth feed={feed} stage={stage} lab={lab} /> : null
+  const worth =
+    outlook === 'grazing' || outlook === 'hay' ? <Worth feed={feed} lab={lab} hay={outlook === 'hay'} /> : null
   return (
     <article
       className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"

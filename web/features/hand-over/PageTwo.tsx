@@ -3,9 +3,8 @@ import { animalUnitWords } from '@/text/animalUnitWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import { feedBasisWords } from '@/text/feedWords.ts'
+import { feedBasisWords, feedNoteWords, needUnitWords } from '@/text/feedWords.ts'
 import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
-import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
 import { meetsNeeds } from '@/core/assess/feed/meetsNeeds.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
@@ -22,6 +21,8 @@ import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
+import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
+import { TurfLines } from '../../entities/round/TurfLines.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
@@ -80,7 +81,7 @@ const outlookTitle: Record<Outlook, string> = {
 
 function Read({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
-  const reading = outlookReading(round, byId, round.paddock.outlook)
+  const reading = outlookReading(round, byId, round.paddock.outlook, useOutlookFor(round))
   if (!reading) return null
   return (
     <section className="mt-3">
@@ -91,10 +92,25 @@ function Read({ round }: { round: Round }) {
   )
 }
 
+/** How a turf is kept for its use. */
+function Kept({ round }: { round: Round }) {
+  const turf = useTurf(round)
+  return (
+    <section className="mt-3">
+      <h3 className="text-lg">{say('How it is kept')}</h3>
+      <TurfLines turf={turf} brief />
+    </section>
+  )
+}
+
 /** How long the feed lasts: only where somebody said what is kept, or measured what stands. */
 function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { data: lab } = useLab(round.id)
-  const { plan, said, animal, measured, hectares, grazing } = useGrazing(round, weighed.composition)
+  const { plan, said, animal, measured, hectares, grazing } = useGrazing(
+    round,
+    weighed.composition,
+    weighed.feed?.walked,
+  )
   if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
   if (!grazing || (!said && !measured))
     return (
@@ -103,9 +119,8 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
         <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
       </section>
     )
-  const needs = walkedFeed(weighed.feed, stageWalked(round), lab).flatMap(({ basis, feed }) =>
-    meetsNeeds(feed, animal).map((m) => ({ ...m, basis })),
-  )
+  const walked = walkedFeed(weighed.feed?.walked, lab)
+  const needs = walked && { basis: walked.basis, ...meetsNeeds(walked.feed, animal) }
   return (
     <section className="mt-3 break-inside-avoid">
       <h3 className="text-lg">{say('How long, for how many')}</h3>
@@ -125,23 +140,30 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
             massFigure2: massFigure(grazing.mass.low),
             massFigure3: massFigure(grazing.mass.high),
             what: measured ? say('measured') : say('a guess'),
-            aumWords: aumWords(grazing.aum[0]!),
-            says: animalUnitWords('srm'),
+            aumWords: aumWords(grazing.aum[0]!.months),
+            says: animalUnitWords(grazing.aum[0]!.convention),
           },
         )}
       </p>
-      {needs.map((m) => (
-        <p key={`${m.what} ${m.basis}`}>
-          {say('{{what}}: needs {{needPct}} %, {{basis}} {{middle}} % ({{low}} to {{high}}){{what2}}.', {
-            basis: feedBasisWords(m.basis),
-            what: m.what === 'energy' ? say('Energy') : say('Protein'),
-            needPct: atMost(m.needPct, 1),
-            middle: fixed(m.hasPct.middle, 0),
-            low: fixed(m.hasPct.low, 0),
-            high: fixed(m.hasPct.high, 0),
-            what2: m.shortPct > 0 ? say(', short in the middle of the range') : '',
-          })}
+      {needs?.met.map((m) => (
+        <p key={m.what}>
+          {say(
+            '{{what}}, one a day: needs {{need}} {{unit}}, {{basis}} gives {{middle}} ({{low}} to {{high}}){{what2}}.',
+            {
+              basis: feedBasisWords(needs.basis),
+              what: m.what === 'energy' ? say('Energy') : say('Protein'),
+              need: atMost(m.need, 2),
+              unit: needUnitWords(m.unit),
+              middle: atMost(m.has.middle, 2),
+              low: atMost(m.has.low, 2),
+              high: atMost(m.has.high, 2),
+              what2: m.short > 0 ? say(', short in the middle of the range') : '',
+            },
+          )}
         </p>
+      ))}
+      {needs?.notes.map((note) => (
+        <p key={note}>{feedNoteWords(note)}</p>
       ))}
     </section>
   )
@@ -203,6 +225,7 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
       {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
       {worth}
       <Read round={round} />
+      {round.paddock.outlook === 'turf' ? <Kept round={round} /> : null}
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />
       <Plan plan={plan} />

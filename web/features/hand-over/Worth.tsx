@@ -1,8 +1,8 @@
 import { hasFeed, labFigures, type FeedResult, type LabResult } from '@/core/assess/feed/labResult.ts'
-import type { Growth, MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import type { MixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import type { SwardStage } from '@/core/records/measures.ts'
-import { feedBasisWords } from '@/text/feedWords.ts'
+import { asHay, hayDesignation } from '@/core/assess/feed/hay.ts'
+import { hayWords, walkedWords } from '@/text/feedWords.ts'
 import { percent } from '../../parts/words.ts'
 import { fixed } from '../../language/numbers.ts'
 import { say } from '../../language/say.ts'
@@ -11,7 +11,7 @@ import { Say } from '../../language/Say.tsx'
 /** With figures for fewer of the plants than this nothing is said of the whole: common practice, no source. */
 const LEAST_KNOWN = 0.7
 
-function Estimated({ growth, feed }: { growth: Growth; feed: MixtureFeed }) {
+function Estimated({ feed, asHayToo }: { feed: MixtureFeed; asHayToo: boolean }) {
   if (feed.known < LEAST_KNOWN)
     return (
       <p>
@@ -23,7 +23,7 @@ function Estimated({ growth, feed }: { growth: Growth; feed: MixtureFeed }) {
       <Say
         text="<b>For {{basis}}:</b> crude protein {{low}} to {{high}} % of dry matter, ADF {{low2}} to {{high2}} %, NDF {{low3}} to {{high3}} %, relative feed value {{low4}} to {{high4}} (full-bloom alfalfa is 100)."
         values={{
-          basis: feedBasisWords(growth),
+          basis: walkedWords(feed.at),
           low: fixed(feed.cpPct.low, 0),
           high: fixed(feed.cpPct.high, 0),
           low2: fixed(feed.adfPct.low, 0),
@@ -35,13 +35,16 @@ function Estimated({ growth, feed }: { growth: Growth; feed: MixtureFeed }) {
         }}
         components={{ b: <b /> }}
       />
+      {asHayToo
+        ? ` ${say('Dried and baled about {{hay}}.', { hay: hayWords(hayDesignation({ ...asHay(feed, feed.classes.legume ?? 0), legume: feed.classes.legume ?? 0 })) })}`
+        : ''}
     </p>
   )
 }
 
 /** A laboratory's figures of the sample that was sent. */
-function Measured({ lab }: { lab: FeedResult }) {
-  const { cpPct, rfv } = labFigures(lab)
+function Measured({ lab, classes }: { lab: FeedResult; classes: MixtureFeed['classes'] }) {
+  const { cpPct, rfv } = labFigures(lab, classes)
   return (
     <p>
       <Say
@@ -61,16 +64,15 @@ function Measured({ lab }: { lab: FeedResult }) {
 }
 
 /** The same in one line, where it is known at which growth. */
-export function InShort({ feed, stage }: Pick<Props, 'feed' | 'stage'>) {
-  const growth: Growth = stage === 'leafy' ? 'leafy' : 'stemmy'
-  const of = feed[growth]
-  if (stage === undefined || !of || of.known < LEAST_KNOWN) return null
+export function InShort({ feed }: Pick<Props, 'feed'>) {
+  const of = feed?.walked
+  if (!of || of.at.by === 'month' || of.known < LEAST_KNOWN) return null
   return (
     <p>
       <Say
         text="<b>As feed, {{basis}}:</b> crude protein {{low}} to {{high}} %, relative feed value {{low4}} to {{high4}}, by estimate."
         values={{
-          basis: feedBasisWords(growth),
+          basis: walkedWords(of.at),
           low: fixed(of.cpPct.low, 0),
           high: fixed(of.cpPct.high, 0),
           low4: fixed(of.rfv.low, 0),
@@ -84,24 +86,20 @@ export function InShort({ feed, stage }: Pick<Props, 'feed' | 'stage'>) {
 
 interface Props {
   feed: WeighUp['feed']
-  /** Growth that was walked; undefined: both ends of it are told. */
-  stage: SwardStage | undefined
   lab: LabResult | undefined
+  /** It is to be hay. */
+  hay: boolean
 }
 
-/** What the sward is worth as feed, at the growth that was walked. */
-export function Worth({ feed, stage, lab }: Props) {
-  const growths: Growth[] = stage === undefined ? ['leafy', 'stemmy'] : [stage === 'leafy' ? 'leafy' : 'stemmy']
-  if (!feed.leafy && !feed.stemmy) return null
+/** What the sward is worth as feed, at the growth that was walked, or as it may stand where nobody noted it. */
+export function Worth({ feed, lab, hay }: Props) {
+  if (!feed) return null
   return (
     <section className="mt-4 break-inside-avoid">
       <h3 className="text-lg">{say('Worth as feed')}</h3>
-      {growths.map((growth) => {
-        const of = feed[growth]
-        return of ? <Estimated key={growth} growth={growth} feed={of} /> : null
-      })}
+      <Estimated feed={feed.walked} asHayToo={hay} />
       <p>{say('Estimated from the plants, not from a sample; a laboratory would say what this cut holds.')}</p>
-      {hasFeed(lab) && !lab.simulated ? <Measured lab={lab} /> : null}
+      {hasFeed(lab) && !lab.simulated ? <Measured lab={lab} classes={feed.walked.classes} /> : null}
     </section>
   )
 }

@@ -5,7 +5,7 @@ import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Signature } from '@/core/records/signedPage.ts'
 import { reads, useRead } from '../../data/reads.ts'
-import { useConditions, useContacts, useHerd, useLab } from '../../entities/round/herd.ts'
+import { useConditions, useContacts, useHerd, useLab, useManagement } from '../../entities/round/herd.ts'
 import { useHazards } from '../../entities/round/useHazards.ts'
 import { useLanguage } from '../../language/languageStore.ts'
 import { useUnits } from '../../parts/units.ts'
@@ -25,12 +25,13 @@ export function useSigning({ round, weighed, plan, whole, appendix, title }: Of)
   const { data: contacts } = useContacts(round.paddock.holdingId)
   const { data: lab } = useLab(round.id)
   const { data: herd } = useHerd(round.paddockId)
+  const { data: management } = useManagement(round.paddockId)
   const { data: conditions } = useConditions(round.id)
   const { data: signatures = [] } = useRead(reads.signatures(round.id))
   const readings = useHazards(round)
   const language = useLanguage((s) => s.language)
   const units = useUnits((s) => s.units)
-  const facts = JSON.stringify({ round, plan, herd, lab, conditions, contacts, appendix, language, units })
+  const facts = JSON.stringify({ round, plan, herd, lab, conditions, contacts, management, appendix, language, units })
   const [factsHash, setFactsHash] = useState('')
   const [shown, setShown] = useState<Signature>()
   useEffect(() => {

@@ -1,10 +1,11 @@
-import { hayGradeWords } from '@/text/hayGradeWords.ts'
+import { hayWords, walkedWords } from '@/text/feedWords.ts'
+import { asHay, hayDesignation } from '@/core/assess/feed/hay.ts'
+import { animalClass } from '@/core/assess/feed/needs.ts'
+import { useHerd } from '../../entities/round/herd.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
-import { hayGrade } from '@/core/assess/feed/relativeFeedValue.ts'
-import type { Estimate, Growth } from '@/core/assess/feed/mixtureFeed.ts'
-import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import type { Estimate } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent } from '../../parts/words.ts'
@@ -15,16 +16,11 @@ import { estimateIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
 
+const growths = ['walked', 'leafy', 'headed'] as const
+type Growth = (typeof growths)[number]
+
 const range = (e: Estimate, decimals: number) =>
   say('{{low}} to {{high}}', { low: fixed(e.low, decimals), high: fixed(e.high, decimals) })
-
-function gradeWords(rfv: Estimate): string {
-  const grade = (value: number) => hayGradeWords(hayGrade(value))
-  const [worst, best] = [grade(rfv.low), grade(rfv.high)]
-  return worst === best
-    ? say('about {{best}}', { best })
-    : say('about {{hayGrade}}, between {{worst}} and {{best}}', { hayGrade: grade(rfv.middle), worst, best })
-}
 
 const energy = (e: Estimate): Estimate => estimateIn('energy', e)
 
@@ -56,10 +52,12 @@ function Line({
 
 /** Feed value of the mixture, as ranges, at the growth that was walked or another; and what a laboratory says. */
 export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed'] }) {
-  const walked = stageWalked(round)
-  const [growth, setGrowth] = useState<Growth>(walked === undefined || walked === 'leafy' ? 'leafy' : 'stemmy')
+  const [growth, setGrowth] = useState<Growth>('walked')
   const byId = useFlora((s) => s.byId)
-  const made = feed[growth]
+  const { data: herd } = useHerd(round.paddockId)
+  const made = feed?.[growth]
+  const horses = herd !== undefined && animalClass(herd.animal)?.kind === 'horses'
+  const hay = made && asHay(made, made.classes.legume ?? 0)
   return (
     <section className="mt-6" aria-labelledby="feed">
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -73,13 +71,13 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
           aria-label={say('How far the sward has gone')}
           className="flex overflow-hidden rounded-xl border border-rule"
         >
-          {(['leafy', 'stemmy'] as const).map((g) => (
+          {growths.map((g) => (
             <ToggleGroup.Item
               key={g}
               value={g}
               className="min-h-11 px-4 data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {g === 'leafy' ? say('Leafy') : say('Gone to stem')}
+              {g === 'walked' ? say('As walked') : g === 'leafy' ? say('Leafy') : say('Headed')}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>
@@ -90,13 +88,13 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
             <thead className="text-ink-soft">
               <tr>
                 <th scope="col" className="text-left font-normal">
-                  {say('of dry matter')}
+                  {say('of dry matter, {{growth}}', { growth: walkedWords(made.at) })}
                 </th>
                 <th scope="col" className="text-right font-normal">
                   {say('middle')}
                 </th>
                 <th scope="col" className="text-right font-normal">
-                  {say('95 % range')}
+                  {say('likely range')}
                 </th>
               </tr>
             </thead>
@@ -105,8 +103,15 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
               <Line name={<Word id="adf">{say('ADF')}</Word>} estimate={made.adfPct} unit="%" />
               <Line name={<Word id="ndf">{say('NDF')}</Word>} estimate={made.ndfPct} unit="%" />
               <Line name={<Word id="rfv">{say('Relative feed value')}</Word>} estimate={made.rfv} unit="" />
-              <Line name={say('Digestible')} estimate={made.ddmPct} unit="%" />
               <Line name={<Word id="tdn">{say('TDN')}</Word>} estimate={made.tdnPct} unit="%" />
+              {horses ? (
+                <Line
+                  name={say('For horses (digestible energy)')}
+                  estimate={energy(made.horseDeMcalPerKg)}
+                  unit={unitOf('energy')}
+                  decimals={2}
+                />
+              ) : null}
               <Line
                 name={say('Energy (ME)')}
                 estimate={energy(made.meMcalPerKg)}
@@ -128,11 +133,18 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
             </tbody>
           </table>
           <p className="mt-2">
-            {say('Cut for hay at this stage it would make {{gradeWords}}.', { gradeWords: gradeWords(made.rfv) })}
+            {say(
+              'Cut, dried and baled now it would be about {{hay}}: {{rfv}} relative feed value, {{cp}} % protein once what drying and baling cost is off.',
+              {
+                hay: hayWords(hayDesignation({ ...hay!, legume: made.classes.legume ?? 0 })),
+                rfv: range(hay!.rfv, 0),
+                cp: range(hay!.cpPct, 0),
+              },
+            )}
           </p>
           <p className="mt-1 text-ink-soft">
             {say(
-              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. Shares of hits stand for shares of dry matter. Relative feed value and digestibility: Rohweder, Barnes & Jorgensen 1978; TDN taken as digestible dry matter give or take 3 points; ME, NEm and NEg: NRC 1996. Ranges by plant after: {{sources}}. Only a laboratory can tell this cut.',
+              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. Shares of hits stand for shares of dry matter. The range holds stops, ranges of the book, growth and the error of energy told from fibre; it has not been held against laboratories. Relative feed value, which is made for legumes and misjudges grass: Rohweder, Barnes & Jorgensen 1978; TDN by class of forage; ME, NEm and NEg: NRC 1996. Ranges by plant: {{sources}}. Only a laboratory can tell this cut.',
               {
                 known: percent(made.known),
                 what:

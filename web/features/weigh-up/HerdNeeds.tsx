@@ -1,9 +1,10 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
+import { useMemo } from 'react'
 import { stockedFor } from '@/core/assess/feed/grazingDays.ts'
 import { meetsNeeds, shortOver, type Met } from '@/core/assess/feed/meetsNeeds.ts'
 import type { WalkedFeed } from '@/core/assess/feed/walkedFeed.ts'
-import { feedBasisWords } from '@/text/feedWords.ts'
-import { animalClass, type AnimalClass } from '@/core/assess/feed/needs.ts'
+import { feedBasisWords, feedNoteWords, needUnitWords } from '@/text/feedWords.ts'
+import { animalClass } from '@/core/assess/feed/needs.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import type { useGrazing } from '../../entities/round/useGrazing.ts'
@@ -50,25 +51,25 @@ const SURE = 0.975
 
 export const days = (n: number) => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
 
-/** What is lacking over the stay, in kilograms that somebody could bring. */
-function lacking(met: Met, animal: AnimalClass, count: number, stay: number | undefined): string {
+const figure = (n: number) => fixed(n, n < 10 ? 2 : 1)
+
+/** What is lacking over the stay, in something that somebody could bring. */
+function lacking(met: Met, count: number, stay: number | undefined): string {
   if (stay === undefined || met.chance >= SURE) return ''
-  const kg = shortOver(met, animal, count, stay)
-  if (kg.high < 1) return ''
-  const what = met.what === 'energy' ? 'TDN' : 'protein'
-  return say(
-    '; over {{days}} days {{n}} would lack about {{weightWords}} of {{what}} ({{weightWords2}} to {{weightWords3}})',
-    {
-      days: days(stay),
-      n: count,
-      weightWords: weightWords(kg.middle),
-      what,
-      weightWords2: weightWords(kg.low),
-      weightWords3: weightWords(kg.high),
-    },
-  )
+  const lack = shortOver(met, count, stay)
+  if (lack.high < 1) return ''
+  return say('; over {{days}} days {{n}} would lack about {{middle}} {{unit}} of {{what}} ({{low}} to {{high}})', {
+    days: days(stay),
+    n: count,
+    middle: atMost(lack.middle, 0),
+    unit: needUnitWords(met.unit),
+    what: word(met.what),
+    low: atMost(lack.low, 0),
+    high: atMost(lack.high, 0),
+  })
 }
 
+/** What one animal takes in of a day's feed, against what it needs. */
 export function Needs({
   of: { basis, feed },
   plan,
@@ -79,40 +80,53 @@ export function Needs({
   stay: number | undefined
 }) {
   const animal = animalClass(plan.animal)!
+  const { met, eatsKg, notes } = useMemo(() => meetsNeeds(feed, animal), [feed, animal])
   return (
-    <ul className="mt-3" aria-label={say('Needs, by {{basis}}', { basis: feedBasisWords(basis) })}>
-      {meetsNeeds(feed, animal).map((m) => (
-        <li key={m.what} className="border-b border-rule/60 py-1.5">
-          <Say
-            text="<b/>needs {{needPct}} % {{what}}; {{basis}} has {{middle}} % ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
-            values={{
-              needPct: atMost(m.needPct, 1),
-              basis: feedBasisWords(basis),
-              what: m.what === 'energy' ? 'TDN' : say('of dry matter'),
-              middle: fixed(m.hasPct.middle, 0),
-              low: fixed(m.hasPct.low, 0),
-              high: fixed(m.hasPct.high, 0),
-              naturalFrequency: naturalFrequency(m.chance),
-              lacking: lacking(m, animal, plan.count, stay),
-            }}
-            components={{
-              b: <b className="inline-block w-20 first-letter:uppercase">{word(m.what)}</b>,
-              span: (
-                <span className="font-semibold">
-                  {m.shortPct > 0
-                    ? say('short by about {{shortPct}} points', {
-                        shortPct: fixed(m.shortPct, m.shortPct < 1 ? 1 : 0),
-                      })
-                    : m.chance >= SURE
-                      ? say('met')
-                      : say('met in the middle of the range')}
-                </span>
-              ),
-            }}
-          />
-        </li>
+    <>
+      <p className="mt-3">
+        {say('One eats about {{eats}} of dry matter a day of {{basis}} ({{low}} to {{high}}).', {
+          eats: weightWords(eatsKg.middle),
+          basis: feedBasisWords(basis),
+          low: weightWords(eatsKg.low),
+          high: weightWords(eatsKg.high),
+        })}
+      </p>
+      <ul aria-label={say('Needs, by {{basis}}', { basis: feedBasisWords(basis) })}>
+        {met.map((m) => (
+          <li key={m.what} className="border-b border-rule/60 py-1.5">
+            <Say
+              text="<b/> needs {{need}} {{unit}} a day, takes in {{middle}} ({{low}} to {{high}}): <span/>, enough in {{naturalFrequency}} draws{{lacking}}"
+              values={{
+                need: figure(m.need),
+                unit: needUnitWords(m.unit),
+                middle: figure(m.has.middle),
+                low: figure(m.has.low),
+                high: figure(m.has.high),
+                naturalFrequency: naturalFrequency(m.chance),
+                lacking: lacking(m, plan.count, stay),
+              }}
+              components={{
+                b: <b className="inline-block w-20 first-letter:uppercase">{word(m.what)}</b>,
+                span: (
+                  <span className="font-semibold">
+                    {m.short > 0
+                      ? say('short by about {{share}} in 100', { share: Math.round((100 * m.short) / m.need) })
+                      : m.chance >= SURE
+                        ? say('met')
+                        : say('met in the middle of the range')}
+                  </span>
+                ),
+              }}
+            />
+          </li>
+        ))}
+      </ul>
+      {notes.map((note) => (
+        <p key={note} className="mt-1 font-semibold">
+          {feedNoteWords(note)}
+        </p>
       ))}
-    </ul>
+    </>
   )
 }
 

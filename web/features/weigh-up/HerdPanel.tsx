@@ -1,18 +1,21 @@
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
 import { animalUnitWords } from '@/text/animalUnitWords.ts'
-import { animalClassName } from '@/text/animalWords.ts'
-import { nitrogenFixedKgPerHa } from '@/core/assess/feed/grazingDays.ts'
+import { animalClassName, needsSourceWords } from '@/text/animalWords.ts'
+import { useMemo } from 'react'
+import { animalUnits } from '@/core/assess/grazing/sward.ts'
+import { grazingSystemWords, swardKindWords } from '@/text/grazingWords.ts'
+import { grazingSystems, type GrazingSystem } from '@/core/records/management.ts'
 import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
-import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { animalClasses } from '@/core/assess/feed/needs.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { useLab } from '../../entities/round/herd.ts'
+import { useLab, useManagement } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
-import { aHectare, areaWords, forField, inUnits, massFigure, typedIn, unitOf, weightWords } from '../../parts/units.ts'
+import { areaWords, forField, massFigure, rateWords, typedIn, unitOf, weightWords } from '../../parts/units.ts'
+import { dayWords } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
@@ -20,9 +23,26 @@ import { NumberInput, days, Needs, OtherWay } from './HerdNeeds.tsx'
 
 /** How long a herd can stay, and whether the sward gives what it needs. */
 export function HerdPanel({ round, made, feed }: { round: Round; made: Composition; feed: WeighUp['feed'] }) {
-  const { plan, problem, again, change, animal, measured, hectares, grazing, legume } = useGrazing(round, made)
+  const {
+    plan,
+    problem,
+    again,
+    change,
+    animal,
+    measured,
+    tooOld,
+    hectares,
+    grazing,
+    leavesPct,
+    usual,
+    kind,
+    system,
+    eats,
+    year,
+  } = useGrazing(round, made, feed?.walked)
+  const { change: manage } = useManagement(round.paddockId)
   const { data: lab } = useLab(round.id)
-  const nitrogen = nitrogenFixedKgPerHa(legume, 8000)
+  const walked = useMemo(() => walkedFeed(feed?.walked, lab), [feed, lab])
   return (
     <section className="mt-6" aria-labelledby="herd">
       <h2 id="herd" className="text-xl">
@@ -54,6 +74,22 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           max={100_000}
           onChange={(count) => change({ count })}
         />
+        <Labelled label={say('Moved')}>
+          {(id) => (
+            <select
+              id={id}
+              value={system}
+              onChange={(e) => manage({ system: e.target.value as GrazingSystem })}
+              className={inputClass}
+            >
+              {grazingSystems.map((s) => (
+                <option key={s} value={s}>
+                  {grazingSystemWords(s)}
+                </option>
+              ))}
+            </select>
+          )}
+        </Labelled>
         {measured ? null : (
           <NumberInput
             label={say('Standing, {{unitOf}} (a guess)', { unitOf: unitOf('perArea') })}
@@ -81,6 +117,41 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           onChange={(refusedPct) => change({ refusedPct })}
         />
       </fieldset>
+      <p className="mt-2 text-ink-soft">
+        {say(
+          'Usual of {{kind}}, {{system}}: {{left}} left standing, {{use}} % eaten of the rest (handbooks, from memory). By its plants at this growth {{animal}} would leave {{refused}} %.',
+          {
+            kind: swardKindWords(kind),
+            system: grazingSystemWords(system),
+            left: rateWords(usual.residualKgPerHa!),
+            use: usual.usePct,
+            animal: animalClassName(animal.id),
+            refused: leavesPct,
+          },
+        )}{' '}
+        {leavesPct === plan.refusedPct &&
+        usual.residualKgPerHa === plan.residualKgPerHa &&
+        usual.usePct === plan.usePct ? null : (
+          <button
+            type="button"
+            disabled={problem !== undefined}
+            onClick={() =>
+              change({ residualKgPerHa: usual.residualKgPerHa!, usePct: usual.usePct!, refusedPct: leavesPct })
+            }
+            className="min-h-11 px-1 font-semibold text-culm underline"
+          >
+            {say('Take these figures')}
+          </button>
+        )}
+      </p>
+      {tooOld ? (
+        <p className="mt-1 font-semibold">
+          {say('"{{title}}" measured what stood on {{day}}: too far from this round to speak for it while it grows.', {
+            title: tooOld.title,
+            day: dayWords(tooOld.on),
+          })}
+        </p>
+      ) : null}
       {grazing ? (
         <>
           <p className="mt-3 text-xl" data-testid="days">
@@ -98,59 +169,60 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           </p>
           <p className="text-ink-soft">
             {say(
-              '{{what}} Each eats {{intakePct}} to {{intakePct2}} % of {{weightWords}} a day. What grows meanwhile is not in it.',
+              '{{what}} Each eats {{intakePct}} to {{intakePct2}} % of {{weightWords}} a day of such feed. {{growth}}',
               {
                 what: measured
                   ? say(
-                      'Standing dry matter {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), measured in "{{title}}".',
+                      'Standing dry matter {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), measured in "{{title}}" on {{day}}.',
                       {
                         massFigure: massFigure(grazing.mass.middle),
                         unitOf: unitOf('perArea'),
                         massFigure2: massFigure(grazing.mass.low),
                         massFigure3: massFigure(grazing.mass.high),
                         title: measured.title,
+                        day: dayWords(measured.on),
                       },
                     )
                   : say(
                       'The standing mass is a guess, taken to lie within a third of the truth 95 times in 100: measure it with a plate meter or clips.',
                     ),
-                intakePct: animal.intakePct[0],
-                intakePct2: animal.intakePct[1],
+                intakePct: fixed(eats[0], 1),
+                intakePct2: fixed(eats[1], 1),
+                growth: year
+                  ? say('Growth meanwhile, {{rate}} a day, is in it: {{how}}.', {
+                      rate: rateWords(year.growthKgPerHaDay),
+                      how: year.measuredYield
+                        ? say('by the yield that was measured')
+                        : say('a guess by region and month'),
+                    })
+                  : say('What grows meanwhile is not in it.'),
                 weightWords: weightWords(animal.bodyKg),
               },
             )}
           </p>
           <OtherWay grazing={grazing} plan={plan} hectares={hectares!} change={change} />
           <p className="mt-1">
-            {say('{{aumWords}} animal unit months at {{says}}; {{aumWords2}} at {{says2}}.', {
-              aumWords: aumWords(grazing.aum[0]!),
-              says: animalUnitWords('srm'),
-              aumWords2: aumWords(grazing.aum[1]!),
-              says2: animalUnitWords('older'),
-            })}
+            {say('The herd is {{units}} animal units of a 454 kg (1,000 lb) cow, by metabolic weight.', {
+              units: fixed(animalUnits(animal.bodyKg, plan.count), 1),
+            })}{' '}
+            {grazing.aum
+              .map(({ convention, months }) =>
+                say('{{aumWords}} animal unit months at {{says}}', {
+                  aumWords: aumWords(months),
+                  says: animalUnitWords(convention),
+                }),
+              )
+              .join('; ')}
+            .
           </p>
         </>
       ) : (
         <p className="mt-2">{say('The paddock has no boundary, so its area is not known.')}</p>
       )}
-      {walkedFeed(feed, stageWalked(round), lab).map((of) => (
-        <Needs key={of.basis} of={of} plan={plan} stay={grazing?.days.middle} />
-      ))}
+      {walked ? <Needs of={walked} plan={plan} stay={grazing?.days.middle} /> : null}
       <p className="mt-2 text-ink-soft">
-        {say('{{source}}. Needs are those of the class; yields, pregnancy and cold add to them.{{what}}', {
-          source: animal.source,
-          what:
-            legume > 0.02
-              ? say(
-                  ' Legumes: in a sward that yields 8 t a hectare a year a share like this brings about {{inUnits}} to {{inUnits2}} {{unitOf}} of nitrogen {{aHectare}} (Carlsson and Huss-Danell 2003, from memory).',
-                  {
-                    inUnits: fixed(inUnits('perArea', nitrogen[0]), 0),
-                    inUnits2: fixed(inUnits('perArea', nitrogen[1]), 0),
-                    unitOf: unitOf('weight'),
-                    aHectare: aHectare(),
-                  },
-                )
-              : '',
+        {say('{{source}}. Needs are those of the class; cold, worms and a long way to walk add to them.', {
+          source: needsSourceWords(animal.source),
         })}
       </p>
     </section>

@@ -48,7 +48,7 @@ function Further({ lab }: { lab: LabResult }) {
 
 /** Feed figures of a laboratory beside what was estimated from the plants. */
 function FeedFigures({ lab, estimate }: { lab: FeedResult; estimate: MixtureFeed | undefined }) {
-  const figures = labFigures(lab)
+  const figures = labFigures(lab, estimate?.classes ?? {})
   return (
     <>
       <p>

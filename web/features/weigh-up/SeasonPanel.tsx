@@ -1,115 +1,143 @@
-import { scaleLinear } from 'd3-scale'
-import { area, curveMonotoneX } from 'd3-shape'
-import { madeNormals, midsummerGap } from '@/core/assess/season/madeNormals.ts'
-import { seasonCurve } from '@/core/assess/season/growth.ts'
-import type { Region } from '@/core/flora/flora.ts'
+import { useState } from 'react'
+import { dailyNeeds } from '@/core/assess/feed/needs.ts'
+import { useShare } from '@/core/assess/grazing/sward.ts'
+import { readNormals } from '@/core/assess/season/readNormals.ts'
+import { yearPlan } from '@/core/assess/season/year.ts'
+import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
-import { inSentence } from '@/text/say.ts'
-import { groupColour } from '../../parts/groupMarks.ts'
+import { fillerWords, normalsProblemWords } from '@/text/seasonWords.ts'
+import { useManagement } from '../../entities/round/herd.ts'
+import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { monthNames } from '../../parts/words.ts'
-import { useWidth } from '../../parts/useWidth.ts'
-import { useFlora } from '../../stores/floraStore.ts'
-import { seasonShares } from './seasonShares.ts'
+import { forField, rateWords, typedIn, unitOf } from '../../parts/units.ts'
 import { say, together } from '../../language/say.ts'
+import { NumberInput } from './HerdNeeds.tsx'
+import { YearChart } from './YearChart.tsx'
 
-const HEIGHT = 230
-const MOST_FILLERS = 4
-const atHome = new Set<string>(['common', 'frequent'])
+/** Monthly means of the place from a file of somebody's own. */
+function OwnNormals({ paddockId, latitude }: { paddockId: string; latitude: number }) {
+  const { data, change, problem: unread } = useManagement(paddockId)
+  const [problem, setProblem] = useState('')
+  const take = async (file: File | undefined) => {
+    if (!file) return
+    const read = readNormals(await file.text())
+    if ('code' in read) return setProblem(normalsProblemWords(read))
+    setProblem('')
+    change({ normals: { ...read, latitude: data?.normals?.latitude ?? latitude } })
+  }
+  return (
+    <fieldset disabled={unread !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+      <label className="block">
+        {say('Means of the place, a CSV file')}
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          onChange={(e) => void take(e.target.files?.[0])}
+          className="block min-h-12 w-full py-2"
+        />
+      </label>
+      {data?.normals ? (
+        <>
+          <NumberInput
+            label={say('Latitude, degrees north')}
+            value={data.normals.latitude}
+            min={-65}
+            max={65}
+            onChange={(to) => change({ normals: { ...data.normals!, latitude: to } })}
+          />
+          <button
+            type="button"
+            onClick={() => change({ normals: undefined })}
+            className="min-h-11 justify-self-start px-1 underline"
+          >
+            {say('Back to the simulated ones')}
+          </button>
+        </>
+      ) : null}
+      {problem ? (
+        <p role="alert" className="font-semibold text-harm sm:col-span-2">
+          {problem}
+        </p>
+      ) : null}
+    </fieldset>
+  )
+}
 
-/** When the mixture grows, where it slumps, and what of this region would fill the gap. */
-export function SeasonPanel({ made, region }: { made: Composition; region: Region }) {
-  const { ref, width } = useWidth<HTMLDivElement>(520)
-  const { plants, byId } = useFlora()
-  const shares = seasonShares(made, (t) => byId.get(t)?.season)
-  if (!shares) return null
-  const { mixture, cool } = seasonCurve(madeNormals[region], shares)
-  const gap = midsummerGap(mixture)
-  const fillers = plants
-    .filter(
-      (p) =>
-        p.season === 'warm' && p.role === 'forage' && p.cycle === 'perennial' && atHome.has(p.regions[region] ?? ''),
-    )
-    .slice(0, MOST_FILLERS)
-  const x = scaleLinear([0, 11], [44, width - 14])
-  const y = scaleLinear([0, 1], [HEIGHT - 34, 14])
-  const shape = (low: number[], high: number[]) =>
-    area<number>()
-      .x((_, i) => x(i))
-      .y0((_, i) => y(low[i]!))
-      .y1((_, i) => y(high[i]!))
-      .curve(curveMonotoneX)(mixture)!
-  const months = gap.map((i) => monthNames()[i]!)
+/** When the sward grows, what the herd eats, where that leaves a gap, and what could fill it. */
+export function SeasonPanel({ round, made }: { round: Round; made: Composition }) {
+  const { plan, animal, hectares, said, system, management, year } = useGrazing(round, made)
+  const { change, problem } = useManagement(round.paddockId)
+  if (!year) return null
+  const { year: grown, shares, simulated, yieldKgPerHa, measuredYield, normals } = year
+  const ground = management.groundHa ?? hectares
+  const [low, high] = useShare[system]
+  const isFeed = round.paddock.outlook === 'grazing' || round.paddock.outlook === 'hay'
+  const planned =
+    said && isFeed && ground
+      ? yearPlan(
+          grown,
+          {
+            yieldKgPerHa,
+            useShare: (low + high) / 2,
+            needKgPerHaDay: (dailyNeeds(animal).eatsKg * plan.count) / ground,
+          },
+          normals.latitude,
+        )
+      : undefined
+  const names = (months: number[]) => together(months.map((i) => monthNames()[i]!))
   return (
     <section className="mt-6" aria-labelledby="season">
       <h2 id="season" className="text-xl">
         {say('Through the year')}
       </h2>
-      <div ref={ref} className="mt-2 w-full">
-        <svg
-          viewBox={`0 0 ${width} ${HEIGHT}`}
-          width="100%"
-          role="img"
-          className="block"
-          aria-label={say('Growth by month against the best month: {{mixture}} percent', {
-            mixture: mixture.map((m, i) => `${monthNames()[i]} ${Math.round(100 * m)}`).join(', '),
-          })}
-        >
-          {[0, 0.5, 1].map((t) => (
-            <g key={t}>
-              <path d={`M44 ${y(t)}H${width - 14}`} stroke="var(--rule)" />
-              <text x={38} y={y(t) + 5} textAnchor="end" className="fill-ink-soft text-[14px]">
-                {t * 100}
-              </text>
-            </g>
-          ))}
-          <path
-            d={shape(
-              mixture.map(() => 0),
-              cool,
-            )}
-            fill="url(#hatch-cool-grass)"
-            stroke={groupColour('cool-grass')}
-          />
-          {shares.warm > 0.005 ? (
-            <path d={shape(cool, mixture)} fill="url(#hatch-warm-grass)" stroke={groupColour('warm-grass')} />
-          ) : null}
-          {gap.map((i) => (
-            <path
-              key={i}
-              d={`M${x(i)} ${y(mixture[i]!) - 6}V${y(1)}`}
-              className="stroke-harm"
-              strokeWidth="2"
-              strokeDasharray="3 4"
-            />
-          ))}
-          {mixture.map((_, i) => (
-            <text key={i} x={x(i)} y={HEIGHT - 12} textAnchor="middle" className="fill-ink-soft text-[14px]">
-              {monthNames()[i]!.slice(0, 1)}
-            </text>
-          ))}
-        </svg>
-      </div>
+      <YearChart year={grown} plan={planned} warm={shares.warm} now={Number(round.plannedOn.slice(5, 7)) - 1} />
       <p>
-        {say('{{cool}} in 100 of the plants grow in the cool, {{warm}} in the warm. {{what}}', {
+        {say('{{cool}} in 100 of the plants grow in the cool, {{warm}} in the warm.', {
           cool: Math.round(100 * shares.cool),
           warm: Math.round(100 * shares.warm),
-          what:
-            months.length > 0
-              ? say('Growth falls below three quarters of its best in {{months}}.{{what}}', {
-                  months: together(months),
-                  what:
-                    fillers.length > 0
-                      ? say(' Warm season plants at home here fill that: {{fillers}}.', {
-                          fillers: fillers.map((p) => inSentence(p.commonName)).join(', '),
-                        })
-                      : '',
-                })
-              : say('No gap at midsummer shows.'),
-        })}
+        })}{' '}
+        {planned
+          ? planned.short.length === 0
+            ? say('On such a year what grows is as much as the herd eats in every month.')
+            : say(
+                'The herd eats more than grows in {{months}}; {{lacking}} of dry matter are lacking over them. What could fill it: {{fillers}}.',
+                {
+                  months: names(planned.short),
+                  lacking: rateWords(planned.lackingKgPerHa),
+                  fillers: planned.fillers.map(fillerWords).join(', '),
+                },
+              )
+          : isFeed
+            ? say('Say what stock is kept, and the year shows where growth and needs part.')
+            : ''}
       </p>
-      <p className="text-ink-soft">
+      <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+        <NumberInput
+          label={say('Grown in a year, {{unit}}', { unit: unitOf('perArea') })}
+          value={forField('perArea', yieldKgPerHa)}
+          max={60_000}
+          onChange={(typed) => change({ yieldKgPerHaYear: typedIn('perArea', typed) })}
+        />
+        {planned ? (
+          <NumberInput
+            label={say('Ground of the herd in all, {{unit}}', { unit: unitOf('area') })}
+            value={forField('area', ground!)}
+            min={0.01}
+            max={100_000}
+            onChange={(typed) => change({ groundHa: typedIn('area', typed) })}
+          />
+        ) : null}
+      </fieldset>
+      <OwnNormals paddockId={round.paddockId} latitude={normals.latitude} />
+      <p className="mt-1 text-ink-soft">
         {say(
-          'Percent of the best month, from temperature alone (Yan and Hunt 1999): rain, nitrogen and grazing are not in it. Temperatures: simulated normals of the region, from no real place.',
+          'Growth by temperature (Yan & Hunt 1999), water in the ground (Thornthwaite 1948; Thornthwaite & Mather 1955) and light (Fitzpatrick & Nix 1970), with the flush of stems in spring and the rest after it, from memory. Nitrogen and grazing are not in it. {{where}} {{yield}}',
+          {
+            where: simulated
+              ? say('Temperatures and rain: simulated normals of the region, from no real place.')
+              : say('Temperatures and rain: the file of this place.'),
+            yield: measuredYield ? '' : say('The yield of the year is a guess by region.'),
+          },
         )}
       </p>
     </section>

@@ -1,5 +1,5 @@
 import { harmKindWords } from '@/text/harmWords.ts'
-import { sowingFitWords } from '@/text/sowingFitWords.ts'
+import { sowingConditionWords, sowingFitWords } from '@/text/sowingFitWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useState } from 'react'
 import {
@@ -8,9 +8,10 @@ import {
   drilledKgPerHa,
   liveSeedsPerM2,
   pureLiveSeed,
+  usualLot,
 } from '@/core/assess/sowing/seeding.ts'
 import { type SowingFit } from '@/core/assess/sowing/sowingAdvice.ts'
-import type { Plant } from '@/core/flora/flora.ts'
+import type { Plant, SowingTime } from '@/core/flora/flora.ts'
 import { Word } from '../../parts/Word.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../../parts/units.ts'
@@ -18,6 +19,9 @@ import { listed, say, word } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { wholeWords } from '../../language/dates.ts'
 import { fixed } from '../../language/numbers.ts'
+
+/** A share of the lot as it stands in a field; nothing where only the tag tells. */
+const lotShare = (share: number | undefined): string => (share === undefined ? '' : String(Math.round(100 * share)))
 
 const figure = (n: number) => (n < 10 ? fixed(n, 1) : wholeWords(n))
 
@@ -51,14 +55,17 @@ function Arithmetic({
 }: {
   plant: Plant
   hectares: number | undefined
-  onPlan: (text: string) => void
+  onPlan: (text: string, when: readonly SowingTime[]) => void
 }) {
   const sowing = plant.sowing!
   const [low, high] = sowing.mixKgPerHa ?? sowing.kgPerHa
+  const lot = usualLot(plant)
   const [form, setForm] = useState({
     rate: String(Number(inUnits('perArea', (low + high) / 2).toPrecision(2))),
-    purity: '98',
-    germination: '85',
+    purity: lotShare(lot?.purity),
+    germination: lotShare(lot?.germination),
+    waiting: lotShare(lot?.waiting ?? 0),
+    coat: lotShare(lot?.coat ?? 0),
     length: inUnits('length', 30).toFixed(0),
     width: String(Number(inUnits('length', 2.5).toFixed(1))),
     dropped: '',
@@ -70,7 +77,12 @@ function Arithmetic({
   const germination = typed(form.germination, 1, 100)
   const metres = (text: string, most: number) => typedIn('length', typed(text, 0.1, most) ?? 0)
   const strip = { lengthM: metres(form.length, 3000), widthM: metres(form.width, 300) }
-  const pls = purity && germination ? pureLiveSeed(purity / 100, germination / 100) : undefined
+  const waiting = typed(form.waiting, 0, 100)
+  const coat = typed(form.coat, 0, 90)
+  const isLot = purity && germination && waiting !== undefined && coat !== undefined && germination + waiting <= 100
+  const pls = isLot
+    ? pureLiveSeed({ purity: purity / 100, germination: germination / 100, waiting: waiting / 100, coat: coat / 100 })
+    : undefined
   const bulk = rate && pls ? bulkKgPerHa(rate, pls) : undefined
   const stripGood = strip.lengthM > 0 && strip.widthM > 0
   const dropped = typed(form.dropped, 0.1, 1_000_000)
@@ -85,6 +97,8 @@ function Arithmetic({
         />
         <Field label={say('Purity, %')} value={form.purity} onChange={(x) => set({ purity: x })} />
         <Field label={say('Germination, %')} value={form.germination} onChange={(x) => set({ germination: x })} />
+        <Field label={say('Hard or dormant, %')} value={form.waiting} onChange={(x) => set({ waiting: x })} />
+        <Field label={say('Coat, %')} value={form.coat} onChange={(x) => set({ coat: x })} />
       </div>
       {bulk !== undefined && pls !== undefined ? (
         <p className="mt-2 text-lg" data-testid="to-buy">
@@ -107,7 +121,13 @@ function Arithmetic({
         </p>
       ) : (
         <p className="mt-2 font-semibold">
-          {say('Purity and germination are between 1 and 100 %, the rate above 0: see the tag of the bag.')}
+          {lot
+            ? say(
+                'Purity and germination are between 1 and 100 %, germinating and hard or dormant seed together at most 100, the rate above 0: see the tag of the bag.',
+              )
+            : say(
+                'Lots of this seed differ so much that only the tag of the bag tells: purity, germination, and what is dormant.',
+              )}
         </p>
       )}
       <p className="text-ink-soft">
@@ -179,6 +199,7 @@ function Arithmetic({
                   when: word(sowing.when[0]!.replace('-', ' ')),
                 },
               ),
+              sowing.when,
             )
           }
           className="mt-2 min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
@@ -197,7 +218,7 @@ export function Fit({
 }: {
   fit: SowingFit
   hectares: number | undefined
-  onPlan: (text: string) => void
+  onPlan: (text: string, when: readonly SowingTime[]) => void
 }) {
   return (
     <details className="border-b border-rule/60">
@@ -205,6 +226,9 @@ export function Fit({
         <span className="font-plant text-lg font-semibold">{fit.plant.commonName}</span>
         <span className="block text-ink-soft">
           {sowingFitWords(fit)}
+          {fit.conditions.length > 0
+            ? ` ${say('Only so: {{conditions}}.', { conditions: fit.conditions.map(sowingConditionWords).join(', ') })}`
+            : ''}
           {fit.cautions.length > 0
             ? say(' Caution: {{cautions}}.', {
                 cautions: fit.cautions.map((h) => `${listed(h.who)}: ${harmKindWords(h)}`).join('; '),

@@ -7,6 +7,9 @@ import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribTip } from '../../parts/Midrib.tsx'
 import { ActPanel } from './ActPanel.tsx'
 import { FeedPanel } from './FeedPanel.tsx'
+import { GroundPanel } from './GroundPanel.tsx'
+import { MovesPanel } from './MovesPanel.tsx'
+import { TurfPanel } from './TurfPanel.tsx'
 import { HerdPanel } from './HerdPanel.tsx'
 import { OutlookPanel } from '../../entities/round/OutlookPanel.tsx'
 import { PartsPanel } from './PartsPanel.tsx'
@@ -46,18 +49,24 @@ const sections = () => [
   ['harm', say('Harm')],
   ['act', say('To do')],
   ['says', say('What it says')],
+  ['turf', say('Kept')],
   ['sow', say('To sow')],
   ['feed', say('Feed')],
   ['season', say('The year')],
   ['herd', say('Stock')],
+  ['moves', say('Moves')],
+  ['ground', say('Ground')],
 ]
+
+/** Sections that say nothing of a turf. */
+const OF_FEED = new Set(['sow', 'feed', 'herd', 'moves', 'ground'])
 
 /** The sections of a long half, one tap away. */
 function Contents({ turf }: { turf: boolean }) {
   return (
     <nav aria-label={say('Sections')} className="-mt-1 mb-2 flex flex-wrap gap-x-1">
       {sections()
-        .filter(([id]) => !(turf && id === 'herd'))
+        .filter(([id]) => (turf ? !OF_FEED.has(id!) : id !== 'turf'))
         .map(([id, name]) => (
           <a key={id} href={`#${id}`} className="flex min-h-11 items-center rounded-lg px-2 underline hover:bg-culm/10">
             {name}
@@ -70,6 +79,7 @@ function Contents({ turf }: { turf: boolean }) {
 /** A round's results: the counts on the left, what follows from them on the right. */
 export function WeighUpView({ round, weighed }: Props) {
   const done = round.stops.filter((s) => s.doneAt).length
+  const turf = round.paddock.outlook === 'turf'
   return (
     <Leaf
       names={{ left: say('Counts'), right: say('Weigh-up') }}
@@ -102,7 +112,7 @@ export function WeighUpView({ round, weighed }: Props) {
       right={
         weighed ? (
           <>
-            <Contents turf={round.paddock.outlook === 'turf'} />
+            <Contents turf={turf} />
             <PanelBoundary name={say('Made of')}>
               <Shares round={round} weighed={weighed} />
             </PanelBoundary>
@@ -121,19 +131,36 @@ export function WeighUpView({ round, weighed }: Props) {
             <PanelBoundary name={say('What it says')}>
               <SaysPanel round={round} />
             </PanelBoundary>
-            <PanelBoundary name={say('To sow')}>
-              <SowPanel round={round} made={weighed.composition} />
-            </PanelBoundary>
-            <PanelBoundary name={say('Feed')}>
-              <FeedPanel round={round} feed={weighed.feed} />
-            </PanelBoundary>
-            <PanelBoundary name={say('The year')}>
-              <SeasonPanel made={weighed.composition} region={round.paddock.region} />
-            </PanelBoundary>
-            {round.paddock.outlook === 'turf' ? null : (
-              <PanelBoundary name={say('Stock')}>
-                <HerdPanel round={round} made={weighed.composition} feed={weighed.feed} />
+            {turf ? (
+              <PanelBoundary name={say('Kept')}>
+                <TurfPanel round={round} />
               </PanelBoundary>
+            ) : null}
+            {turf ? null : (
+              <PanelBoundary name={say('To sow')}>
+                <SowPanel round={round} made={weighed.composition} />
+              </PanelBoundary>
+            )}
+            {turf ? null : (
+              <PanelBoundary name={say('Feed')}>
+                <FeedPanel round={round} feed={weighed.feed} />
+              </PanelBoundary>
+            )}
+            <PanelBoundary name={say('The year')}>
+              <SeasonPanel round={round} made={weighed.composition} />
+            </PanelBoundary>
+            {turf ? null : (
+              <>
+                <PanelBoundary name={say('Stock')}>
+                  <HerdPanel round={round} made={weighed.composition} feed={weighed.feed} />
+                </PanelBoundary>
+                <PanelBoundary name={say('Moves')}>
+                  <MovesPanel round={round} made={weighed.composition} />
+                </PanelBoundary>
+                <PanelBoundary name={say('Ground')}>
+                  <GroundPanel round={round} made={weighed.composition} feed={weighed.feed} />
+                </PanelBoundary>
+              </>
             )}
           </>
         ) : (

@@ -33,12 +33,12 @@ export const ergot: HazardModule = {
       ...(heads && weight
         ? [{ code: 'ergot-heads' as const, values: { x: c.headsWithErgot ?? 0, n: c.headsLooked!, low: pct(heads[0]), high: pct(heads[1]), weightLow: tell(weight[0]), weightHigh: tell(weight[1]), from: CONCERN_PCT } }] // prettier-ignore
         : [{ code: 'ergot-not-looked' as const }]),
-      ...(stage === 'headed' ? [{ code: 'ergot-headed' as const }] : []),
+      ...(stage === 'headed' || stage === 'ripe' ? [{ code: 'ergot-headed' as const }] : []),
     ]
     const met = (c.headsWithErgot ?? 0) > 0
     const passed = (ppb ?? 0) >= CONCERN_PPB || (met && weight !== undefined && weight[1] >= CONCERN_PCT)
     return {
-      grade: passed ? 'act' : stage === 'headed' || met ? 'raised' : 'open',
+      grade: passed ? 'act' : stage === 'headed' || stage === 'ripe' || met ? 'raised' : 'open',
       says,
       tests: looked ? ['ergot-alkaloids'] : ['fifty-heads', 'ergot-alkaloids'],
       acts: ['top-heads', 'no-hay-of-heads'],

@@ -29,7 +29,7 @@ export function tetanyRatio({ kPct, caPct, mgPct }: { kPct: number; caPct: numbe
 /** Which of the known signs are there: none of them is proof, and all can be wanting in a field that kills. */
 function signs(facts: HazardFacts): string[] {
   const { conditions: c, region, on, animal, stage, met } = facts
-  const mean = madeNormals[region][monthOf(on) - 1]!
+  const mean = madeNormals[region].meanC[monthOf(on) - 1]!
   const legume = ends(facts.share(met.filter((p) => p.form === 'legume').map((p) => p.id)))
   return [
     ...(mean >= COOL_C[0] && mean <= COOL_C[1] ? ['cool'] : []),

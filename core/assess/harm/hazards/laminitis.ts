@@ -14,7 +14,7 @@ function signs({ conditions: c, on, stage, met }: HazardFacts): string[] {
   return [
     ...(cool && SUGAR_MONTHS.includes(monthOf(on)) ? ['season'] : []),
     ...(frosted ? ['frost'] : []),
-    ...(stage === 'headed' || stage === 'stemmy' ? ['heads'] : []),
+    ...(stage === 'headed' || stage === 'stemmy' || stage === 'ripe' ? ['heads'] : []),
     ...(c.drought ? ['drought'] : []),
   ]
 }

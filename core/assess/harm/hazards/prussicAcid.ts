@@ -40,7 +40,7 @@ export function prussicRules({ conditions: c, on, region }: HazardFacts, leastCm
     const from = daysAfter(c.frostOn ?? on, AFTER_KILLING_DAYS)
     rules.push({ says: { code: 'prussic-killing-frost', values: { day: from } }, keepsOff: from > on, from })
   }
-  if (c.frost === undefined && madeNormals[region][monthOf(on) - 1]! <= FROSTY_MEAN_C)
+  if (c.frost === undefined && madeNormals[region].meanC[monthOf(on) - 1]! <= FROSTY_MEAN_C)
     rules.push({ says: { code: 'prussic-frost-time' }, keepsOff: false })
   if (c.drought) rules.push({ says: { code: 'prussic-drought' }, keepsOff: true })
   return rules

@@ -1,7 +1,10 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { drawStops, drawSums, mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
-import { hayGrade, relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
+import { drawStops, drawSums } from '@/core/assess/feed/drawStops.ts'
+import { feedIn, feedStates } from '@/core/assess/feed/feedStates.ts'
+import { mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import type { Walked } from '@/core/assess/feed/walkedStates.ts'
+import { relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
 import type { StopTally } from '@/core/methods/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
@@ -29,27 +32,13 @@ describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 
   })
 })
 
-// Hay marketing task force grades as given with the work above (from memory).
-describe('hay grades', () => {
-  it.each([
-    [160, 'prime'],
-    [151, 'grade-1'],
-    [125, 'grade-1'],
-    [124, 'grade-2'],
-    [103, 'grade-2'],
-    [100, 'grade-3'],
-    [80, 'grade-4'],
-    [60, 'grade-5'],
-  ])('%i is %s', (rfv, grade) => expect(hayGrade(rfv)).toBe(grade))
-})
-
 describe('feed of a mixture', () => {
   const stop = (seq: number, counts: Record<string, number>): StopTally => ({
     seq,
     hits: Object.entries(counts).flatMap(([taxon, n]) => Array.from({ length: n }, () => ({ taxon, amount: 1 }))),
   })
-  const feed = (stops: StopTally[], growth: 'leafy' | 'stemmy' = 'leafy') =>
-    mixtureFeed(stops, {}, plantsById, growth, randomLcg(0.5))
+  const feed = (stops: StopTally[], at: Walked = { by: 'state', state: 'leafy' }) =>
+    mixtureFeed(stops, {}, plantsById, at, randomLcg(0.5))
 
   it('of one plant alone spans that plant’s own range', () => {
     const made = feed([stop(1, { timothy: 10 }), stop(2, { timothy: 10 })])!
@@ -69,7 +58,22 @@ describe('feed of a mixture', () => {
 
   it('falls when the sward goes to stem', () => {
     const stops = [stop(1, { timothy: 10, 'red-clover': 5 }), stop(2, { timothy: 12, 'red-clover': 3 })]
-    expect(feed(stops, 'stemmy')!.rfv.middle).toBeLessThan(feed(stops)!.rfv.middle - 20)
+    expect(feed(stops, { by: 'state', state: 'headed' })!.rfv.middle).toBeLessThan(feed(stops)!.rfv.middle - 20)
+  })
+
+  it('is what was noted at the stops, by its share of them: half headed lies half way', () => {
+    const stops = [stop(1, { timothy: 10 }), stop(2, { timothy: 10 })]
+    const of = (state: 'leafy' | 'headed') => feed(stops, { by: 'state', state })!.cpPct.middle
+    const half = feed(stops, { by: 'noted', shares: { leafy: 0.5, headed: 0.5 }, stops: 2 })!
+    expect(half.cpPct.middle).toBeCloseTo((of('leafy') + of('headed')) / 2, 0)
+  })
+
+  it('spans what the month allows where nobody noted it, and cites feed tables, not floras', () => {
+    const stops = [stop(1, { timothy: 10 }), stop(2, { timothy: 10 })]
+    const month = feed(stops, { by: 'month', month: 7 })!
+    expect(month.cpPct.high).toBeGreaterThan(feed(stops)!.cpPct.middle)
+    expect(month.cpPct.low).toBeLessThan(feed(stops, { by: 'state', state: 'headed' })!.cpPct.middle)
+    expect(month.sources.join()).not.toMatch(/Hitchcock|Hubbard|Stace/)
   })
 
   it('leaves out what has no value on file and says so', () => {
@@ -106,6 +110,11 @@ describe('feed values on file', () => {
       }
       expect(f.stemmy.cp[1]).toBeLessThan(f.leafy.cp[1])
       expect(f.stemmy.ndf[0]).toBeGreaterThan(f.leafy.ndf[0])
+      const inOrder = feedStates.map((state) => feedIn({ ...plantsById.get(_id)!, feed: f }, state))
+      for (const [i, later] of inOrder.entries()) {
+        expect(later.adf[1]).toBeLessThan(later.ndf[1])
+        expect(later.cp[1]).toBeLessThanOrEqual((inOrder[i - 1] ?? later).cp[1])
+      }
     },
   )
 })

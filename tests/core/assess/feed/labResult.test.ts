@@ -8,19 +8,19 @@ import { plantsById } from '@/tests/support/book.ts'
 import { hitsOf } from '@/tests/support/rounds.ts'
 
 const stops = [1, 2, 3, 4, 5].map((seq) => ({ seq, hits: hitsOf({ timothy: 6, 'red-clover': 3 + (seq % 2) }) }))
-const estimate = mixtureFeed(stops, {}, plantsById, 'leafy', randomLcg(0.4))!
+const estimate = mixtureFeed(stops, {}, plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.4))!
 const lab = { sample: '1', cpPct: 17, adfPct: 41, ndfPct: 53, simulated: false }
 
 describe('a laboratory result', () => {
   it('full-bloom alfalfa, ADF 41 and NDF 53, is 100 (Rohweder, Barnes & Jorgensen 1978)', () => {
-    const { rfv } = labFigures(lab)
+    const { rfv } = labFigures(lab, {})
     expect(rfv.middle).toBeCloseTo(100, 0)
     expect(rfv.low).toBeLessThan(rfv.middle)
     expect(rfv.high).toBeGreaterThan(rfv.middle)
   })
 
-  it('ADF of 37.1 is TDN 60, of which ME 2.17 Mcal/kg (NRC 1996): 88.9 - 0.779 x 37.1', () => {
-    expect(labFigures({ ...lab, adfPct: 37.1 }).meMcalPerKg.middle).toBeCloseTo(2.17, 2)
+  it('herbs with ADF 37.1 are TDN 60, of which ME 2.17 Mcal/kg (NRC 1996): 88.9 - 0.779 x 37.1', () => {
+    expect(labFigures({ ...lab, adfPct: 37.1 }, { forb: 1 }).meMcalPerKg.middle).toBeCloseTo(2.17, 2)
   })
 
   it('says how far off the estimate was, and whether it had promised too much', () => {

@@ -7,7 +7,12 @@ import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/roun
 const sward = { 'perennial-ryegrass': 10, velvetgrass: 4, 'red-clover': 3, 'tansy-ragwort': 1, dandelion: 1, bare: 1 }
 const round = roundOf(
   'step-points',
-  [1, 2, 3, 4].map((n) => countedStop(n, { hits: hitsOf({ ...sward, 'perennial-ryegrass': 9 + (n % 2) * 2 }) })),
+  [1, 2, 3, 4].map((n) =>
+    countedStop(n, {
+      hits: hitsOf({ ...sward, 'perennial-ryegrass': 9 + (n % 2) * 2 }),
+      measures: { stage: 'headed' },
+    }),
+  ),
   { paddock: { ...emptyPaddock, sown: ['perennial-ryegrass', 'timothy'] } },
 )
 const read = (outlook: (typeof outlooks)[number], of = round) => outlookReading(of, plantsById, outlook)!
@@ -19,6 +24,21 @@ describe('the same counts under another outlook', () => {
     expect(line('grazing', 'mostly-eaten').share.estimate).toBeCloseTo(56 / 80, 10)
     expect(line('grazing', 'mostly-refused').share.estimate).toBeCloseTo(20 / 80, 10)
     expect(line('grazing', 'mostly-refused').of.sort()).toEqual(['tansy-ragwort', 'velvetgrass'])
+  })
+
+  it('what is refused goes by the animal and the growth, not by what a plant is called (common practice, no source)', () => {
+    const refused = (counts: Record<string, number>, stage: 'leafy' | 'headed', animal: 'goats' | 'cattle' | 'horses') =>
+      outlookReading(
+        roundOf('step-points', [1, 2, 3].map((n) => countedStop(n, { hits: hitsOf(counts), measures: { stage } }))),
+        plantsById,
+        'grazing',
+        { animal },
+      )!.lines.find((l) => l.id === 'mostly-refused')?.of ?? [] // prettier-ignore
+    const weeds = { 'large-crabgrass': 5, quackgrass: 5, johnsongrass: 5, 'canada-thistle': 3, 'curly-dock': 2 }
+    expect(refused(weeds, 'headed', 'goats')).toEqual([])
+    expect(refused(weeds, 'headed', 'cattle').sort()).toEqual(['canada-thistle', 'curly-dock'])
+    expect(refused({ velvetgrass: 5 }, 'leafy', 'cattle')).toEqual([])
+    expect(refused({ velvetgrass: 5 }, 'headed', 'cattle')).toEqual(['velvetgrass'])
   })
 
   it('hay: ragwort stays harmful in it', () => {
@@ -54,14 +74,16 @@ describe('the same counts under another outlook', () => {
           'turf-grid',
           [1, 2].map((n) => countedStop(n, { hits: hitsOf(counts) })),
         ),
-      ).mowMm
-    expect(of({ 'kentucky-bluegrass': 5, 'perennial-ryegrass': 5 })).toEqual({
-      range: [20, 60],
+      ).mowing
+    expect(of({ 'kentucky-bluegrass': 5, 'perennial-ryegrass': 5 })).toMatchObject({
+      keepMm: [40, 65],
       of: expect.arrayContaining(['kentucky-bluegrass', 'perennial-ryegrass']) as string[],
     })
-    expect(of({ 'creeping-bentgrass': 5, 'kentucky-bluegrass': 5 })).toHaveProperty('clash')
+    // A weed has no say: annual bluegrass stands lower than any lawn is cut.
+    expect(of({ 'annual-bluegrass': 6, 'kentucky-bluegrass': 4 })).toMatchObject({ of: ['kentucky-bluegrass'] })
+    expect(of({ bermudagrass: 5, 'tall-fescue-turf': 5 })).toHaveProperty('clash')
     expect(of({ dandelion: 5 })).toBeUndefined()
-    expect(read('hay').mowMm).toBeUndefined()
+    expect(read('hay').mowing).toBeUndefined()
   })
 
   it('nothing counted is nothing read', () => {

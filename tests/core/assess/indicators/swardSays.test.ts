@@ -1,33 +1,43 @@
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { describe, expect, it } from 'vitest'
 import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import type { Outlook } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 
-const counted = (counts: Record<string, number>[], sown: string[] = []) =>
+const counted = (counts: Record<string, number>[], sown: string[] = [], outlook: Outlook = 'grazing') =>
   roundOf(
     'step-points',
     counts.map((c, i) => countedStop(i + 1, { hits: hitsOf(c) })),
-    { paddock: { ...emptyPaddock, sown } },
+    { paddock: { ...emptyPaddock, sown, outlook } },
   )
 /** The same at every stop but for a point or two. */
 const even = (counts: Record<string, number>, stops = 8) =>
   Array.from({ length: stops }, (_, i) => ({ ...counts, dandelion: 1 + (i % 2) }))
-const said = (counts: Record<string, number>[], sown?: string[]) => swardSays(counted(counts, sown), flora.plants)
+const said = (counts: Record<string, number>[], sown?: string[], outlook?: Outlook) =>
+  swardSays(counted(counts, sown, outlook), flora.plants)
 const idsOf = (list: ReturnType<typeof said>) => list.map((s) => s.id)
 
 // What the trade reads from a sward: common practice, no source.
 describe('what a sward says', () => {
   it.each([
-    ['much white clover', { 'white-clover': 12, 'perennial-ryegrass': 8 }, 'nitrogen-short'],
     ['nearly all Kentucky bluegrass', { 'kentucky-bluegrass': 18, timothy: 2 }, 'grazed-hard'],
-    ['broadleaf plantain', { 'broadleaf-plantain': 4, 'perennial-ryegrass': 16 }, 'compacted'],
+    [
+      'broadleaf plantain and goosegrass',
+      { 'broadleaf-plantain': 3, goosegrass: 2, 'perennial-ryegrass': 15 },
+      'compacted',
+    ],
     [
       'reed canarygrass, rushes and sedges',
       { 'reed-canarygrass': 2, 'soft-rush': 2, 'caric-sedges': 2, timothy: 14 },
       'wet',
     ],
-    ['stiltgrass', { 'japanese-stiltgrass': 4, timothy: 16 }, 'shaded'],
+    ['stiltgrass and ground ivy', { 'japanese-stiltgrass': 3, 'ground-ivy': 2, timothy: 15 }, 'shaded'],
+    [
+      'broomsedge, sheep sorrel and sweet vernal',
+      { broomsedge: 3, 'sheep-sorrel': 2, 'sweet-vernalgrass': 2, timothy: 13 },
+      'acid',
+    ],
     [
       'thistles, ground cherry and ragweed',
       { 'bull-thistle': 2, 'ground-cherry': 1, 'common-ragweed': 2, timothy: 15 },
@@ -55,9 +65,20 @@ describe('what a sward says', () => {
     expect(idsOf(said(even({ velvetgrass: 18 }), ['timothy']))).toContain('sown-going')
   })
 
+  it('clover is a sign in turf and the goal in pasture', () => {
+    const clover = even({ 'white-clover': 12, 'perennial-ryegrass': 8 })
+    expect(idsOf(said(clover, [], 'turf'))).toContain('nitrogen-short')
+    expect(idsOf(said(clover))).not.toContain('nitrogen-short')
+  })
+
+  it('one kind alone is never more than likely, however much there is of it', () => {
+    const [one] = said(even({ 'broadleaf-plantain': 4, timothy: 16 })).filter((s) => s.id === 'compacted')
+    expect(one).toMatchObject({ strength: 'likely', of: ['broadleaf-plantain'] })
+  })
+
   it('is only likely where the interval reaches over the mark', () => {
     const patchy = [2, 18, 1, 17, 2, 16].map((n) => ({ 'white-clover': n, 'perennial-ryegrass': 20 - n }))
-    const [clover] = said(patchy)
+    const [clover] = said(patchy, [], 'turf').filter((s) => s.id === 'nitrogen-short')
     expect(clover).toMatchObject({ id: 'nitrogen-short', strength: 'likely' })
     expect(clover!.share.interval![0]).toBeLessThan(clover!.mark)
   })

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { regions } from '@/core/flora/flora.ts'
-import { cardinals, growthAt, seasonCurve } from '@/core/assess/season/growth.ts'
+import { cardinals, growthAt } from '@/core/assess/season/growth.ts'
 import { madeNormals, midsummerGap } from '@/core/assess/season/madeNormals.ts'
 
 describe('growth against temperature (beta function of Yan & Hunt 1999)', () => {
@@ -38,30 +38,11 @@ describe('growth against temperature (beta function of Yan & Hunt 1999)', () => 
   })
 })
 
-describe('the season of a mixture', () => {
-  // A made continental year.
-  const normals = [-2, 0, 6, 12, 18, 24, 29, 28, 21, 13, 6, 0]
-
-  it('cool season plants slump at midsummer, and warm season ones fill the gap (common practice, no source)', () => {
-    const cool = seasonCurve(normals, { cool: 1, warm: 0 }).mixture
-    expect(cool[6]!).toBeLessThan(cool[4]!)
-    expect(cool[6]!).toBeLessThan(cool[8]!)
-    const mixed = seasonCurve(normals, { cool: 0.5, warm: 0.5 }).mixture
-    expect(mixed[6]!).toBeGreaterThan(cool[6]! * 1.3)
-    expect(Math.max(...mixed)).toBeCloseTo(1, 12)
-  })
-
-  it('parts add up to the mixture', () => {
-    const { mixture, cool, warm } = seasonCurve(normals, { cool: 0.7, warm: 0.3 })
-    mixture.forEach((m, i) => expect(cool[i]! + warm[i]!).toBeCloseTo(m, 12))
-    expect(() => seasonCurve([1, 2], { cool: 1, warm: 0 })).toThrow(RangeError)
-  })
-})
-
 describe('made years', () => {
   it('one for each region, warmest in July or August and coldest in the winter months', () => {
     for (const r of regions) {
-      const year = madeNormals[r]
+      const { meanC: year, rainMm } = madeNormals[r]
+      expect(rainMm).toHaveLength(12)
       expect(year).toHaveLength(12)
       expect([6, 7]).toContain(year.indexOf(Math.max(...year)))
       expect([11, 0, 1]).toContain(year.indexOf(Math.min(...year)))
@@ -71,13 +52,5 @@ describe('made years', () => {
   it('a gap lies between two better times: winter is none', () => {
     expect(midsummerGap([0, 0.2, 0.9, 1, 0.8, 0.5, 0.3, 0.5, 0.9, 0.7, 0.1, 0])).toEqual([5, 6, 7])
     expect(midsummerGap([0, 0, 0.3, 0.6, 0.9, 1, 1, 0.9, 0.7, 0.3, 0, 0])).toEqual([])
-  })
-
-  it('cool season swards gap in the warm regions and not in the cool one; a warm half closes it (common practice, no source)', () => {
-    const gap = (r: (typeof regions)[number], warm: number) =>
-      midsummerGap(seasonCurve(madeNormals[r], { cool: 1 - warm, warm }).mixture)
-    expect(gap('cool-humid', 0)).toEqual([])
-    expect(gap('warm-humid', 0)).toContain(6)
-    expect(gap('warm-humid', 0.6)).toEqual([])
   })
 })

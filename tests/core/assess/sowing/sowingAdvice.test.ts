@@ -2,8 +2,9 @@ import { describe, expect, it } from 'vitest'
 import { stockedFor } from '@/core/assess/feed/grazingDays.ts'
 import { liveSeedsPerM2 } from '@/core/assess/sowing/seeding.ts'
 import { sowingAdvice, type SowingFor } from '@/core/assess/sowing/sowingAdvice.ts'
+import { nextSowingDay } from '@/core/assess/sowing/sowingDay.ts'
 import { composition } from '@/core/survey/composition.ts'
-import { seasonCurve } from '@/core/assess/season/growth.ts'
+import { growthYear } from '@/core/assess/season/year.ts'
 import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { hitsOf } from '@/tests/support/rounds.ts'
@@ -23,7 +24,7 @@ const given = (counts: Record<string, number>, rest: Partial<SowingFor> = {}): S
   ...rest,
 })
 const advised = (counts: Record<string, number>, rest?: Partial<SowingFor>) =>
-  sowingAdvice(flora.plants, given(counts, rest)).map((f) => f.plant.id)
+  sowingAdvice(flora.plants, given(counts, rest)).fits.map((f) => f.plant.id)
 
 describe('what could be sown', () => {
   const grassy = { orchardgrass: 9, 'white-clover': 1 }
@@ -31,7 +32,7 @@ describe('what could be sown', () => {
   it('a grass sward short of legumes gets legumes at home here, perennials before annuals', () => {
     const ids = advised(grassy)
     expect(ids).toEqual(expect.arrayContaining(['red-clover', 'birdsfoot-trefoil', 'alfalfa']))
-    const cycles = sowingAdvice(flora.plants, given(grassy)).map((f) => f.plant.cycle)
+    const cycles = sowingAdvice(flora.plants, given(grassy)).fits.map((f) => f.plant.cycle)
     expect(cycles).toContain('annual')
     expect(cycles.lastIndexOf('perennial')).toBeLessThan(cycles.indexOf('annual'))
     // Subterranean clover is no plant of cold winters.
@@ -40,19 +41,52 @@ describe('what could be sown', () => {
     expect(ids).not.toContain('white-clover')
   })
 
-  it('enough legume asks for none; turf and native plantings get theirs', () => {
+  it('enough legume asks for none; native plantings get theirs', () => {
     expect(advised({ orchardgrass: 6, 'white-clover': 4 })).toEqual([])
-    const turf = advised({ 'annual-bluegrass': 7, bare: 3 }, { outlook: 'turf' })
-    expect(turf).toEqual(expect.arrayContaining(['perennial-ryegrass', 'kentucky-bluegrass', 'red-fescue']))
-    expect(turf).not.toContain('red-clover')
     const native = advised({ 'giant-foxtail': 9, bare: 1 }, { outlook: 'native', region: 'semi-arid' })
     expect(native).toEqual(expect.arrayContaining(['blue-grama', 'sideoats-grama']))
+  })
+
+  // Cases of an agronomist's reading of this advice; common practice, no source.
+  it('a bare cattle pasture is offered tall fescue and ryegrass, as seed without the harmful endophyte', () => {
+    const { fits } = sowingAdvice(flora.plants, given({ 'giant-foxtail': 3, bare: 7 }, { animal: 'cattle' }))
+    const of = (id: string) => fits.find((f) => f.plant.id === id)
+    expect(of('tall-fescue')?.conditions).toContain('endophyte-free-seed')
+    expect(of('perennial-ryegrass')?.conditions).toContain('endophyte-free-seed')
+    expect(advised(grassy, { animal: 'sheep' })).toContain('red-clover')
+  })
+
+  it('wet ground is offered no alfalfa, sour ground only with lime, and alfalfa never follows itself', () => {
+    const wet = sowingAdvice(flora.plants, given(grassy, { site: ['wet'] }))
+    expect(wet.fits.map((f) => f.plant.id)).not.toContain('alfalfa')
+    expect(wet.held).toContainEqual({ plant: plantsById.get('alfalfa'), because: 'site' })
+    expect(wet.fits.map((f) => f.plant.id)).toContain('alsike-clover')
+    const sour = sowingAdvice(flora.plants, given(grassy, { ph: 5.8 })).fits
+    const asks = (id: string) => sour.find((f) => f.plant.id === id)!.conditions.includes('lime-first')
+    expect([asks('alfalfa'), asks('red-clover'), asks('birdsfoot-trefoil')]).toEqual([true, true, false])
+    const thin = sowingAdvice(flora.plants, given({ orchardgrass: 19, alfalfa: 1 }))
+    expect(thin.held).toContainEqual({ plant: plantsById.get('alfalfa'), because: 'autotoxic' })
+    expect(sour.find((f) => f.plant.id === 'alfalfa')!.conditions).toContain('inoculate')
+  })
+
+  it('ryegrass is repaired with ryegrass; no bermudagrass is drilled into a fescue sod for summer', () => {
+    expect(advised({ 'perennial-ryegrass': 6, 'white-clover': 3, bare: 4 })).toContain('perennial-ryegrass')
+    const curve = growthYear(madeNormals.transition, { cool: 1, warm: 0 }).mixture
+    const ids = advised({ 'tall-fescue': 6, 'white-clover': 4 }, { region: 'transition', curve })
+    expect(ids).not.toContain('bermudagrass')
+    expect(ids).not.toContain('dallisgrass')
+  })
+
+  it('is due in its season, not today', () => {
+    expect(nextSowingDay(['late-summer'], '2026-11-29')).toBe('2027-08-10')
+    expect(nextSowingDay(['spring', 'late-summer'], '2026-08-20')).toBe('2026-08-20')
+    expect(nextSowingDay(['spring', 'late-summer'], '2026-05-20')).toBe('2026-08-10')
   })
 
   it('what harms the stock is not proposed: no alsike for horses; bloat is a caution', () => {
     expect(advised(grassy)).toContain('alsike-clover')
     expect(advised(grassy, { animal: 'horses' })).not.toContain('alsike-clover')
-    const red = sowingAdvice(flora.plants, given(grassy, { animal: 'cattle' })).find(
+    const red = sowingAdvice(flora.plants, given(grassy, { animal: 'cattle' })).fits.find(
       (f) => f.plant.id === 'red-clover',
     )!
     expect(red.cautions.map((h) => h.kind)).toContain('bloat')
@@ -63,10 +97,10 @@ describe('what could be sown', () => {
   })
 
   it('a midsummer gap is filled by what grows or roots deep then', () => {
-    const curve = seasonCurve(madeNormals['warm-humid'], { cool: 1, warm: 0 }).mixture
-    const fits = sowingAdvice(
+    const curve = growthYear(madeNormals['transition'], { cool: 1, warm: 0 }).mixture
+    const { fits } = sowingAdvice(
       flora.plants,
-      given({ 'tall-fescue': 6, 'white-clover': 4 }, { region: 'warm-humid', curve }),
+      given({ 'tall-fescue': 6, 'white-clover': 4 }, { region: 'transition', curve }),
     )
     expect(fits.every((f) => f.reason === 'gap')).toBe(true)
     expect(fits.some((f) => f.plant.season === 'warm')).toBe(true)

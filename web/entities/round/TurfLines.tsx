@@ -1,0 +1,119 @@
+import { lbPer1000Ft2, lbPer1000Ft2FromKgPerHa, WATER_SHARE } from '@/core/assess/turf/turf.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { partWorkWords, turfJobWords, turfSeedWords, turfUseWords } from '@/text/turfWords.ts'
+import { percent, percentRange, monthNames } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { useUnits } from '../../parts/units.ts'
+import { atMost, fixed } from '../../language/numbers.ts'
+import { say, together } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+import type { useTurf } from './useTurf.ts'
+
+const MM_PER_INCH = 25.4
+/** Heights and rates in the units that are chosen. */
+function useRates() {
+  const us = useUnits((s) => s.units) === 'us'
+  return {
+    height: (mm: number) =>
+      us ? say('{{n}} in', { n: atMost(mm / MM_PER_INCH, 1) }) : say('{{n}} mm', { n: Math.round(mm) }),
+    seed: (g: number) => (us ? say('{{n}} lb per 1,000 sq ft', { n: atMost(lbPer1000Ft2(g), 1) }) : say('{{n}} g a square metre', { n: atMost(g, 0) })), // prettier-ignore
+    nitrogen: (kg: number) => (us ? say('{{n}} lb per 1,000 sq ft', { n: fixed(lbPer1000Ft2FromKgPerHa(kg), 1) }) : say('{{n}} kg/ha', { n: Math.round(kg) })), // prettier-ignore
+  }
+}
+
+/** So many kinds of seed are named. */
+const SEEDS = 3
+
+/** How a turf is kept, as sentences, for the screen and the page alike. */
+export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof useTurf>; brief?: boolean }) {
+  const byId = useFlora((s) => s.byId)
+  const rates = useRates()
+  const name = (id: string) => taxonName(id, byId).replace(/ \(.*\)/, '')
+  const { mowing, feeding, whole, parts, seed, work, calendar } = turf
+  const months = (list: readonly number[]) => together(list.map((i) => monthNames()[i]!))
+  return (
+    <ul>
+      {mowing ? (
+        <li className="border-b border-rule/60 py-1">
+          {'clash' in mowing ? (
+            say('No one height suits {{names}}: the mower favours one of them.', {
+              names: mowing.clash.map(name).join(', '),
+            })
+          ) : (
+            <Say
+              text="<b>Mow</b> at {{low}} to {{high}}, as {{use}}, for {{names}}; cut when it has grown to {{cut}} or {{cut2}}, so that no more than a third of the leaf goes."
+              values={{
+                low: rates.height(mowing.keepMm[0]),
+                high: rates.height(mowing.keepMm[1]),
+                use: turfUseWords(turf.use),
+                names: mowing.of.map(name).join(', '),
+                cut: rates.height(mowing.cutAtMm[0]),
+                cut2: rates.height(mowing.cutAtMm[1]),
+              }}
+              components={{ b: <b /> }}
+            />
+          )}
+        </li>
+      ) : null}
+      {[whole, ...parts].map((p) => (
+        <li key={p.part} className="border-b border-rule/60 py-1">
+          <b>{p.part || say('The whole ground')}:</b>{' '}
+          {say('bare {{bare}}{{range}}, wanted plants {{wanted}}: {{work}}{{sure}}.', {
+            bare: percent(p.bare.estimate),
+            range: p.bare.interval ? ` (${percentRange(p.bare.interval)})` : '',
+            wanted: percent(p.wanted.estimate),
+            work: partWorkWords(p.work),
+            sure: p.sure ? '' : say(', or one step either way: the stops do not settle it'),
+          })}
+        </li>
+      ))}
+      {work !== 'keep' && seed.length > 0 ? (
+        <li className="border-b border-rule/60 py-1">
+          <b>{work === 'sow-anew' ? say('Seed, sown anew:') : say('Seed, into the standing turf:')}</b>{' '}
+          {seed
+            .slice(0, SEEDS)
+            .map((s) =>
+              say('{{name}} ({{reason}}) {{low}} to {{high}}', {
+                name: name(s.plant.id),
+                reason: turfSeedWords(s.reason),
+                low: atMost(s.gPerM2[0], 0),
+                high: rates.seed(s.gPerM2[1]),
+              }),
+            )
+            .join('; ')}
+          .
+        </li>
+      ) : null}
+      {feeding ? (
+        <li className="border-b border-rule/60 py-1">
+          <Say
+            text="<b>Nitrogen</b> of a year {{low}} to {{high}}: {{spring}} % in spring, {{summer}} % in summer, {{autumn}} % in autumn. <b>Water</b> at {{water}} of what a wet sward would evaporate."
+            values={{
+              low: rates.nitrogen(feeding.yearKgPerHa[0]),
+              high: rates.nitrogen(feeding.yearKgPerHa[1]),
+              spring: Math.round(100 * feeding.split.spring),
+              summer: Math.round(100 * feeding.split.summer),
+              autumn: Math.round(100 * feeding.split.autumn),
+              water: percent(WATER_SHARE[feeding.season]),
+            }}
+            components={{ b: <b /> }}
+          />
+        </li>
+      ) : null}
+      {calendar.map(({ job, months: when }) =>
+        when.length > 0 && !(brief && job === 'rest') ? (
+          <li key={job} className="border-b border-rule/60 py-1">
+            <b>{months(when)}:</b> {turfJobWords(job)}.
+          </li>
+        ) : null,
+      )}
+      <li className="py-1 text-ink-soft">
+        {say('Heights, rates, nitrogen and water: Beard, Turgeon, from memory. {{what}}', {
+          what: turf.simulated
+            ? say('Months by simulated normals of the region, from no real place.')
+            : say('Months by the means of this place.'),
+        })}
+      </li>
+    </ul>
+  )
+}

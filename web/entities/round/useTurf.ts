@@ -1,0 +1,63 @@
+import { useMemo } from 'react'
+import { feeding, fitFor, mowing, turfCalendar, turfPart, turfSeed } from '@/core/assess/turf/turf.ts'
+import { USUAL_TURF } from '@/core/assess/indicators/outlookReading.ts'
+import { madeNormals } from '@/core/assess/season/madeNormals.ts'
+import type { Round } from '@/core/records/round.ts'
+import { BARE } from '@/core/records/taxon.ts'
+import { tallied } from '@/core/methods/tally.ts'
+import { shareOf } from '@/core/survey/composition.ts'
+import { countedStops, designOf } from '@/core/survey/counted.ts'
+import { namedLetters } from '@/core/survey/figures.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { useHerd, useManagement } from './herd.ts'
+import { animalClass } from '@/core/assess/feed/needs.ts'
+
+/** Who eats a sward and what it is played on for, as far as somebody said. */
+export function useOutlookFor(round: Round) {
+  const { data: herd } = useHerd(round.paddockId)
+  const { data: management } = useManagement(round.paddockId)
+  const animal = herd && animalClass(herd.animal)?.kind
+  return useMemo(() => ({ animal, turfUse: management?.turfUse }), [animal, management?.turfUse])
+}
+
+/** What a turf asks for: heights, feeding, seed, the work of its parts and of the year. */
+export function useTurf(round: Round) {
+  const { plants, byId } = useFlora()
+  const { data: management } = useManagement(round.paddockId)
+  const use = management?.turfUse ?? USUAL_TURF
+  const normals = management?.normals
+  return useMemo(() => {
+    const named = namedLetters(round)
+    const stops = countedStops(round)
+    const all = tallied(stops, named)
+    const design = designOf(round)
+    const met = all.taxa.flatMap((t) => byId.get(t) ?? [])
+    const shares = met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate }))
+    const wanted = met.filter((p) => fitFor(p, use) || round.paddock.sown.includes(p.id)).map((p) => p.id)
+    const whole = turfPart('', shareOf(all, [BARE], design), shareOf(all, wanted, design))
+    const names = [...new Set(stops.map((s) => s.stratum ?? ''))]
+    const parts = names.length < 2 ? [] : names.map((name) => {
+      const here = tallied(stops.filter((s) => (s.stratum ?? '') === name), named)
+      return turfPart(name, shareOf(here, [BARE], {}), shareOf(here, wanted, {}))
+    }) // prettier-ignore
+    const fed = feeding(shares, use)
+    const worst = [whole, ...parts].some((p) => p.work === 'sow-anew')
+      ? 'sow-anew'
+      : [whole, ...parts].some((p) => p.work === 'overseed')
+        ? 'overseed'
+        : 'keep'
+    const { sown, region } = round.paddock
+    return {
+      use,
+      said: management?.turfUse !== undefined,
+      whole,
+      parts,
+      mowing: mowing(shares, use),
+      feeding: fed,
+      work: worst,
+      seed: turfSeed(plants, { use, region, sown, met: shares, work: worst }),
+      calendar: turfCalendar((normals ?? madeNormals[region]).meanC, fed?.season ?? 'cool'),
+      simulated: normals === undefined,
+    } as const
+  }, [round, plants, byId, use, normals, management?.turfUse])
+}

@@ -1,0 +1,24 @@
+import { useMemo } from 'react'
+import type { Grazer } from '@/core/flora/flora.ts'
+import { isWanted, isWeed } from '@/core/assess/grazing/eaten.ts'
+import { tallied } from '@/core/methods/tally.ts'
+import type { Round } from '@/core/records/round.ts'
+import { shareOf } from '@/core/survey/composition.ts'
+import { countedStops, designOf } from '@/core/survey/counted.ts'
+import { namedLetters } from '@/core/survey/figures.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+
+/** Shares of what this stock want in a sward, and of what they leave. */
+export function useWanted(round: Round, animal: Grazer) {
+  const byId = useFlora((s) => s.byId)
+  return useMemo(() => {
+    const all = tallied(countedStops(round), namedLetters(round))
+    const share = (test: (taxon: string) => boolean) => shareOf(all, all.taxa.filter(test), designOf(round))
+    return {
+      all,
+      share,
+      desirable: share((t) => byId.has(t) && isWanted(byId.get(t)!, animal)),
+      weeds: share((t) => byId.has(t) && isWeed(byId.get(t)!, animal)),
+    }
+  }, [round, byId, animal])
+}

@@ -1,0 +1,231 @@
+import { hayValue, usualFeeds } from '@/core/assess/feed/hay.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import { FEEDS_ITSELF, hayOfftake, KG_PER_KG_N, nitrogenFixedKgPerHa, REACHES_GRASS, weedCost } from '@/core/assess/fertility/fertility.ts' // prettier-ignore
+import { renewal, renewalMoney } from '@/core/assess/sowing/renew.ts'
+import type { Round } from '@/core/records/round.ts'
+import type { Composition } from '@/core/survey/composition.ts'
+import { moneyWords, renewalWords, weedVerdictWords } from '@/text/groundWords.ts'
+import { usePrices, type Prices } from '../../entities/round/prices.ts'
+import { useGrazing } from '../../entities/round/useGrazing.ts'
+import { useWanted } from '../../entities/round/useWanted.ts'
+import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { percent, percentRange } from '../../parts/words.ts'
+import { rateWords } from '../../parts/units.ts'
+import { atMost } from '../../language/numbers.ts'
+import { say } from '../../language/say.ts'
+import { Say } from '../../language/Say.tsx'
+
+function Price({ of, label, most }: { of: keyof Prices; label: string; most: number }) {
+  const { prices, set } = usePrices()
+  return (
+    <Labelled label={label}>
+      {(id) => (
+        <input
+          id={id}
+          type="number"
+          min={0}
+          max={most}
+          step="any"
+          value={prices[of] ?? ''}
+          onChange={(e) => {
+            const n = Number(e.target.value)
+            if (e.target.value === '') set({ [of]: undefined })
+            else if (Number.isFinite(n) && n >= 0 && n <= most) set({ [of]: n })
+          }}
+          className={inputClass}
+        />
+      )}
+    </Labelled>
+  )
+}
+
+function Nitrogen({
+  legume,
+  yieldKgPerHa,
+  measured,
+  hay,
+}: {
+  legume: number
+  yieldKgPerHa: number
+  measured: boolean
+  hay: boolean
+}) {
+  const fixed = nitrogenFixedKgPerHa(legume, yieldKgPerHa)
+  const off = hayOfftake(yieldKgPerHa / 1000, legume)
+  return (
+    <ul>
+      <li className="border-b border-rule/60 py-1">
+        {measured ? (
+          <Say
+            text="<b>Legumes</b> ({{share}}) bring {{low}} to {{high}} of nitrogen a year (Carlsson & Huss-Danell 2003); {{few}} to {{many}} in 100 of it reaches the grass in the first."
+            values={{
+              share: percent(legume),
+              low: atMost(fixed[0], 0),
+              high: rateWords(fixed[1]),
+              few: 100 * REACHES_GRASS[0],
+              many: 100 * REACHES_GRASS[1],
+            }}
+            components={{ b: <b /> }}
+          />
+        ) : (
+          say(
+            'How much nitrogen the legumes bring goes by the yield of the year: write down what was measured, under "Through the year".',
+          )
+        )}
+      </li>
+      <li className="border-b border-rule/60 py-1">
+        {legume >= FEEDS_ITSELF
+          ? say(
+              'From about 30 % legumes on the grass asks for no nitrogen of a bag; it would only push the clover out.',
+            )
+          : say('A kilogram of nitrogen makes {{low}} to {{high}} kg of dry matter, less the more is given.', {
+              low: KG_PER_KG_N[0],
+              high: KG_PER_KG_N[1],
+            })}
+      </li>
+      {hay ? (
+        <li className="border-b border-rule/60 py-1">
+          {say(
+            'Cut for hay, {{yield}} carries off about {{p}} of phosphate and {{k}} of potash; a soil test says what is to be given back.',
+            {
+              yield: rateWords(yieldKgPerHa),
+              p: rateWords(off.p2o5),
+              k: rateWords(off.k2o),
+            },
+          )}
+        </li>
+      ) : null}
+    </ul>
+  )
+}
+
+/** What the ground gets and gives, whether to renew it, and what weeds and hay are worth at one's own prices. */
+export function GroundPanel({ round, made, feed }: { round: Round; made: Composition; feed: WeighUp['feed'] }) {
+  const { mass, legume, year, animal } = useGrazing(round, made)
+  const { prices } = usePrices()
+  const { desirable, weeds } = useWanted(round, animal.kind)
+  const says = renewal(desirable)
+  const standing = mass.middle
+  const weed =
+    prices.forage && prices.control && prices.killPct
+      ? weedCost({
+          weedKgPerHa: weeds.estimate * standing,
+          price: prices.forage / 1000,
+          years: prices.controlYears || 1,
+          cost: prices.control,
+          kill: prices.killPct / 100,
+        })
+      : undefined
+  const money =
+    prices.sowing && prices.gainKgPerHa && prices.forage && (prices.failsPct ?? 0) < 100
+      ? renewalMoney({
+          cost: prices.sowing,
+          years: Math.max(1, prices.sowingYears ?? 5),
+          interest: (prices.interestPct ?? 0) / 100,
+          fails: (prices.failsPct ?? 0) / 100,
+          gainKgPerHa: prices.gainKgPerHa,
+          price: prices.forage / 1000,
+        })
+      : undefined
+  const hay =
+    prices.grain && prices.meal && feed
+      ? hayValue(
+          { cpPct: feed.walked.cpPct.middle, tdnPct: feed.walked.tdnPct.middle },
+          { ...usualFeeds.grain, price: prices.grain },
+          { ...usualFeeds.meal, price: prices.meal },
+        )
+      : undefined
+  return (
+    <section className="mt-6" aria-labelledby="ground">
+      <h2 id="ground" className="text-xl">
+        {say('Ground, weeds and money')}
+      </h2>
+      <p>
+        <Say
+          text="<b>{{likely}}</b>: perennials that this stock eat are {{share}}{{range}}.{{between}}"
+          values={{
+            likely: renewalWords(says.likely),
+            share: percent(desirable.estimate),
+            range: desirable.interval ? ` (${percentRange(desirable.interval)})` : '',
+            between:
+              says.between.length > 1
+                ? ` ${say('The range reaches from "{{worst}}" to "{{best}}".', { worst: renewalWords(says.between[0]!), best: renewalWords(says.between[1]!) })}`
+                : '',
+          }}
+          components={{ b: <b /> }}
+        />
+      </p>
+      {year ? (
+        <Nitrogen
+          legume={legume}
+          yieldKgPerHa={year.yieldKgPerHa}
+          measured={year.measuredYield}
+          hay={round.paddock.outlook === 'hay'}
+        />
+      ) : null}
+      <details className="mt-2">
+        <summary className="min-h-11 py-2 font-semibold text-culm">{say('At your own prices')}</summary>
+        <p className="text-ink-soft">{say('In any one money. What is typed stays on this device.')}</p>
+        <div className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+          <Price of="forage" label={say('Forage that is eaten, a tonne of dry matter')} most={10_000} />
+          <Price of="control" label={say('Weed control, a hectare')} most={100_000} />
+          <Price of="killPct" label={say('It kills, %')} most={100} />
+          <Price of="controlYears" label={say('It holds, years')} most={20} />
+        </div>
+        {weed ? (
+          <p className="mt-2">
+            {say(
+              'Weeds are {{share}} of the sward and cost {{low}} to {{high}} a hectare of forage over the years that control holds, against {{needed}} it has to save: {{verdict}}.',
+              {
+                share: percent(weeds.estimate),
+                low: moneyWords(weed.loss[0]),
+                high: moneyWords(weed.loss[1]),
+                needed: moneyWords(weed.needed),
+                verdict: weedVerdictWords(weed.verdict),
+              },
+            )}
+          </p>
+        ) : null}
+        <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
+          <Price of="sowing" label={say('Sowing, a hectare')} most={100_000} />
+          <Price of="sowingYears" label={say('It lasts, years')} most={50} />
+          <Price of="failsPct" label={say('Chance that it fails, %')} most={99} />
+          <Price of="interestPct" label={say('Interest a year, %')} most={50} />
+          <Price of="gainKgPerHa" label={say('Dry matter more in a year, kg/ha')} most={20_000} />
+        </div>
+        {money ? (
+          <p className="mt-2">
+            {say(
+              'Sowing costs {{cost}} a hectare and year, failures in it, and brings {{gain}}: {{verdict}}. It pays from {{even}} more in a year.',
+              {
+                cost: moneyWords(money.cost),
+                gain: moneyWords(money.gain),
+                verdict: weedVerdictWords(money.worth),
+                even: rateWords(money.evenKgPerHa),
+              },
+            )}
+          </p>
+        ) : null}
+        <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
+          <Price of="grain" label={say('Grain, a tonne of dry matter')} most={10_000} />
+          <Price of="meal" label={say('Protein meal, a tonne of dry matter')} most={10_000} />
+        </div>
+        {hay !== undefined ? (
+          <p className="mt-2">
+            {say(
+              'By protein and energy at those prices (Petersen 1932) a tonne of dry matter of this growth is worth about {{value}} as feed, before cutting, waste and haulage.',
+              {
+                value: moneyWords(hay),
+              },
+            )}
+          </p>
+        ) : null}
+        <p className="mt-2 text-ink-soft">
+          {say(
+            'A kilogram of weed costs one to two of forage (Grekul & Bork 2004, from memory). What law asks of a noxious weed goes before what pays.',
+          )}
+        </p>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,45 @@
+import { turfUses, type TurfUse } from '@/core/flora/flora.ts'
+import type { Round } from '@/core/records/round.ts'
+import { turfUseWords } from '@/text/turfWords.ts'
+import { TurfLines } from '../../entities/round/TurfLines.tsx'
+import { useManagement } from '../../entities/round/herd.ts'
+import { useTurf } from '../../entities/round/useTurf.ts'
+import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { ReadProblem } from '../../ui/ReadProblem.tsx'
+import { say } from '../../language/say.ts'
+
+/** How a turf is kept for what it is used for. */
+export function TurfPanel({ round }: { round: Round }) {
+  const { change, problem, again } = useManagement(round.paddockId)
+  const turf = useTurf(round)
+  return (
+    <section className="mt-6" aria-labelledby="turf">
+      <h2 id="turf" className="text-xl">
+        {say('How it is kept')}
+      </h2>
+      <ReadProblem of={say('The use of this ground')} problem={problem} again={again} />
+      <fieldset disabled={problem !== undefined} className="my-2 max-w-xs">
+        <Labelled label={say('Used as')}>
+          {(id) => (
+            <select
+              id={id}
+              value={turf.use}
+              onChange={(e) => change({ turfUse: e.target.value as TurfUse })}
+              className={inputClass}
+            >
+              {turfUses.map((u) => (
+                <option key={u} value={u}>
+                  {turfUseWords(u)}
+                </option>
+              ))}
+            </select>
+          )}
+        </Labelled>
+      </fieldset>
+      {turf.said ? null : (
+        <p className="font-semibold">{say('Nobody has said what this turf is for: judged as a lawn.')}</p>
+      )}
+      <TurfLines turf={turf} />
+    </section>
+  )
+}

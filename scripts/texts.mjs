@@ -58,7 +58,7 @@ const lists = [
   // certainty
   'sure, likely, guess, clear',
   // a stop
-  'leafy, stemmy, headed, not, lightly, hard',
+  'leafy, stemmy, headed, ripe, cured, not, lightly, hard',
   // what is known of the day
   'light, killing, yes, no',
   // animals, feed

@@ -119,6 +119,22 @@ export const monthNames = (): string[] => [
   say('December'),
 ]
 
+/** Months that follow one another, each run by its ends; the year goes on from December to January. */
+export function monthRuns(months: readonly number[]): string {
+  const there = new Set(months)
+  const names = monthNames()
+  if (there.size === 12) return say('every month')
+  const runs = [...there]
+    .filter((m) => !there.has((m + 11) % 12))
+    .map((first) => {
+      let last = first
+      while (there.has((last + 1) % 12)) last = (last + 1) % 12
+      if (first === last) return names[first]!
+      return say('{{first}} to {{last}}', { first: names[first]!, last: names[last]! })
+    })
+  return runs.join(', ')
+}
+
 /** What was counted, in words: points over stops, or frames. */
 export function countedWords(method: Method, made: { total: number; stops: number }): string {
   const words = methodWords(method)

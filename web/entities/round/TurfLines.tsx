@@ -1,11 +1,11 @@
 import { lbPer1000Ft2, lbPer1000Ft2FromKgPerHa, WATER_SHARE } from '@/core/assess/turf/turf.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { partWorkWords, turfJobWords, turfSeedWords, turfUseWords } from '@/text/turfWords.ts'
-import { percent, percentRange, monthNames } from '../../parts/words.ts'
+import { percent, percentRange, monthRuns } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useUnits } from '../../parts/units.ts'
 import { atMost, fixed } from '../../language/numbers.ts'
-import { say, together } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import type { useTurf } from './useTurf.ts'
 
@@ -30,7 +30,6 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
   const rates = useRates()
   const name = (id: string) => taxonName(id, byId).replace(/ \(.*\)/, '')
   const { mowing, feeding, whole, parts, seed, work, calendar } = turf
-  const months = (list: readonly number[]) => together(list.map((i) => monthNames()[i]!))
   return (
     <ul>
       {mowing ? (
@@ -103,7 +102,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
       {calendar.map(({ job, months: when }) =>
         when.length > 0 && !(brief && job === 'rest') ? (
           <li key={job} className="border-b border-rule/60 py-1">
-            <b>{months(when)}:</b> {turfJobWords(job)}.
+            <b>{monthRuns(when)}:</b> {turfJobWords(job)}.
           </li>
         ) : null,
       )}

@@ -74,22 +74,24 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
           max={100_000}
           onChange={(count) => change({ count })}
         />
-        <Labelled label={say('Moved')}>
-          {(id) => (
-            <select
-              id={id}
-              value={system}
-              onChange={(e) => manage({ system: e.target.value as GrazingSystem })}
-              className={inputClass}
-            >
-              {grazingSystems.map((s) => (
-                <option key={s} value={s}>
-                  {grazingSystemWords(s)}
-                </option>
-              ))}
-            </select>
-          )}
-        </Labelled>
+        <div className="sm:col-span-2">
+          <Labelled label={say('Moved')}>
+            {(id) => (
+              <select
+                id={id}
+                value={system}
+                onChange={(e) => manage({ system: e.target.value as GrazingSystem })}
+                className={inputClass}
+              >
+                {grazingSystems.map((s) => (
+                  <option key={s} value={s}>
+                    {grazingSystemWords(s)}
+                  </option>
+                ))}
+              </select>
+            )}
+          </Labelled>
+        </div>
         {measured ? null : (
           <NumberInput
             label={say('Standing, {{unitOf}} (a guess)', { unitOf: unitOf('perArea') })}

@@ -12,7 +12,7 @@ import { inSentence } from '@/text/say.ts'
 import { useWanted } from '../../entities/round/useWanted.ts'
 import { useManagement } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
-import { areaWords, heightWords, rateWords } from '../../parts/units.ts'
+import { areaWords, heightWords, massFigure, unitOf } from '../../parts/units.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { atMost } from '../../language/numbers.ts'
 import { say } from '../../language/say.ts'
@@ -172,9 +172,7 @@ export function MovesPanel({ round, made }: { round: Round; made: Composition })
                   wedge: ground
                     ? say(' On {{area}} in all {{mass}} must stand when the stock come in.', {
                         area: areaWords(ground),
-                        mass: rateWords(
-                          wantedOnEntry(eats, (rest.days[0] + rest.days[1]) / 2, ground, plan.residualKgPerHa),
-                        ),
+                        mass: `${massFigure(wantedOnEntry(eats, (rest.days[0] + rest.days[1]) / 2, ground, plan.residualKgPerHa))} ${unitOf('perArea')}`,
                       })
                     : '',
                 }}

@@ -8,9 +8,9 @@ import type { Composition } from '@/core/survey/composition.ts'
 import { fillerWords, normalsProblemWords } from '@/text/seasonWords.ts'
 import { useManagement } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
-import { monthNames } from '../../parts/words.ts'
-import { forField, rateWords, typedIn, unitOf } from '../../parts/units.ts'
-import { say, together } from '../../language/say.ts'
+import { monthRuns } from '../../parts/words.ts'
+import { forField, massFigure, typedIn, unitOf } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
 import { NumberInput } from './HerdNeeds.tsx'
 import { YearChart } from './YearChart.tsx'
 
@@ -84,7 +84,6 @@ export function SeasonPanel({ round, made }: { round: Round; made: Composition }
           normals.latitude,
         )
       : undefined
-  const names = (months: number[]) => together(months.map((i) => monthNames()[i]!))
   return (
     <section className="mt-6" aria-labelledby="season">
       <h2 id="season" className="text-xl">
@@ -102,8 +101,8 @@ export function SeasonPanel({ round, made }: { round: Round; made: Composition }
             : say(
                 'The herd eats more than grows in {{months}}; {{lacking}} of dry matter are lacking over them. What could fill it: {{fillers}}.',
                 {
-                  months: names(planned.short),
-                  lacking: rateWords(planned.lackingKgPerHa),
+                  months: monthRuns(planned.short),
+                  lacking: `${massFigure(planned.lackingKgPerHa)} ${unitOf('perArea')}`,
                   fillers: planned.fillers.map(fillerWords).join(', '),
                 },
               )
@@ -121,7 +120,7 @@ export function SeasonPanel({ round, made }: { round: Round; made: Composition }
         {planned ? (
           <NumberInput
             label={say('Ground of the herd in all, {{unit}}', { unit: unitOf('area') })}
-            value={forField('area', ground!)}
+            value={Number(forField('area', ground!).toFixed(2))}
             min={0.01}
             max={100_000}
             onChange={(typed) => change({ groundHa: typedIn('area', typed) })}

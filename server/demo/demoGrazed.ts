@@ -74,6 +74,25 @@ export const demoGrazed: DemoPlace[] = [
         refusedPct: 3,
         guessKgPerHa: 2300,
       },
+      management: { system: 'moved-in-a-week', stayDays: 4, groundHa: 11 },
+      plan: [
+        {
+          plant: 'tansy-ragwort',
+          text: 'Tansy ragwort: does out until it is pulled with the roots, carried off and the ground walked again',
+          owner: 'Ansa Merrowfield',
+          dueInDays: 3,
+          backInDays: 60,
+          lookFor: 'No rosette within two paces of where one stood',
+        },
+        {
+          plant: null,
+          text: 'Top the docks and the thistles before they are let in again',
+          owner: '',
+          dueInDays: 140,
+          backInDays: 190,
+          lookFor: 'Docks under 3 % of the sward',
+        },
+      ],
       sward: [],
       evenness: 8,
     },
@@ -137,7 +156,7 @@ export const demoGrazed: DemoPlace[] = [
         daysFromToday: -12,
         stage: 'leafy',
       },
-      herd: { animal: 'horse-idle', count: 8, residualKgPerHa: 1500, usePct: 50, refusedPct: 0, guessKgPerHa: 2000 },
+      herd: { animal: 'horse-idle', count: 8, residualKgPerHa: 1400, usePct: 55, refusedPct: 4, guessKgPerHa: 2000 },
       plan: [
         {
           plant: 'tansy-ragwort',

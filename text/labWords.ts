@@ -30,6 +30,9 @@ const extras: Record<LabExtra, () => string> = {
   cuPpm: () => say('Copper, ppm'),
   moPpm: () => say('Molybdenum, ppm'),
   ph: () => 'pH',
+  ndfdPct: () => say('Digested NDF in 48 hours, % of NDF'),
+  fatPct: () => say('Fat, %'),
+  ashPct: () => say('Ash, %'),
   dryPct: () => say('Dry matter of the sample, %'),
 }
 /** A figure that a danger is worked out from, with its unit; of dry matter but for the last two. */

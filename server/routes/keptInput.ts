@@ -63,6 +63,9 @@ export class LabInput implements LabResult {
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.cuPpm) cuPpm?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.moPpm) moPpm?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ph) ph?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ndfdPct) ndfdPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.fatPct) fatPct?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.ashPct) ashPct?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(labExtras.dryPct) dryPct?: number
   @IsBoolean() simulated!: boolean
 }

@@ -1,6 +1,6 @@
 import { tdnErrorOfMixture, tdnOfMixture, type ClassShares } from './forageClass.ts'
 import type { Estimate, MixtureFeed } from './mixtureFeed.ts'
-import { energyFromTdn } from './energy.ts'
+import { energyFromTdn, grassQuality, legumeQuality, type ForageQuality } from './energy.ts'
 import { relativeFeedValue } from './relativeFeedValue.ts'
 
 /** What a laboratory found in a sample, percent of dry matter. A sample can have been sent for one danger alone. */
@@ -27,6 +27,10 @@ export interface LabResult {
   cuPpm?: number
   moPpm?: number
   ph?: number
+  /** Digestibility of NDF in 48 hours, % of NDF; fat (ether extract) and ash, % of dry matter. */
+  ndfdPct?: number
+  fatPct?: number
+  ashPct?: number
   /** Dry matter, % of the feed as it came. */
   dryPct?: number
   /** True where no laboratory saw it: the stand-in made it up. */
@@ -55,6 +59,9 @@ export const labExtras = {
   cuPpm: 500,
   moPpm: 300,
   ph: 9,
+  ndfdPct: 95,
+  fatPct: 20,
+  ashPct: 40,
   dryPct: 100,
 } as const
 export type LabExtra = keyof typeof labExtras
@@ -74,6 +81,19 @@ export interface LabFigures {
   ndfPct: Estimate
   rfv: Estimate
   meMcalPerKg: Estimate
+  /** Where digestibility of fibre, fat and ash were analysed too. */
+  quality: ForageQuality | undefined
+}
+
+/** From this share of legumes on a sample goes by the relation of legumes: common practice, no source. */
+const LEGUME_FORAGE = 0.5
+
+/** Relative forage quality and the TDN it stands on, where all that it takes was analysed (Moore & Undersander 2002, from memory). */
+export function forageQuality(lab: LabResult, classes: ClassShares): ForageQuality | undefined {
+  const { ndfdPct, fatPct, ashPct } = lab
+  if (!hasFeed(lab) || ndfdPct === undefined || fatPct === undefined || ashPct === undefined) return undefined
+  const values = { cpPct: lab.cpPct, adfPct: lab.adfPct, ndfPct: lab.ndfPct, ndfdPct, eePct: fatPct, ashPct }
+  return (classes.legume ?? 0) >= LEGUME_FORAGE ? legumeQuality(values) : grassQuality(values)
 }
 
 /**
@@ -95,6 +115,7 @@ export function labFigures(lab: FeedResult, classes: ClassShares): LabFigures {
     ndfPct: ndf,
     // More fibre is less value: the ends change places.
     rfv: { middle: rfv(adf.middle, ndf.middle), low: rfv(adf.high, ndf.high), high: rfv(adf.low, ndf.low) },
+    quality: forageQuality(lab, classes),
     meMcalPerKg: { middle: me(adf.middle, 0), low: me(adf.high, -off), high: me(adf.low, off) },
   }
 }

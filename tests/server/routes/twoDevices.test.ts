@@ -18,7 +18,7 @@ const namingId = crypto.randomUUID()
 beforeAll(async () => {
   await loadDemo(api.db, '2027-04-02')
   const rounds = (await api.get('/api/rounds')).body as { id: string; paddockId: string; title: string }[]
-  const round = rounds.find((r) => r.title === 'Before turnout')!
+  const round = rounds.find((r) => r.title === 'First spring after sowing')!
   paddockId = round.paddockId
   roundId = round.id
   await api.post('/api/namings', { id: namingId, plant: 'dandelion', probability: 0.9, context: {}, observations: [], namedAt: '2027-04-01T10:00:00Z' }).expect(201) // prettier-ignore

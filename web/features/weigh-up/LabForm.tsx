@@ -20,6 +20,9 @@ const headers: Record<LabExtra, string> = {
   cuPpm: 'Cu, ppm',
   moPpm: 'Mo, ppm',
   ph: 'pH',
+  ndfdPct: 'NDFD, %',
+  fatPct: 'Fat, %',
+  ashPct: 'Ash, %',
   dryPct: 'DM',
 }
 const extras = Object.keys(labExtras) as LabExtra[]
@@ -57,7 +60,7 @@ export function LabForm({ onTyped }: { onTyped: (row: Record<string, string>) =>
         </button>
       </div>
       <details className="mt-2">
-        <summary className="min-h-11 py-2">{say('Minerals, sugar, toxins, acidity')}</summary>
+        <summary className="min-h-11 py-2">{say('Minerals, sugar, digested fibre, fat, ash, toxins, acidity')}</summary>
         <div className="grid gap-3 sm:grid-cols-3">{extras.map((k) => field(headers[k], labExtraWords(k)))}</div>
       </details>
     </form>

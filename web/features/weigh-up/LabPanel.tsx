@@ -60,6 +60,9 @@ function FeedFigures({ lab, estimate }: { lab: FeedResult; estimate: MixtureFeed
             unitOf: unitOf('energy'),
           },
         )}
+        {figures.quality
+          ? ` ${say('Relative forage quality {{rfq}}, TDN {{tdn}} % (Moore & Undersander 2002, from memory).', { rfq: fixed(figures.quality.rfq, 0), tdn: fixed(figures.quality.tdnPct, 0) })}`
+          : ''}
       </p>
       <ul>
         {(estimate ? offBy(estimate, lab) : []).map((o) => (

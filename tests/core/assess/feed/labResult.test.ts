@@ -23,6 +23,18 @@ describe('a laboratory result', () => {
     expect(labFigures({ ...lab, adfPct: 37.1 }, { forb: 1 }).meMcalPerKg.middle).toBeCloseTo(2.17, 2)
   })
 
+  it('with digested fibre, fat and ash: relative forage quality, by legume or grass (Moore & Undersander 2002, from memory)', () => {
+    const whole = { ...lab, cpPct: 20, adfPct: 30, ndfPct: 40, ndfdPct: 45, fatPct: 2.5, ashPct: 9 }
+    // By hand: NFC = 100 - (37.2 + 20 + 2.5 + 9) = 31.3; TDN = 30.67 + 18.6 + 3.27 + 16.74 - 7 = 62.3; DMI = 3; RFQ = 152.
+    const { quality } = labFigures(whole, { legume: 0.8, 'cool-grass': 0.2 })
+    expect(quality!.tdnPct).toBeCloseTo(62.3, 1)
+    expect(quality!.rfq).toBeCloseTo(152, 0)
+    expect(labFigures(whole, { 'cool-grass': 1 }).quality!.tdnPct).not.toBeCloseTo(62.3, 1)
+    expect(labFigures(lab, {}).quality).toBeUndefined()
+    const { results } = readLabRows([{ Sample: 'a', CP: '20', ADF: '30', NDF: '40', 'NDFD, %': '45', 'Fat, %': '2.5', 'Ash, %': '9' }])
+    expect(results[0]).toMatchObject({ ndfdPct: 45, fatPct: 2.5, ashPct: 9 })
+  })
+
   it('says how far off the estimate was, and whether it had promised too much', () => {
     const [cp, adf] = offBy(estimate, { ...lab, cpPct: estimate.cpPct.middle - 2, adfPct: estimate.adfPct.high + 1 })
     expect(cp!.points).toBeCloseTo(-2, 10)

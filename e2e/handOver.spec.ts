@@ -110,7 +110,7 @@ test('the sward is read under another outlook with one switch', async ({ page })
 test('the doses and the table of harm are for the stock that is kept', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
   await page.goto(`${address}/rounds/${id}/weigh-up`)
-  await page.getByLabel('Stock').selectOption('horse-idle')
+  await page.getByLabel('Stock', { exact: true }).selectOption('horse-idle')
   const harm = page.getByRole('region', { name: 'What could harm' })
   // 3 to 25 % of 500 kg (Burrows & Tyrl and extension sheets, from memory).
   await expect(harm).toContainText('one animal of 500 kg (Horse, no work) that ate 15 kg to 125 kg')

@@ -147,7 +147,7 @@ test('an advisor counts a paddock, names a stranger, and hands over a page that 
 test('what is typed while the server is away is kept and sent when it is back', async ({ page }) => {
   test.setTimeout(240_000)
   await page.goto(address)
-  await page.getByRole('button', { name: /Native Strip/ }).click()
+  await page.getByRole('button', { name: /Native Strip.*first spring/ }).click()
   await page.getByRole('link', { name: 'Open and count' }).click()
   await expect(points(page)).toHaveText('0 of 10 points')
   await call(page, 'aaa')

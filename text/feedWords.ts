@@ -1,4 +1,4 @@
-import type { Designated, HayDesignation } from '@/core/assess/feed/hay.ts'
+import type { Bale, Designated, HayDesignation, HeatCode } from '@/core/assess/feed/hay.ts'
 import type { FeedState } from '@/core/assess/feed/feedStates.ts'
 import type { FeedNote } from '@/core/assess/feed/meetsNeeds.ts'
 import type { EnergyUnit } from '@/core/assess/feed/needs.ts'
@@ -67,3 +67,18 @@ export function hayWords({ by, best, likely, worst }: Designated): string {
     ? say('{{name}} grass hay by protein{{range}}', { name, range })
     : say('{{name}} legume hay by relative feed value{{range}}', { name, range })
 }
+
+const baleNames: Record<Bale, () => string> = {
+  'small-square': () => say('small square bales'),
+  round: () => say('round bales'),
+  'large-square': () => say('large square bales'),
+}
+export const baleWords = (bale: Bale): string => baleNames[bale]()
+
+const heats: Record<HeatCode, () => string> = {
+  watch: () => say('look twice a day.'),
+  'move-apart': () => say('take it apart only with somebody by and water at hand: air can set it alight.'),
+  'fire-service': () => say('leave it as it stands and call the fire service first.'),
+}
+/** What heat in a stack asks for. */
+export const heatWords = (code: HeatCode): string => heats[code]()

@@ -30,7 +30,7 @@ const parts: Record<ConditionPart, () => string> = {
   compaction: () => say('Loose soil'),
   erosion: () => say('Soil that stays'),
   vigour: () => say('Vigour of the plants'),
-  gathering: () => say('Stock spread out'),
+  gathering: () => say('Grazing spread out'),
 }
 export const conditionPartWords = (part: ConditionPart): string => parts[part]()
 

@@ -6,7 +6,7 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from '../survey/composition.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
 import { namedLetters } from '../survey/figures.ts'
-import { isFirstHit } from '../methods/index.ts'
+import { countingMethods, isFirstHit } from '../methods/index.ts'
 import { tallied } from '../methods/tally.ts'
 
 export interface WeighUp {
@@ -27,7 +27,8 @@ export function weighUp(round: Round, plants: Map<string, Plant>, random: () => 
   const together = tallied(countedStops(round), named)
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
-  const feed = (at: Walked) => mixtureFeedOf(together, plants, at, random())
+  const ofDryMatter = countingMethods[round.method].sward?.ofDryMatter === true
+  const feed = (at: Walked) => mixtureFeedOf(together, plants, at, random(), ofDryMatter)
   const [walked, leafy, headed] = [
     feed(walkedStates(round)),
     feed({ by: 'state', state: 'leafy' }),

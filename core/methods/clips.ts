@@ -14,6 +14,6 @@ export const clips: CountingMethod = {
   asks: ['frame', 'dry-share'],
   defaults: { frameM2: DEFAULT_FRAME_M2 },
   pilot: (_, halfWidth) => pilotOfShare(FRAME_POINTS, halfWidth),
-  sward: { amounts: asCounted },
+  sward: { amounts: asCounted, ofDryMatter: true },
   mass: massFromClips,
 }

@@ -16,6 +16,7 @@ export const dryWeightRank: CountingMethod = {
   defaults: { frameM2: DEFAULT_FRAME_M2, few: 'first-takes-third' },
   pilot: (_, halfWidth) => pilotOfShare(FRAME_POINTS, halfWidth),
   sward: {
+    ofDryMatter: true,
     amounts: ({ stops, settings }) => {
       const ranked = stops.filter((s) => s.hits.length > 0)
       const weighed = ranked.length > 0 && ranked.every((s) => (s.measures.frameYield ?? 0) > 0)

@@ -126,6 +126,8 @@ export interface CountingMethod {
   sward?: {
     /** What was recorded at a stop, as amounts that add up. */
     amounts: (round: Round) => (stop: Stop) => Hit[]
+    /** The shares are of dry matter, not of points or cover. */
+    ofDryMatter?: true
     /** What a plant can amount to in a frame, for classes and ranks. */
     frameValues?: (settings: RoundSettings) => FrameValues
   }

@@ -65,6 +65,30 @@ export const demoOther: DemoPlace[] = [
         [720, 378],
         [600, 378],
       ],
+      parts: [
+        {
+          name: 'West goal',
+          kind: 'other',
+          keptOut: false,
+          corners: [
+            [601, 322],
+            [627, 322],
+            [627, 377],
+            [601, 377],
+          ],
+        },
+        {
+          name: 'East goal',
+          kind: 'other',
+          keptOut: false,
+          corners: [
+            [693, 322],
+            [719, 322],
+            [719, 377],
+            [693, 377],
+          ],
+        },
+      ],
     },
     {
       round: {
@@ -96,6 +120,10 @@ export const demoOther: DemoPlace[] = [
       ],
       evenness: 10,
       management: { turfUse: 'sports' },
+      inPart: {
+        'West goal': { bare: 0.5, 'perennial-ryegrass': 0.3 },
+        'East goal': { bare: 0.28 },
+      },
     },
   ),
   place(

@@ -62,6 +62,8 @@ export interface DemoPlace {
   earlier: { yearsAgo: number; then: Record<Taxon, number> }[]
   /** Shares the made-up counts are drawn from; empty for a round still to be walked. */
   sward: [taxon: Taxon, share: number][]
+  /** Shares that are different in a part of the paddock. */
+  inPart?: Record<string, Record<Taxon, number>>
   /** How unlike the stops are: higher is more even. */
   evenness: number
 }

@@ -44,6 +44,10 @@ async function loadRound(
 ): Promise<void> {
   const { line, lengthM, stops } = wRoute(place.paddock.boundary!, count)
   const counted = sward.length > 0
+  const swardAt = (position: (typeof stops)[number]) => {
+    const other = place.inPart?.[partAt(position, place.paddock.strata) ?? ''] ?? {}
+    return sward.map(([t, share]): [string, number] => [t, other[t] ?? share])
+  }
   await addRound(db, {
     id,
     paddockId: place.paddock.id,
@@ -57,7 +61,7 @@ async function loadRound(
     settings: { routeKind: 'w', halfWidth: 0.05 },
     stops: stops.map((position, i) => ({
       ...openStop(fixedId(`${id}/stop/${i + 1}`), i + 1, position, partAt(position, place.paddock.strata)),
-      hits: counted ? madeStop(sward, place.evenness, pointsPerStop, random) : [],
+      hits: counted ? madeStop(swardAt(position), place.evenness, pointsPerStop, random) : [],
       doneAt: counted ? on.toISOString() : null,
       measures: counted && stage ? { stage } : {},
     })),

@@ -14,6 +14,8 @@ interface Props {
   current?: number
   /** Every stop with its number, for paper. */
   numbered?: boolean
+  /** Share of bare ground in each part by its name, '' for the rest: the barer the darker. */
+  wear?: ReadonlyMap<string, number>
   /** Stops at which something harmful was found: ringed, and said below. */
   harmfulAt?: ReadonlySet<number>
   label: string
@@ -29,6 +31,9 @@ const METRES_PER_DEGREE = 111_320
 const SIZE = 400
 const PAD = 26
 
+/** So dark is bare ground of a share; half bare is as dark as it goes. */
+const worn = (share = 0) => 0.08 + 0.8 * Math.min(1, 2 * share)
+
 /** A paddock from above: boundary, the route drawn before walking, stops done and to do. North is up. */
 export function RouteMap({
   boundary,
@@ -38,6 +43,7 @@ export function RouteMap({
   current,
   numbered = false,
   harmfulAt,
+  wear,
   label,
   className,
   onPick,
@@ -95,13 +101,15 @@ export function RouteMap({
           <g key={part.name}>
             <path
               d={`${path(corners)}Z`}
-              className={part.keptOut ? 'fill-sheet stroke-ink-soft' : 'ink-leafDark stroke-culm'}
-              fillOpacity={part.keptOut ? 0.9 : 0.45}
+              className={part.keptOut ? 'fill-sheet stroke-ink-soft' : wear ? 'stroke-ink' : 'ink-leafDark stroke-culm'}
+              fill={wear && !part.keptOut ? '#7b674d' : undefined}
+              fillOpacity={part.keptOut ? 0.9 : wear ? worn(wear.get(part.name)) : 0.45}
               strokeDasharray={part.keptOut ? '4 4' : undefined}
               strokeWidth="1.6"
             />
             <text x={x + 4} y={y - 4} className="fill-ink text-[13px]">
               {part.name}
+              {wear?.has(part.name) ? ` ${Math.round(100 * wear.get(part.name)!)} %` : ''}
             </text>
           </g>
         )

@@ -119,6 +119,19 @@ export const monthNames = (): string[] => [
   say('December'),
 ]
 
+/** Numbers that follow one another, each run by its ends: 1 to 4, 7. */
+export function numberRuns(numbers: readonly number[]): string {
+  const runs: [number, number][] = []
+  for (const n of numbers.toSorted((a, b) => a - b)) {
+    const last = runs.at(-1)
+    if (last && n <= last[1] + 1) last[1] = n
+    else runs.push([n, n])
+  }
+  return runs
+    .map(([first, last]) => (first === last ? String(first) : say('{{first}} to {{last}}', { first, last })))
+    .join(', ')
+}
+
 /** Months that follow one another, each run by its ends; the year goes on from December to January. */
 export function monthRuns(months: readonly number[]): string {
   const there = new Set(months)

@@ -57,17 +57,19 @@ export const baleAtPct: Record<Bale, readonly [number, number]> = {
   'large-square': [14, 16],
 }
 
-export type HeatCode = 'usual' | 'watch' | 'move-apart' | 'fire-service'
+export type HeatCode = 'watch' | 'move-apart' | 'fire-service'
 
-/**
- * What the temperature inside a stack means: from 55 degrees Celsius it is watched, from 65 moved apart with care, from 80
- * the fire service is called first (extension tables, from memory).
- */
-export function heating(celsius: number): HeatCode {
+/** What the temperature inside a stack means, from each step up, degrees Celsius (extension tables, from memory). */
+export const heatSteps: readonly { from: number; code: HeatCode }[] = [
+  { from: 55, code: 'watch' },
+  { from: 65, code: 'move-apart' },
+  { from: 80, code: 'fire-service' },
+]
+
+/** The step that a temperature has reached; undefined below the first. */
+export function heating(celsius: number): HeatCode | undefined {
   if (!(celsius > -40 && celsius < 400)) throw new RangeError(`no temperature of a stack: ${celsius}`)
-  if (celsius >= 80) return 'fire-service'
-  if (celsius >= 65) return 'move-apart'
-  return celsius >= 55 ? 'watch' : 'usual'
+  return heatSteps.findLast((s) => celsius >= s.from)?.code
 }
 
 export interface Feedstuff {

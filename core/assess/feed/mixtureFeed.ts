@@ -55,6 +55,8 @@ export interface MixtureFeed {
 }
 
 const DRAWS = 5000
+/** How a class's share of dry matter lies to its share of points: log standard deviation (common practice, no source). */
+const HIT_TO_MASS = 0.22
 /** Two-sided 95 % of a normal distribution. */
 const Z = 1.96
 
@@ -86,8 +88,8 @@ function rangeAt(plant: Fed, at: Walked): (u: number) => FeedRange {
  * stand in one season on one soil, so they are drawn together: one ripeness per draw, even over the range, protein falling
  * as fibre rises. Drawing each plant alone would promise too much.
  *
- * Shares of hits stand for shares of dry matter: a stated approximation, for a clip or a dry-weight rank would be
- * needed to do better. Bare ground, litter and plants without values are left out and named.
+ * Shares of points or cover stand for shares of dry matter by a guess that has an error: each class of forage may weigh a
+ * quarter more or less than its share (`HIT_TO_MASS`); clips and dry-weight ranks weigh what they say. Bare ground, litter and plants without values are left out and named.
  *
  * Many stops (300 and more) are drawn by the normal distribution of their sums.
  *
@@ -104,12 +106,13 @@ export function mixtureFeed(
   return mixtureFeedOf(tallied(stops, named), plants, at, random)
 }
 
-/** The same from amounts put together before. */
+/** The same from amounts put together before. @param ofDryMatter the amounts are weights, or stand for them */
 export function mixtureFeedOf(
   { taxa, amounts }: Tallied,
   plants: Map<string, Plant>,
   at: Walked,
   random: () => number,
+  ofDryMatter = false,
 ): MixtureFeed | undefined {
   const met = taxa.filter((t) => t !== BARE && t !== LITTER)
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
@@ -120,13 +123,15 @@ export function mixtureFeedOf(
   const feeds = valued.map((t) => plants.get(t) as Fed)
   const ranges = feeds.map((p) => rangeAt(p, at))
   const classOf = feeds.map(forageClassOf)
+  const heard = [...new Set(classOf)]
   const drawn = columns[0]!.length < MANY_STOPS ? drawStops(columns, random) : drawSums(columns, random)
   const normal = randomNormal.source(random)(0, 1)
   const draws: FeedDraws = { cpPct: [], ndfPct: [], tdnPct: [], horseDe: [] }
   const adf: number[] = []
   const rfv: number[] = []
   for (let d = 0; d < DRAWS; d++) {
-    const weights = drawn()
+    const weighs = new Map(ofDryMatter ? [] : heard.map((c) => [c, Math.exp(HIT_TO_MASS * normal())]))
+    const weights = drawn().map((w, j) => w * (weighs.get(classOf[j]!) ?? 1))
     const total = weights.reduce((a, b) => a + b, 0)
     if (total === 0) continue
     const mean = { cp: 0, adf: 0, ndf: 0 }

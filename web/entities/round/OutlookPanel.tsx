@@ -124,6 +124,15 @@ export function OutlookPanel({ round }: { round: Round }) {
         </ToggleGroup.Root>
       </div>
       <OutlookLines reading={reading} />
+      {reading.mowing && 'keepMm' in reading.mowing && round.paddock.outlook !== 'turf' ? (
+        <p className="mt-1">
+          {say('As a lawn, a mowing height of {{low}} to {{high}} mm suits {{names}}.', {
+            low: reading.mowing.keepMm[0],
+            high: reading.mowing.keepMm[1],
+            names: reading.mowing.of.map((t) => taxonName(t, byId)).join(', '),
+          })}
+        </p>
+      ) : null}
       {outlook === 'hay' || outlook === 'grazing' ? <HayOrGraze round={round} /> : null}
     </section>
   )

@@ -1,6 +1,8 @@
 import { lbPer1000Ft2, lbPer1000Ft2FromKgPerHa, WATER_SHARE } from '@/core/assess/turf/turf.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { partWorkWords, turfJobWords, turfSeedWords, turfUseWords } from '@/text/turfWords.ts'
+import type { Round } from '@/core/records/round.ts'
+import { RouteMap } from '../../parts/RouteMap.tsx'
 import { percent, percentRange, monthRuns } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useUnits } from '../../parts/units.ts'
@@ -55,8 +57,8 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
         </li>
       ) : null}
       {[whole, ...parts].map((p) => (
-        <li key={p.part} className="border-b border-rule/60 py-1">
-          <b>{p.part || say('The whole ground')}:</b>{' '}
+        <li key={p === whole ? 'whole' : p.part} className="border-b border-rule/60 py-1">
+          <b>{p === whole ? say('The whole ground') : p.part || say('The rest')}:</b>{' '}
           {say('bare {{bare}}{{range}}, wanted plants {{wanted}}: {{work}}{{sure}}.', {
             bare: percent(p.bare.estimate),
             range: p.bare.interval ? ` (${percentRange(p.bare.interval)})` : '',
@@ -114,5 +116,35 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
         })}
       </li>
     </ul>
+  )
+}
+
+/** The ground from above, each part as dark as it is bare. */
+export function WearMap({
+  round,
+  turf,
+  className,
+}: {
+  round: Round
+  turf: ReturnType<typeof useTurf>
+  className?: string
+}) {
+  if (turf.parts.length === 0) return null
+  const wear = new Map(turf.parts.map((p) => [p.part, p.bare.estimate]))
+  return (
+    <figure className={className}>
+      <RouteMap
+        boundary={round.paddock.boundary}
+        parts={round.paddock.strata}
+        line={round.route?.line ?? []}
+        stops={round.stops}
+        wear={wear}
+        label={say('Bare ground by part: {{parts}}', {
+          parts: turf.parts.map((p) => `${p.part || say('the rest')} ${percent(p.bare.estimate)}`).join(', '),
+        })}
+        className="w-full"
+      />
+      <figcaption className="text-sm text-ink-soft">{say('The darker, the barer.')}</figcaption>
+    </figure>
   )
 }

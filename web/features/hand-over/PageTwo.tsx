@@ -1,5 +1,4 @@
 import type { ReactNode } from 'react'
-import { animalUnitWords } from '@/text/animalUnitWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
@@ -17,12 +16,12 @@ import { resolved } from '@/core/methods/tally.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
-import { percent, percentRange } from '../../parts/words.ts'
+import { numberRuns, percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
 import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
-import { TurfLines } from '../../entities/round/TurfLines.tsx'
+import { TurfLines, WearMap } from '../../entities/round/TurfLines.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
@@ -98,7 +97,12 @@ function Kept({ round }: { round: Round }) {
   return (
     <section className="mt-3">
       <h3 className="text-lg">{say('How it is kept')}</h3>
-      <TurfLines turf={turf} brief />
+      <div className="flex items-start gap-5">
+        <div className="min-w-0 grow">
+          <TurfLines turf={turf} brief />
+        </div>
+        <WearMap round={round} turf={turf} className="w-44 shrink-0" />
+      </div>
     </section>
   )
 }
@@ -126,7 +130,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
       <h3 className="text-lg">{say('How long, for how many')}</h3>
       <p>
         {say(
-          '{{n}} of "{{name}}" on {{areaWords}}: about {{days}} days ({{days2}} to {{days3}}), leaving {{rateWords}}. Standing: {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), {{what}}. {{aumWords}} animal unit months at {{says}}.',
+          '{{n}} of "{{name}}" on {{areaWords}}: about {{days}} days ({{days2}} to {{days3}}), leaving {{rateWords}}. Standing: {{massFigure}} {{unitOf}} ({{massFigure2}} to {{massFigure3}}), {{what}}. {{aumWords}} animal unit months at 12 kg a day.',
           {
             n: plan.count,
             name: animalClassName(animal.id),
@@ -141,27 +145,28 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
             massFigure3: massFigure(grazing.mass.high),
             what: measured ? say('measured') : say('a guess'),
             aumWords: aumWords(grazing.aum[0]!.months),
-            says: animalUnitWords(grazing.aum[0]!.convention),
           },
         )}
       </p>
-      {needs?.met.map((m) => (
-        <p key={m.what}>
-          {say(
-            '{{what}}, one a day: needs {{need}} {{unit}}, {{basis}} gives {{middle}} ({{low}} to {{high}}){{what2}}.',
-            {
-              basis: feedBasisWords(needs.basis),
-              what: m.what === 'energy' ? say('Energy') : say('Protein'),
-              need: atMost(m.need, 2),
-              unit: needUnitWords(m.unit),
-              middle: atMost(m.has.middle, 2),
-              low: atMost(m.has.low, 2),
-              high: atMost(m.has.high, 2),
-              what2: m.short > 0 ? say(', short in the middle of the range') : '',
-            },
-          )}
+      {needs ? (
+        <p>
+          {say('One animal a day, {{basis}}:', { basis: feedBasisWords(needs.basis) })}{' '}
+          {needs.met
+            .map((m) =>
+              say('{{what}} needed {{need}} {{unit}}, taken in {{middle}} ({{low}} to {{high}}){{what2}}', {
+                what: m.what === 'energy' ? say('energy') : say('protein'),
+                need: atMost(m.need, 2),
+                unit: needUnitWords(m.unit),
+                middle: atMost(m.has.middle, 2),
+                low: atMost(m.has.low, 2),
+                high: atMost(m.has.high, 2),
+                what2: m.short > 0 ? say(', short in the middle of the range') : '',
+              }),
+            )
+            .join('; ')}
+          .
         </p>
-      ))}
+      ) : null}
       {needs?.notes.map((note) => (
         <p key={note}>{feedNoteWords(note)}</p>
       ))}
@@ -245,7 +250,7 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
         <ul className="list-disc pl-5 text-sm leading-snug">
           {harmful.size > 0 ? (
             <li>
-              {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: [...harmful].join(', ') })}
+              {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: numberRuns([...harmful]) })}
             </li>
           ) : null}
           {standingCautions().map((c) => (

@@ -1,5 +1,5 @@
-import { hayWords, walkedWords } from '@/text/feedWords.ts'
-import { asHay, hayDesignation } from '@/core/assess/feed/hay.ts'
+import { baleWords, hayWords, heatWords, walkedWords } from '@/text/feedWords.ts'
+import { asHay, baleAtPct, bales, hayDesignation, heatSteps } from '@/core/assess/feed/hay.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
 import { useHerd } from '../../entities/round/herd.ts'
 import { taxonName } from '@/text/taxonNames.ts'
@@ -7,6 +7,7 @@ import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
 import type { Estimate } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Round } from '@/core/records/round.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent } from '../../parts/words.ts'
 import { Word } from '../../parts/Word.tsx'
@@ -47,6 +48,32 @@ function Line({
         {range(estimate, decimals)} {unit}
       </td>
     </tr>
+  )
+}
+
+/** How dry hay is baled, and what heat in a stack means. */
+function Baling() {
+  return (
+    <>
+      <h3 className="mt-3 text-lg">{say('Baled and stacked')}</h3>
+      <p>
+        {say('Water in the hay when it is baled without a preservative:')}{' '}
+        {bales
+          .map((b) =>
+            say('{{bale}} {{low}} to {{high}} %', { bale: baleWords(b), low: baleAtPct[b][0], high: baleAtPct[b][1] }),
+          )
+          .join(', ')}
+        .
+      </p>
+      <ul>
+        {heatSteps.map(({ from, code }) => (
+          <li key={code} className="border-b border-rule/60 py-1">
+            <b>{say('From {{from}} °C in the stack:', { from })}</b> {heatWords(code)}
+          </li>
+        ))}
+      </ul>
+      <p className="text-ink-soft">{say('Extension tables, from memory.')}</p>
+    </>
   )
 }
 
@@ -144,7 +171,7 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
           </p>
           <p className="mt-1 text-ink-soft">
             {say(
-              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. Shares of hits stand for shares of dry matter. The range holds stops, ranges of the book, growth and the error of energy told from fibre; it has not been held against laboratories. Relative feed value, which is made for legumes and misjudges grass: Rohweder, Barnes & Jorgensen 1978; TDN by class of forage; ME, NEm and NEg: NRC 1996. Ranges by plant: {{sources}}. Only a laboratory can tell this cut.',
+              'Estimated from the plants met, for {{known}} of the plants counted{{what}}. {{shares}} The range holds stops, ranges of the book, growth and the error of energy told from fibre; it has not been held against laboratories. Relative feed value, which is made for legumes and misjudges grass: Rohweder, Barnes & Jorgensen 1978; TDN by class of forage; ME, NEm and NEg: NRC 1996. Ranges by plant: {{sources}}. Only a laboratory can tell this cut.',
               {
                 known: percent(made.known),
                 what:
@@ -153,6 +180,11 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
                         leftOut: made.leftOut.map((t) => taxonName(t, byId)).join(', '),
                       })
                     : '',
+                shares: countingMethods[round.method].sward?.ofDryMatter
+                  ? say('Its shares are of dry matter.')
+                  : say(
+                      'Shares of points stand for shares of dry matter, a guess that may be off by a quarter for each kind of forage; clips would tell.',
+                    ),
                 sources: made.sources.join('; '),
               },
             )}
@@ -161,6 +193,7 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
       ) : (
         <p className="mt-2">{say('No plant with a feed value on file was met.')}</p>
       )}
+      {round.paddock.outlook === 'hay' ? <Baling /> : null}
       <LabPanel roundId={round.id} estimate={made} />
     </section>
   )

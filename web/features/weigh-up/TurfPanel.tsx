@@ -1,7 +1,7 @@
 import { turfUses, type TurfUse } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import { turfUseWords } from '@/text/turfWords.ts'
-import { TurfLines } from '../../entities/round/TurfLines.tsx'
+import { TurfLines, WearMap } from '../../entities/round/TurfLines.tsx'
 import { useManagement } from '../../entities/round/herd.ts'
 import { useTurf } from '../../entities/round/useTurf.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -39,6 +39,7 @@ export function TurfPanel({ round }: { round: Round }) {
       {turf.said ? null : (
         <p className="font-semibold">{say('Nobody has said what this turf is for: judged as a lawn.')}</p>
       )}
+      <WearMap round={round} turf={turf} className="my-2 max-w-sm" />
       <TurfLines turf={turf} />
     </section>
   )

@@ -2,10 +2,10 @@ import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { drawStops, drawSums } from '@/core/assess/feed/drawStops.ts'
 import { feedIn, feedStates } from '@/core/assess/feed/feedStates.ts'
-import { mixtureFeed } from '@/core/assess/feed/mixtureFeed.ts'
+import { mixtureFeed, mixtureFeedOf } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Walked } from '@/core/assess/feed/walkedStates.ts'
 import { relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
-import type { StopTally } from '@/core/methods/tally.ts'
+import { tallied, type StopTally } from '@/core/methods/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
 describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 47:747)', () => {
@@ -74,6 +74,15 @@ describe('feed of a mixture', () => {
     expect(month.cpPct.high).toBeGreaterThan(feed(stops)!.cpPct.middle)
     expect(month.cpPct.low).toBeLessThan(feed(stops, { by: 'state', state: 'headed' })!.cpPct.middle)
     expect(month.sources.join()).not.toMatch(/Hitchcock|Hubbard|Stace/)
+  })
+
+  it('points are a guess of dry matter, weights are not: a mixture of two classes ranges wider by points', () => {
+    const stops = [1, 2, 3].map((i) => stop(i, { timothy: 12, 'white-clover': 8 }))
+    const wide = (ofDryMatter: boolean) => {
+      const { ndfPct } = mixtureFeedOf(tallied(stops, {}), plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.5), ofDryMatter)! // prettier-ignore
+      return ndfPct.high - ndfPct.low
+    }
+    expect(wide(false)).toBeGreaterThan(wide(true) * 1.05)
   })
 
   it('leaves out what has no value on file and says so', () => {

@@ -19,6 +19,12 @@ describe('hay or graze (common practice, no source, where no other is named)', (
     expect(said({ timothy: 10 })).toEqual(['against grazing', 'for hay'])
   })
 
+  it('has reasons for the South and the prairie too', () => {
+    expect(said({ bermudagrass: 10 })).toEqual(['for grazing', 'for hay'])
+    expect(said({ bahiagrass: 10 })).toContain('for grazing')
+    expect(said({ 'big-bluestem': 6, switchgrass: 4 })).toContain('against grazing')
+  })
+
   it('ragwort speaks against hay at any share, buttercup does not: it loses its harm when dried', () => {
     const ragwort = of({ orchardgrass: 99, 'tansy-ragwort': 1 }).find((r) => r.id === 'harms-in-hay')!
     expect(ragwort.of).toEqual(['tansy-ragwort'])

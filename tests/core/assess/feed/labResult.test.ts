@@ -31,7 +31,9 @@ describe('a laboratory result', () => {
     expect(quality!.rfq).toBeCloseTo(152, 0)
     expect(labFigures(whole, { 'cool-grass': 1 }).quality!.tdnPct).not.toBeCloseTo(62.3, 1)
     expect(labFigures(lab, {}).quality).toBeUndefined()
-    const { results } = readLabRows([{ Sample: 'a', CP: '20', ADF: '30', NDF: '40', 'NDFD, %': '45', 'Fat, %': '2.5', 'Ash, %': '9' }])
+    const { results } = readLabRows([
+      { Sample: 'a', CP: '20', ADF: '30', NDF: '40', 'NDFD, %': '45', 'Fat, %': '2.5', 'Ash, %': '9' },
+    ])
     expect(results[0]).toMatchObject({ ndfdPct: 45, fatPct: 2.5, ashPct: 9 })
   })
 

@@ -22,7 +22,7 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
   return (
     <ul>
       {reading.lines.map((l) => (
-        <li key={l.id} className="border-b border-rule/60 py-1">
+        <li key={l.id} className="border-b border-rule/60 py-1 print:py-0.5">
           <b>{outlookWords(l.id).title}:</b> {percent(l.share.estimate)}
           {l.share.interval ? ` (${percentRange(l.share.interval)})` : say(', no interval from one stop')}
           <span className="text-ink-soft">
@@ -33,7 +33,7 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
         </li>
       ))}
       {met.length > 0 ? (
-        <li className="border-b border-rule/60 py-1">
+        <li className="border-b border-rule/60 py-1 print:py-0.5">
           <b>{say('Sown, and met:')}</b>{' '}
           {met
             .map(
@@ -44,7 +44,7 @@ export function OutlookLines({ reading }: { reading: OutlookReading }) {
         </li>
       ) : null}
       {missed.length > 0 ? (
-        <li className="border-b border-rule/60 py-1">
+        <li className="border-b border-rule/60 py-1 print:py-0.5">
           <Say
             text="<b>Sown, not met:</b> {{names}}; up to {{couldBe}} of places like a stop could hold each"
             values={{
@@ -79,7 +79,7 @@ export function HayOrGraze({ round }: { round: Round }) {
       <h3 className="mt-3 text-lg">{say('Hay or graze')}</h3>
       <ul>
         {reasons.map((r) => (
-          <li key={r.id} className="border-b border-rule/60 py-1">
+          <li key={r.id} className="border-b border-rule/60 py-1 print:py-0.5">
             <b className="first-letter:uppercase">{speaksWords(r)}:</b> {inSentence(reasonWords(r.id).title)},{' '}
             {percent(r.share.estimate)}
             {r.share.interval ? ` (${percentRange(r.share.interval)})` : say(', no interval from one stop')}.{' '}

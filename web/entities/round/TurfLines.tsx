@@ -1,4 +1,4 @@
-import { lbPer1000Ft2, lbPer1000Ft2FromKgPerHa, WATER_SHARE } from '@/core/assess/turf/turf.ts'
+import { type TurfPart, lbPer1000Ft2, lbPer1000Ft2FromKgPerHa, WATER_SHARE } from '@/core/assess/turf/turf.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { partWorkWords, turfJobWords, turfSeedWords, turfUseWords } from '@/text/turfWords.ts'
 import type { Round } from '@/core/records/round.ts'
@@ -35,7 +35,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
   return (
     <ul>
       {mowing ? (
-        <li className="border-b border-rule/60 py-1">
+        <li className="border-b border-rule/60 py-1 print:py-0.5">
           {'clash' in mowing ? (
             say('No one height suits {{names}}: the mower favours one of them.', {
               names: mowing.clash.map(name).join(', '),
@@ -56,20 +56,24 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
           )}
         </li>
       ) : null}
-      {[whole, ...parts].map((p) => (
-        <li key={p === whole ? 'whole' : p.part} className="border-b border-rule/60 py-1">
-          <b>{p === whole ? say('The whole ground') : p.part || say('The rest')}:</b>{' '}
-          {say('bare {{bare}}{{range}}, wanted plants {{wanted}}: {{work}}{{sure}}.', {
-            bare: percent(p.bare.estimate),
-            range: p.bare.interval ? ` (${percentRange(p.bare.interval)})` : '',
-            wanted: percent(p.wanted.estimate),
-            work: partWorkWords(p.work),
-            sure: p.sure ? '' : say(', or one step either way: the stops do not settle it'),
-          })}
+      {(brief ? [[whole, ...parts]] : [whole, ...parts].map((p) => [p])).map((line) => (
+        <li key={line[0]!.part} className="border-b border-rule/60 py-1 print:py-0.5">
+          {line.map((p) => (
+            <span key={p.part}>
+              <b>{p === whole ? say('The whole ground') : p.part || say('The rest')}:</b>{' '}
+              {say('bare {{bare}}{{range}}, wanted plants {{wanted}}: {{work}}{{sure}}.', {
+                bare: percent(p.bare.estimate),
+                range: p.bare.interval ? ` (${percentRange(p.bare.interval)})` : '',
+                wanted: percent(p.wanted.estimate),
+                work: partWorkWords(p.work),
+                sure: p.sure ? '' : say(', or one step either way: the stops do not settle it'),
+              })}{' '}
+            </span>
+          ))}
         </li>
       ))}
       {work !== 'keep' && seed.length > 0 ? (
-        <li className="border-b border-rule/60 py-1">
+        <li className="border-b border-rule/60 py-1 print:py-0.5">
           <b>{work === 'sow-anew' ? say('Seed, sown anew:') : say('Seed, into the standing turf:')}</b>{' '}
           {seed
             .slice(0, SEEDS)
@@ -86,7 +90,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
         </li>
       ) : null}
       {feeding ? (
-        <li className="border-b border-rule/60 py-1">
+        <li className="border-b border-rule/60 py-1 print:py-0.5">
           <Say
             text="<b>Nitrogen</b> of a year {{low}} to {{high}}: {{spring}} % in spring, {{summer}} % in summer, {{autumn}} % in autumn. <b>Water</b> at {{water}} of what a wet sward would evaporate."
             values={{
@@ -103,7 +107,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
       ) : null}
       {calendar.map(({ job, months: when }) =>
         when.length > 0 && !(brief && job === 'rest') ? (
-          <li key={job} className="border-b border-rule/60 py-1">
+          <li key={job} className="border-b border-rule/60 py-1 print:py-0.5">
             <b>{monthRuns(when)}:</b> {turfJobWords(job)}.
           </li>
         ) : null,
@@ -119,6 +123,10 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
   )
 }
 
+/** Share of bare ground by the name of a part. */
+export const wearOf = (parts: readonly TurfPart[]): ReadonlyMap<string, number> =>
+  new Map(parts.map((p) => [p.part, p.bare.estimate]))
+
 /** The ground from above, each part as dark as it is bare. */
 export function WearMap({
   round,
@@ -130,7 +138,6 @@ export function WearMap({
   className?: string
 }) {
   if (turf.parts.length === 0) return null
-  const wear = new Map(turf.parts.map((p) => [p.part, p.bare.estimate]))
   return (
     <figure className={className}>
       <RouteMap
@@ -138,7 +145,7 @@ export function WearMap({
         parts={round.paddock.strata}
         line={round.route?.line ?? []}
         stops={round.stops}
-        wear={wear}
+        wear={wearOf(turf.parts)}
         label={say('Bare ground by part: {{parts}}', {
           parts: turf.parts.map((p) => `${p.part || say('the rest')} ${percent(p.bare.estimate)}`).join(', '),
         })}

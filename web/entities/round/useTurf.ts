@@ -34,7 +34,7 @@ export function useTurf(round: Round) {
     const met = all.taxa.flatMap((t) => byId.get(t) ?? [])
     const shares = met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate }))
     const wanted = met.filter((p) => fitFor(p, use) || round.paddock.sown.includes(p.id)).map((p) => p.id)
-    const whole = turfPart('', shareOf(all, [BARE], design), shareOf(all, wanted, design))
+    const whole = turfPart('whole', shareOf(all, [BARE], design), shareOf(all, wanted, design))
     const names = [...new Set(stops.map((s) => s.stratum ?? ''))]
     const parts = names.length < 2 ? [] : names.map((name) => {
       const here = tallied(stops.filter((s) => (s.stratum ?? '') === name), named)

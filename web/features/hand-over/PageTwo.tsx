@@ -21,7 +21,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
 import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
-import { TurfLines, WearMap } from '../../entities/round/TurfLines.tsx'
+import { TurfLines, wearOf } from '../../entities/round/TurfLines.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { areaWords, massFigure, rateWords, unitOf } from '../../parts/units.ts'
@@ -36,7 +36,7 @@ function Says({ round }: { round: Round }) {
   const { plants, byId } = useFlora()
   const list = swardSays(round, plants)
   return (
-    <section className="mt-3 break-inside-avoid">
+    <section className="mt-3 print:mt-2 break-inside-avoid">
       <h3 className="text-lg">{say('What the sward says')}</h3>
       {list.length === 0 ? (
         <p>{say('No plant or group passes the marks at which the ground or its use is suspected.')}</p>
@@ -83,7 +83,7 @@ function Read({ round }: { round: Round }) {
   const reading = outlookReading(round, byId, round.paddock.outlook, useOutlookFor(round))
   if (!reading) return null
   return (
-    <section className="mt-3">
+    <section className="mt-3 print:mt-2">
       <h3 className="text-lg">{outlookTitle[round.paddock.outlook]}</h3>
       <OutlookLines reading={reading} />
       {round.paddock.outlook === 'hay' ? <HayOrGraze round={round} /> : null}
@@ -95,14 +95,9 @@ function Read({ round }: { round: Round }) {
 function Kept({ round }: { round: Round }) {
   const turf = useTurf(round)
   return (
-    <section className="mt-3">
+    <section className="mt-3 print:mt-2">
       <h3 className="text-lg">{say('How it is kept')}</h3>
-      <div className="flex items-start gap-5">
-        <div className="min-w-0 grow">
-          <TurfLines turf={turf} brief />
-        </div>
-        <WearMap round={round} turf={turf} className="w-44 shrink-0" />
-      </div>
+      <TurfLines turf={turf} brief />
     </section>
   )
 }
@@ -118,7 +113,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
   if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
   if (!grazing || (!said && !measured))
     return (
-      <section className="mt-3 break-inside-avoid">
+      <section className="mt-3 print:mt-2 break-inside-avoid">
         <h3 className="text-lg">{say('How long, for how many')}</h3>
         <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
       </section>
@@ -126,7 +121,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const walked = walkedFeed(weighed.feed?.walked, lab)
   const needs = walked && { basis: walked.basis, ...meetsNeeds(walked.feed, animal) }
   return (
-    <section className="mt-3 break-inside-avoid">
+    <section className="mt-3 print:mt-2 break-inside-avoid">
       <h3 className="text-lg">{say('How long, for how many')}</h3>
       <p>
         {say(
@@ -177,7 +172,7 @@ function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
 function Plan({ plan }: { plan: PlanLine[] }) {
   const open = plan.filter((p) => p.doneOn === null)
   return (
-    <section className="mt-3">
+    <section className="mt-3 print:mt-2">
       <h3 className="text-lg">{say('What to do')}</h3>
       {open.length === 0 ? <p>{say('Nothing is planned yet.')}</p> : null}
       <table className="w-full text-left">
@@ -225,8 +220,11 @@ interface Props {
 export function PageTwo({ round, weighed, plan, worth }: Props) {
   const byId = useFlora((s) => s.byId)
   const harmful = harmfulStops(round, byId)
+  const { parts } = useTurf(round)
+  // A turf is drawn by what is worn in it.
+  const worn = round.paddock.outlook === 'turf' && parts.length > 0
   return (
-    <div className="mt-5 border-t-2 border-ink pt-3">
+    <div className="mt-5 border-t-2 border-ink pt-3 print:mt-3 print:text-[0.94em] print:leading-snug">
       {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
       {worth}
       <Read round={round} />
@@ -244,10 +242,12 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
               label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
               className="w-full"
               harmfulAt={harmful}
+              {...(worn ? { parts: round.paddock.strata, wear: wearOf(parts) } : {})}
             />
           </figure>
         ) : null}
         <ul className="list-disc pl-5 text-sm leading-snug">
+          {worn ? <li>{say('On the map, parts by their bare ground: the darker, the barer.')}</li> : null}
           {harmful.size > 0 ? (
             <li>
               {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: numberRuns([...harmful]) })}

@@ -5,6 +5,7 @@ import type { Signature } from '@/core/records/signedPage.ts'
 import { fieldWords } from '@/text/recordFields.ts'
 import { signingNeedsWords, signingOpenWords } from '@/text/signingWords.ts'
 import { getSignedPage } from '../../api/client.ts'
+import { pendingCommands } from '../../stores/outboxStore.ts'
 import { useContacts } from '../../entities/round/herd.ts'
 import { download } from '../../parts/download.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -43,9 +44,14 @@ function ContactFields({ holdingId }: { holdingId: string }) {
 /** Issues that were signed, each as the file it was. */
 function Issues({ signatures, name }: { signatures: Signature[]; name: string }) {
   const [problem, setProblem] = useState('')
+  /** The file of an issue; one that still waits to be sent is on this device only. */
+  const fileOf = async (id: string): Promise<string> => {
+    for (const c of pendingCommands()) if (c.do === 'sign-page' && c.signed.id === id) return c.signed.page
+    return (await getSignedPage(id)).page
+  }
   const open = (s: Signature) =>
-    void getSignedPage(s.id).then(
-      ({ page }) => download(`${name} ${s.issue}.html`, page, 'text/html'),
+    void fileOf(s.id).then(
+      (page) => download(`${name} ${s.issue}.html`, page, 'text/html'),
       (e: unknown) => setProblem((e as Error).message),
     )
   if (signatures.length === 0) return null

@@ -30,6 +30,8 @@ export interface Management {
   /** pH of the soil, measured. */
   ph?: number
   condition?: ConditionAnswers
+  /** Stems counted on a square metre, where alfalfa or its like is sown. */
+  stemsPerM2?: number
   /** Typed, or read from a file. */
   normals?: Normals
 }

@@ -125,6 +125,7 @@ export class ManagementInput implements Management {
   @IsOptional() @IsNumber(number) @Min(0.01) @Max(100_000) groundHa?: number
   @IsOptional() @IsNumber(number) @Min(0) @Max(60_000) yieldKgPerHaYear?: number
   @IsOptional() @IsNumber(number) @Min(3) @Max(10) ph?: number
+  @IsOptional() @IsNumber(number) @Min(0) @Max(5000) stemsPerM2?: number
   @IsOptional() @IsObject() @ValidateNested() @Type(() => ConditionInput) condition?: ConditionInput
   @IsOptional() @IsObject() @ValidateNested() @Type(() => NormalsInput) normals?: NormalsInput
 }

@@ -92,7 +92,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
       {feeding ? (
         <li className="border-b border-rule/60 py-1 print:py-0.5">
           <Say
-            text="<b>Nitrogen</b> of a year {{low}} to {{high}}: {{spring}} % in spring, {{summer}} % in summer, {{autumn}} % in autumn. <b>Water</b> at {{water}} of what a wet sward would evaporate."
+            text="<b>Nitrogen</b> of a year {{low}} to {{high}}: {{spring}} % in spring, {{summer}} % in summer, {{autumn}} % in autumn. <b>Water</b> at {{water}} of what a wet sward would evaporate, about {{mm}} a week at midsummer, rain counted."
             values={{
               low: rates.nitrogen(feeding.yearKgPerHa[0]),
               high: rates.nitrogen(feeding.yearKgPerHa[1]),
@@ -100,6 +100,7 @@ export function TurfLines({ turf, brief = false }: { turf: ReturnType<typeof use
               summer: Math.round(100 * feeding.split.summer),
               autumn: Math.round(100 * feeding.split.autumn),
               water: percent(WATER_SHARE[feeding.season]),
+              mm: rates.height(turf.waterMm),
             }}
             components={{ b: <b /> }}
           />

@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
-import { animalClass } from '@/core/assess/feed/needs.ts'
+import { animalClass, animalClasses } from '@/core/assess/feed/needs.ts'
+import { keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { hazardFacts } from '@/core/assess/harm/hazards/factsOf.ts'
 import type { HazardReading } from '@/core/assess/harm/hazards/hazard.ts'
 import { readHazards } from '@/core/assess/harm/hazards/index.ts'
@@ -20,6 +21,24 @@ export function useHazards(round: Round): HazardReading[] {
   return useMemo(() => {
     const animal = herd && animalClass(herd.animal)
     return readHazards(hazardFacts(round, byId, { animal, conditions, lab }), hazards)
+  }, [round, byId, hazards, herd, lab, conditions])
+}
+
+/** The same for each kind of stock by its own marks: the class that is kept, else the first of the kind. */
+export function useHazardsOfKinds(round: Round): (kind: string) => HazardReading[] {
+  const { byId, hazards } = useFlora()
+  const { data: herd } = useHerd(round.paddockId)
+  const { data: lab } = useLab(round.id)
+  const { data: conditions } = useConditions(round.id)
+  return useMemo(() => {
+    const kept = herd && animalClass(herd.animal)
+    const readings = new Map(
+      keptAnimals.map((kind) => {
+        const animal = kept?.kind === kind ? kept : animalClasses.find((a) => a.kind === kind)
+        return [kind as string, readHazards(hazardFacts(round, byId, { animal, conditions, lab }), hazards)] as const
+      }),
+    )
+    return (kind) => readings.get(kind) ?? []
   }, [round, byId, hazards, herd, lab, conditions])
 }
 

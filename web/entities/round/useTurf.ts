@@ -1,5 +1,6 @@
 import { useMemo } from 'react'
-import { feeding, fitFor, mowing, turfCalendar, turfPart, turfSeed } from '@/core/assess/turf/turf.ts'
+import { thornthwaite } from '@/core/assess/season/climate.ts'
+import { feeding, fitFor, mowing, turfCalendar, turfPart, turfSeed, WATER_SHARE } from '@/core/assess/turf/turf.ts'
 import { USUAL_TURF } from '@/core/assess/indicators/outlookReading.ts'
 import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import type { Round } from '@/core/records/round.ts'
@@ -56,6 +57,8 @@ export function useTurf(round: Round) {
       feeding: fed,
       work: worst,
       seed: turfSeed(plants, { use, region, sown, met: shares, work: worst }),
+      // Of the thirstiest month, mm a week.
+      waterMm: (Math.max(...thornthwaite(normals ?? madeNormals[region])) / 4.35) * WATER_SHARE[fed?.season ?? 'cool'],
       calendar: turfCalendar((normals ?? madeNormals[region]).meanC, fed?.season ?? 'cool'),
       simulated: normals === undefined,
     } as const

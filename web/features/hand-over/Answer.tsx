@@ -9,7 +9,7 @@ import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
 import { outlookWords } from '@/text/outlookWords.ts'
 import { useOutlookFor } from '../../entities/round/useTurf.ts'
 import { percent, percentRange } from '../../parts/words.ts'
-import { useHazards } from '../../entities/round/useHazards.ts'
+import { useHazardsOfKinds } from '../../entities/round/useHazards.ts'
 import { InShort } from './Worth.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { dayWords } from '../../language/dates.ts'
@@ -81,13 +81,14 @@ function GroundAnswer({ round }: { round: Round }) {
 /** What the client asked, and what is said to it for their stock, before any share. */
 export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
-  const dangers = useHazards(round)
+  const dangersOf = useHazardsOfKinds(round)
+  const hazards = useFlora((s) => s.hazards)
   const { outlook } = round.paddock
   if (outlook !== 'grazing' && outlook !== 'hay') return <GroundAnswer round={round} />
   const animals = animal ? [animal] : keptAnimals
   const forms = outlook === 'hay' ? (['hay', 'standing'] as const) : (['standing', 'hay'] as const)
-  const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form, dangers)))
-  const danger = (id: string) => inSentence(dangers.find((d) => d.hazard.id === id)!.hazard.name)
+  const said = forms.flatMap((form) => animals.map((a) => verdictFor(weighed.harm, byId, a, form, dangersOf(a))))
+  const danger = (id: string) => inSentence(hazards.find((h) => h.id === id)!.name)
   const name = (id: string) => inSentence(byId.get(id)!.commonName.replace(/ \(.*\)/, ''))
   return (
     <section className="mt-3 leading-snug" data-testid="answer" aria-label={say('The answer')}>
@@ -107,7 +108,7 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
           </li>
         ))}
       </ul>
-      <InShort feed={weighed.feed} />
+      <InShort feed={weighed.feed} hay={outlook === 'hay'} />
     </section>
   )
 }

@@ -6,7 +6,8 @@ import type { Plant } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
 import { holdsUntil } from '@/core/assess/signing.ts'
-import { stageWalked } from '@/core/assess/harm/hazards/factsOf.ts'
+import { walkedStates } from '@/core/assess/feed/walkedStates.ts'
+import { walkedWords } from '@/text/feedWords.ts'
 import type { Signature } from '@/core/records/signedPage.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { ShareChart } from '../../parts/ShareChart.tsx'
@@ -21,7 +22,7 @@ import { drawnOnFirst, Matters } from './Matters.tsx'
 import { PageTwo } from './PageTwo.tsx'
 import { SignatureBlock, SignedMark } from './Signed.tsx'
 import { Worth } from './Worth.tsx'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 
 /** So many shares are drawn on the first page however much there is to say. */
@@ -78,7 +79,6 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
   const { data: lab } = useLab(round.id)
   const { data: herd } = useHerd(round.paddockId)
   const { data: contacts } = useContacts(round.paddock.holdingId)
-  const stage = stageWalked(round)
   // Each danger that is told takes the room of a bar.
   const told = useHazards(round).filter((h) => h.concerns && h.grade !== 'open').length
   const animal = herd && animalClass(herd.animal)?.kind
@@ -117,7 +117,7 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
               ? say('Open data.')
               : say('Walked {{dayWords}}, {{stage}}; held to speak until {{until}}.', {
                   dayWords: dayWords(round.plannedOn),
-                  stage: stage ? word(stage) : say('growth not noted'),
+                  stage: walkedWords(walkedStates(round)),
                   until: dayWords(holdsUntil(round)),
                 })}
           </p>

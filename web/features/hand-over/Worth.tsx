@@ -35,9 +35,7 @@ function Estimated({ feed, asHayToo }: { feed: MixtureFeed; asHayToo: boolean })
         }}
         components={{ b: <b /> }}
       />
-      {asHayToo
-        ? ` ${say('Dried and baled about {{hay}}.', { hay: hayWords(hayDesignation({ ...asHay(feed, feed.classes.legume ?? 0), legume: feed.classes.legume ?? 0 })) })}`
-        : ''}
+      {asHayToo ? ` ${hayOf(feed)}` : ''}
     </p>
   )
 }
@@ -63,8 +61,14 @@ function Measured({ lab, classes }: { lab: FeedResult; classes: MixtureFeed['cla
   )
 }
 
+/** What hay of such growth would be called, dried and baled. */
+const hayOf = (feed: MixtureFeed): string => {
+  const legume = feed.classes.legume ?? 0
+  return say('Dried and baled about {{hay}}.', { hay: hayWords(hayDesignation({ ...asHay(feed, legume), legume })) })
+}
+
 /** The same in one line, where it is known at which growth. */
-export function InShort({ feed }: Pick<Props, 'feed'>) {
+export function InShort({ feed, hay }: Pick<Props, 'feed' | 'hay'>) {
   const of = feed?.walked
   if (!of || of.at.by === 'month' || of.known < LEAST_KNOWN) return null
   return (
@@ -80,6 +84,7 @@ export function InShort({ feed }: Pick<Props, 'feed'>) {
         }}
         components={{ b: <b /> }}
       />
+      {hay ? ` ${hayOf(of)}` : ''}
     </p>
   )
 }

@@ -1,10 +1,15 @@
 import { hayValue, usualFeeds } from '@/core/assess/feed/hay.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { FEEDS_ITSELF, hayOfftake, KG_PER_KG_N, nitrogenFixedKgPerHa, REACHES_GRASS, weedCost } from '@/core/assess/fertility/fertility.ts' // prettier-ignore
-import { renewal, renewalMoney } from '@/core/assess/sowing/renew.ts'
+import { renewal, renewalMoney, stemStand } from '@/core/assess/sowing/renew.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
-import { moneyWords, renewalWords, weedVerdictWords } from '@/text/groundWords.ts'
+import { moneyWords, renewalWords, stemStandWords, weedVerdictWords } from '@/text/groundWords.ts'
+import { inSentence } from '@/text/say.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { useManagement } from '../../entities/round/herd.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { NumberInput } from './HerdNeeds.tsx'
 import { usePrices, type Prices } from '../../entities/round/prices.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
 import { useWanted } from '../../entities/round/useWanted.ts'
@@ -99,6 +104,31 @@ function Nitrogen({
   )
 }
 
+/** From this share on a stand that is judged by its stems is worth a count. */
+const WORTH_COUNTING = 0.05
+
+/** Stems a square metre, for plants whose stand is judged by them. */
+function Stems({ round, made }: { round: Round; made: Composition }) {
+  const byId = useFlora((s) => s.byId)
+  const { data, change, problem } = useManagement(round.paddockId)
+  const of = made.taxa.find((t) => byId.get(t.taxon)?.traits?.includes('autotoxic'))
+  if (!of || of.estimate < WORTH_COUNTING) return null
+  const stems = data?.stemsPerM2
+  return (
+    <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+      <NumberInput
+        label={say('Stems of {{name}} on a square metre, counted', { name: inSentence(taxonName(of.taxon, byId)) })}
+        value={stems ?? 0}
+        max={5000}
+        onChange={(stemsPerM2) => change({ stemsPerM2: stemsPerM2 || undefined })}
+      />
+      {stems ? (
+        <p>{say('{{stand}} (Undersander & Cosgrove, from memory).', { stand: stemStandWords(stemStand(stems)) })}</p>
+      ) : null}
+    </fieldset>
+  )
+}
+
 /** What the ground gets and gives, whether to renew it, and what weeds and hay are worth at one's own prices. */
 export function GroundPanel({ round, made, feed }: { round: Round; made: Composition; feed: WeighUp['feed'] }) {
   const { mass, legume, year, animal } = useGrazing(round, made)
@@ -163,6 +193,7 @@ export function GroundPanel({ round, made, feed }: { round: Round; made: Composi
           hay={round.paddock.outlook === 'hay'}
         />
       ) : null}
+      <Stems round={round} made={made} />
       <details className="mt-2">
         <summary className="min-h-11 py-2 font-semibold text-culm">{say('At your own prices')}</summary>
         <p className="text-ink-soft">{say('In any one money. What is typed stays on this device.')}</p>

@@ -8,7 +8,7 @@ import { feedForms, type FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import { inSentence } from '@/text/say.ts'
 import { acutenessWords, harmVerdictWords } from '@/text/verdictWords.ts'
-import { useHazards } from '../../entities/round/useHazards.ts'
+import { useHazardsOfKinds } from '../../entities/round/useHazards.ts'
 import { AnimalDrawing } from '../../parts/AnimalDrawing.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { dayWords } from '../../language/dates.ts'
@@ -33,10 +33,10 @@ const codes: readonly VerdictCode[] = [
 const NAMED = 2
 
 /** What a verdict stands on, in names. */
-function useReasons(round: Round) {
+function useReasons() {
   const byId = useFlora((s) => s.byId)
-  const dangers = useHazards(round)
-  const hazardName = (id: string) => inSentence(dangers.find((d) => d.hazard.id === id)?.hazard.name ?? id)
+  const hazards = useFlora((s) => s.hazards)
+  const hazardName = (id: string) => inSentence(hazards.find((h) => h.id === id)?.name ?? id)
   const plantName = (id: string) => inSentence((byId.get(id)?.commonName ?? id).replace(/ \(.*\)/, ''))
   return (v: Verdict) => [...v.plants.map(plantName), ...v.hazards.map(hazardName)]
 }
@@ -72,14 +72,14 @@ interface Props {
 /** Which animal is in danger from what, as what: each pair is one mark, the stock that is kept first. */
 export function HarmGlance({ round, harm, kept }: Props) {
   const byId = useFlora((s) => s.byId)
-  const dangers = useHazards(round)
-  const reasonsOf = useReasons(round)
+  const dangersOf = useHazardsOfKinds(round)
+  const reasonsOf = useReasons()
   const [chosen, choose] = useState<Cell>({
     animal: kept ?? keptAnimals[0],
     form: round.paddock.outlook === 'hay' ? 'hay' : 'standing',
   })
   const animals = kept ? [kept, ...keptAnimals.filter((a) => a !== kept)] : keptAnimals
-  const verdict = ({ animal, form }: Cell) => verdictFor(harm, byId, animal, form, dangers)
+  const verdict = ({ animal, form }: Cell) => verdictFor(harm, byId, animal, form, dangersOf(animal))
   const now = verdict(chosen)
   const isChosen = (c: Cell) => c.animal === chosen.animal && c.form === chosen.form
   return (

@@ -121,13 +121,12 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
       </fieldset>
       <p className="mt-2 text-ink-soft">
         {say(
-          'Usual of {{kind}}, {{system}}: {{left}} left standing, {{use}} % eaten of the rest (handbooks, from memory). By its plants at this growth {{animal}} would leave {{refused}} %.',
+          'Usual of {{kind}}, {{system}}: {{left}} left standing, {{use}} % eaten of the rest (handbooks, from memory). By its plants at this growth such stock would leave {{refused}} %.',
           {
             kind: swardKindWords(kind),
             system: grazingSystemWords(system),
             left: rateWords(usual.residualKgPerHa!),
             use: usual.usePct,
-            animal: animalClassName(animal.id),
             refused: leavesPct,
           },
         )}{' '}

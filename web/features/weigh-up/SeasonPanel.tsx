@@ -33,7 +33,7 @@ function OwnNormals({ paddockId, latitude }: { paddockId: string; latitude: numb
           type="file"
           accept=".csv,text/csv"
           onChange={(e) => void take(e.target.files?.[0])}
-          className="block min-h-12 w-full py-2"
+          className="block min-h-12 w-full py-2 file:mr-3 file:min-h-11 file:rounded-xl file:border-2 file:border-culm file:bg-transparent file:px-4 file:font-semibold file:text-culm"
         />
       </label>
       {data?.normals ? (

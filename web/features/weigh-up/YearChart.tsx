@@ -101,7 +101,7 @@ export function YearChart({ year, plan, warm, now }: Props) {
               className="fill-none stroke-harm"
               strokeWidth="2.4"
             />
-            <text x={width - 16} y={y(need[11]!) - 6} textAnchor="end" className="fill-harm text-[14px] font-semibold">
+            <text x={LEFT + 6} y={y(need[0]!) - 6} className="fill-harm text-[14px] font-semibold">
               {say('what the herd eats')}
             </text>
           </>

@@ -169,6 +169,16 @@ export const demoOther: DemoPlace[] = [
           ['bare', 0.14],
         ],
       },
+      plan: [
+        {
+          plant: null,
+          text: 'Mow over the seedlings, 20 cm high, each time the weeds are about to head',
+          owner: 'Orrin Vale',
+          dueInDays: 190,
+          backInDays: 225,
+          lookFor: 'Light on the seedlings; none cut',
+        },
+      ],
       sward: [],
       evenness: 8,
     },

@@ -21,6 +21,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { aumWords } from '../../entities/round/aumWords.ts'
 import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
+import { Baling } from '../../entities/round/Baling.tsx'
 import { TurfLines, wearOf } from '../../entities/round/TurfLines.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
@@ -221,6 +222,8 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
   const byId = useFlora((s) => s.byId)
   const harmful = harmfulStops(round, byId)
   const { parts } = useTurf(round)
+  // Where nothing is said of stock, the map has the room.
+  const roomy = round.paddock.outlook === 'native' && plan.length <= 2
   // A turf is drawn by what is worn in it.
   const worn = round.paddock.outlook === 'turf' && parts.length > 0
   return (
@@ -229,12 +232,13 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
       {worth}
       <Read round={round} />
       {round.paddock.outlook === 'turf' ? <Kept round={round} /> : null}
+      {round.paddock.outlook === 'hay' ? <Baling /> : null}
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />
       <Plan plan={plan} />
       <div className="mt-2 flex break-inside-avoid items-start gap-5">
         {round.route ? (
-          <figure className="w-40 shrink-0 print:w-44">
+          <figure className={`w-40 shrink-0 ${roomy ? 'print:w-96' : 'print:w-44'}`}>
             <RouteMap
               boundary={round.paddock.boundary}
               line={round.route.line}

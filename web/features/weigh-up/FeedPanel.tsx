@@ -1,5 +1,5 @@
-import { baleWords, hayWords, heatWords, walkedWords } from '@/text/feedWords.ts'
-import { asHay, baleAtPct, bales, hayDesignation, heatSteps } from '@/core/assess/feed/hay.ts'
+import { hayWords, walkedWords } from '@/text/feedWords.ts'
+import { asHay, hayDesignation } from '@/core/assess/feed/hay.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
 import { useHerd } from '../../entities/round/herd.ts'
 import { taxonName } from '@/text/taxonNames.ts'
@@ -12,6 +12,7 @@ import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent } from '../../parts/words.ts'
 import { Word } from '../../parts/Word.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
+import { Baling } from '../../entities/round/Baling.tsx'
 import { LabPanel } from './LabPanel.tsx'
 import { estimateIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -48,32 +49,6 @@ function Line({
         {range(estimate, decimals)} {unit}
       </td>
     </tr>
-  )
-}
-
-/** How dry hay is baled, and what heat in a stack means. */
-function Baling() {
-  return (
-    <>
-      <h3 className="mt-3 text-lg">{say('Baled and stacked')}</h3>
-      <p>
-        {say('Water in the hay when it is baled without a preservative:')}{' '}
-        {bales
-          .map((b) =>
-            say('{{bale}} {{low}} to {{high}} %', { bale: baleWords(b), low: baleAtPct[b][0], high: baleAtPct[b][1] }),
-          )
-          .join(', ')}
-        .
-      </p>
-      <ul>
-        {heatSteps.map(({ from, code }) => (
-          <li key={code} className="border-b border-rule/60 py-1">
-            <b>{say('From {{from}} °C in the stack:', { from })}</b> {heatWords(code)}
-          </li>
-        ))}
-      </ul>
-      <p className="text-ink-soft">{say('Extension tables, from memory.')}</p>
-    </>
   )
 }
 

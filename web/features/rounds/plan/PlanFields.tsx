@@ -157,6 +157,8 @@ export function PlanFields({ form, set, holdings, paddocks, harmful, count, read
             max={500}
             required
             value={count}
+            // What an earlier round tells may come late: the number does not change under the hand.
+            onFocus={() => set({ stops: count })}
             onChange={(e) =>
               set({ stops: e.target.value === '' ? undefined : Math.min(500, Math.max(1, Number(e.target.value))) })
             }

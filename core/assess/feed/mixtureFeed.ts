@@ -55,6 +55,8 @@ export interface MixtureFeed {
 }
 
 const DRAWS = 5000
+/** Enough for what it would be at another growth, which nothing is held against. */
+const DRAWS_BESIDE = 2000
 /** How a class's share of dry matter lies to its share of points: log standard deviation (common practice, no source). */
 const HIT_TO_MASS = 0.22
 /** Two-sided 95 % of a normal distribution. */
@@ -129,9 +131,14 @@ export function mixtureFeedOf(
   const draws: FeedDraws = { cpPct: [], ndfPct: [], tdnPct: [], horseDe: [] }
   const adf: number[] = []
   const rfv: number[] = []
-  for (let d = 0; d < DRAWS; d++) {
-    const weighs = new Map(ofDryMatter ? [] : heard.map((c) => [c, Math.exp(HIT_TO_MASS * normal())]))
-    const weights = drawn().map((w, j) => w * (weighs.get(classOf[j]!) ?? 1))
+  const wanted = at.by === 'state' ? DRAWS_BESIDE : DRAWS
+  const classIndex = classOf.map((c) => heard.indexOf(c))
+  for (let d = 0; d < wanted; d++) {
+    const weights = drawn()
+    if (!ofDryMatter) {
+      const weighs = heard.map(() => Math.exp(HIT_TO_MASS * normal()))
+      for (let j = 0; j < weights.length; j++) weights[j]! *= weighs[classIndex[j]!]!
+    }
     const total = weights.reduce((a, b) => a + b, 0)
     if (total === 0) continue
     const mean = { cp: 0, adf: 0, ndf: 0 }

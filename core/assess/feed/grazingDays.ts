@@ -27,7 +27,8 @@ export interface Grazing {
 }
 
 const DRAWS = 2000
-const MOST_DAYS = 365
+/** Days ahead for which the growth of the month is counted on; common practice, no source. */
+const GROWTH_HOLDS_DAYS = 30
 /** Two-sided 95 % of a normal distribution. */
 const Z = 1.959964
 
@@ -44,7 +45,7 @@ function normal(random: () => number): number {
  *   days = area x (mass - residual) x use x (1 - refused) / sum(count x body weight x intake)
  *
  * Monte Carlo over the error of the mass (normal, cut at 0) and over the range of intake; what grows meanwhile is taken
- * from what the herd needs of the stand.
+ * from what the herd needs of the stand, for thirty days: no month's growth speaks for a year.
  *
  * @throws RangeError no animals, or a share out of 0 to 1
  */
@@ -70,9 +71,10 @@ export function grazingDays(grazing: Grazing, random: () => number): Estimate {
       const [low, high] = intakePct ?? animal.intakePct
       return sum + (count * (bodyKg ?? animal.bodyKg) * (low + (high - low) * u)) / 100
     }, 0)
-    // What grows is eaten by the same share; a herd that eats less than that is never out of feed, and a year is said.
+    // What grows is eaten by the same share, as long as it speaks for the growth to come.
     const net = wanted - areaHa * growth * useShare * (1 - refusedShare)
-    return net > 0 ? Math.min(MOST_DAYS, eaten / net) : MOST_DAYS
+    const first = net > 0 ? eaten / net : Infinity
+    return first <= GROWTH_HOLDS_DAYS ? first : GROWTH_HOLDS_DAYS + (eaten - GROWTH_HOLDS_DAYS * net) / wanted
   }).sort((a, b) => a - b)
   const at = (p: number) => quantileSorted(days, p)!
   return { low: at(0.025), middle: at(0.5), high: at(0.975) }

@@ -190,7 +190,7 @@ export function HerdPanel({ round, made, feed }: { round: Round; made: Compositi
                 intakePct: fixed(eats[0], 1),
                 intakePct2: fixed(eats[1], 1),
                 growth: year
-                  ? say('Growth meanwhile, {{rate}} a day, is in it: {{how}}.', {
+                  ? say('Growth meanwhile, {{rate}} a day for at most thirty days, is in it: {{how}}.', {
                       rate: rateWords(year.growthKgPerHaDay),
                       how: year.measuredYield
                         ? say('by the yield that was measured')

@@ -42,6 +42,8 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
   practice: async (page) => {
     await page.goto('/practice')
     await page.getByRole('button', { name: /^Which check/ }).click()
+    await expect(page.getByRole('button', { name: 'Stop here' })).toBeVisible()
+    await expect(page.getByText('Drawing …')).toHaveCount(0)
     await page.keyboard.press('1')
   },
   daybook: async (page) => {

@@ -113,6 +113,49 @@ test('what was read before a tick was taken does not stand over it', async ({ pa
   await expect(box).toBeChecked({ timeout: 1000 })
 })
 
+test('what the page before was still sending is not missing in a page that was asked for meanwhile', async ({
+  page,
+  context,
+  request,
+}) => {
+  const { paddocks } = (await (await request.get('/api/places')).json()) as { paddocks: { id: string }[] }
+  const id = crypto.randomUUID()
+  const item = { paddockId: paddocks[0]!.id, roundId: null, plant: null, text: 'Grease the gate' }
+  const rest = { owner: '', dueOn: '2020-04-11', backOn: null, lookFor: '', doneOn: null, outcome: '' }
+  expect(await (await request.put(`/api/plan-items/${id}`, { data: { ...item, ...rest } })).json()).toEqual({ id })
+  const boxOf = (p: typeof page) => p.getByRole('checkbox', { name: /Grease the gate/ })
+  await page.goto('/rounds')
+  await expect(boxOf(page)).toBeVisible()
+  // The second page is asked for, and its plan with it; it runs only when the first has had its tick taken.
+  const second = await context.newPage()
+  const now = { asked: false, taken: false }
+  const held = async () => {
+    await expect.poll(() => now.taken).toBe(true)
+    await page.waitForTimeout(500)
+  }
+  // Nothing of it runs before its texts are there.
+  await second.addInitScript(() => localStorage.setItem('fold-sprig-language', 'de'))
+  await second.route('**/assets/de-*.js', async (r) => {
+    await held()
+    await r.continue()
+  })
+  await second.route('**/api/plan-items', async (r) => {
+    if (now.asked) return r.continue()
+    const response = await r.fetch()
+    now.asked = true
+    await held()
+    await r.fulfill({ response })
+  })
+  await second.goto('/rounds', { waitUntil: 'commit' })
+  await expect.poll(() => now.asked).toBe(true)
+  const saved = page.waitForResponse((r) => r.url().endsWith(id) && r.ok())
+  await boxOf(page).check()
+  await saved
+  now.taken = true
+  await expect(boxOf(second)).toBeChecked()
+  await expect(boxOf(second)).toBeChecked({ timeout: 1000 })
+})
+
 test('an error in one screen leaves the head and the way on', async ({ page }) => {
   await page.goto('/rounds/00000000-0000-4000-8000-000000000000')
   await expect(page.getByRole('heading', { name: /could not be opened|no such page/ })).toBeVisible()

@@ -5,7 +5,7 @@ import { keyOf } from '@/contract/commandKeys.ts'
 import type { Command } from '@/contract/commands.ts'
 import { standingOf } from '@/contract/standingOf.ts'
 import * as api from '../api/client.ts'
-import { lookUpShown, onTaken, pendingCommands, useOutbox } from '../stores/outboxStore.ts'
+import { lookUpShown, onGone, onTaken, pendingCommands, useOutbox, wasSentWhileOpening } from '../stores/outboxStore.ts'
 
 /** What was read from the server, by its key; the service worker answers where there is no signal. */
 export const serverReads = new QueryClient({
@@ -75,12 +75,13 @@ const askedOnce = new Set<string>()
 async function answerTo<T>({ queryKey, queryFn, after }: Read<T>): Promise<T> {
   // The first answer may have been asked for ahead, before the page knew what waited to be sent.
   const key = hashKey(queryKey)
-  const from = askedOnce.has(key) ? takenCount : 0
+  const first = !askedOnce.has(key)
+  const from = first ? 0 : takenCount
   askedOnce.add(key)
   const answer = await queryFn()
   const since = [...taken.values()].filter(({ n }) => n >= from)
   // Not every answer can be brought up to date by what was taken alone.
-  if (since.some(({ command }) => touchedBy(command).includes(String(queryKey[0]))))
+  if ((first && wasSentWhileOpening()) || since.some(({ command }) => touchedBy(command).includes(String(queryKey[0]))))
     setTimeout(() => void serverReads.invalidateQueries({ queryKey, exact: true }))
   return since.reduce<T>((value, { command, version }) => after(value, command, version), answer)
 }
@@ -141,6 +142,9 @@ export function followOutbox(): void {
   useOutbox.subscribe(({ conflicts }, before) => {
     for (const { command } of conflicts.filter((c) => !before.conflicts.includes(c)))
       for (const word of touchedBy(command)) void serverReads.invalidateQueries({ queryKey: [word] })
+  })
+  onGone((commands) => {
+    for (const word of commands.flatMap(touchedBy)) void serverReads.invalidateQueries({ queryKey: [word] })
   })
   onTaken(({ command, version }) => {
     for (const query of serverReads.getQueryCache().getAll()) {

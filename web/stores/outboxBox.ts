@@ -57,6 +57,11 @@ export class Box {
     return this.storing
   }
 
+  /** Whether any page of the device was done with an entry at that time or later. */
+  async doneSince(at: number): Promise<boolean> {
+    return (await this.storage).doneSince(at).catch(() => false)
+  }
+
   /** What lies in the box, another page's entries too; what is on its way there stays as it is here. */
   async read(): Promise<InBox> {
     const kept = new Map<string, Entry | Done>((await (await this.storage).read()).map((e) => [e.id, e]))

@@ -34,7 +34,7 @@ const MOST_AFTER = 100
 const MOST_SEEN_BYTES = 100_000
 
 export const done = (...entries: { id?: string; n?: number }[]): Done[] =>
-  entries.flatMap((e) => (e.id ? [{ id: e.id, n: e.n ?? 0, state: 'done' as const }] : []))
+  entries.flatMap((e) => (e.id ? [{ id: e.id, n: e.n ?? 0, state: 'done' as const, at: Date.now() }] : []))
 
 export const entryOf = (kept: Kept, n: number, rest: Pick<Entry, 'state'> & Partial<Entry>): Entry => ({
   ...kept,

@@ -35,6 +35,11 @@ export const tellTaken = taken.tell
 /** Be told of each command that the server has taken, before it leaves what waits; those of other pages of the device too. */
 export const onTaken = taken.add
 
+const gone = new Listeners<[Command[]]>()
+export const tellGone = gone.tell
+/** Be told of commands that waited and that another page is done with, without a word from it of what became of them. */
+export const onGone = gone.add
+
 const elsewhere = new Listeners<[SaveStop, number | undefined]>()
 export const tellElsewhere = elsewhere.tell
 /**

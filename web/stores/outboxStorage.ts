@@ -44,6 +44,8 @@ export interface Done {
   id: string
   n: number
   state: 'done'
+  /** When, by the clock of the device; earlier versions kept none. */
+  at?: number
 }
 
 // Named so by the first versions: what they kept is still read.
@@ -83,6 +85,8 @@ function journalled(): Entry[] {
 /** Where commands lie until they are sent. Each is a record of its own, so that two pages do not write over one another. */
 export interface OutboxStorage {
   read: () => Promise<Entry[]>
+  /** Whether any page of the device was done with an entry at that time or later. */
+  doneSince: (at: number) => Promise<boolean>
   /** All or none; on the disk when it is done. */
   write: (changes: (Entry | Done)[]) => Promise<void>
 }
@@ -90,6 +94,7 @@ export interface OutboxStorage {
 /** Where the browser has no such store, what stands in the journal is all there is. */
 const onlyJournal: OutboxStorage = {
   read: async () => journalled().sort(inOrder),
+  doneSince: async () => false,
   write: () => Promise.reject(new Error(say('there is no store'))),
 }
 
@@ -123,7 +128,12 @@ export async function openOutboxStorage(): Promise<OutboxStorage> {
   try {
     const db = await openDB('fold-sprig', 1, { upgrade: (d) => void d.createObjectStore(STORE, { keyPath: 'id' }) })
     await takeIn(db).catch(() => undefined)
-    return { read: () => read(db), write: (changes) => write(db, changes) }
+    return {
+      read: () => read(db),
+      doneSince: async (at) =>
+        ((await db.getAll(STORE)) as (Entry | Done)[]).some((e) => e.state === 'done' && (e.at ?? 0) >= at),
+      write: (changes) => write(db, changes),
+    }
   } catch {
     return onlyJournal
   }

@@ -13,12 +13,12 @@ import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
 import { applyToCache } from './fieldCache.ts'
 import { Box, type InBox } from './outboxBox.ts'
 import { conflictOf, done, entryInPlace, entryOf, isOfStop, notTakenEntry, type Conflict, type Kept, type StandsOn } from './outboxEntry.ts' // prettier-ignore
-import { isOwn, isShown, mayShow, noteOwn, noteShown, tellElsewhere, tellTaken, type SaveStop, type TakenElsewhere, type Told } from './outboxPages.ts' // prettier-ignore
+import { isOwn, isShown, mayShow, noteOwn, noteShown, tellElsewhere, tellGone, tellTaken, type SaveStop, type TakenElsewhere, type Told } from './outboxPages.ts' // prettier-ignore
 import { openVersionStore, type VersionStore } from './versionStore.ts'
 
 export { isOfStop } from './outboxEntry.ts'
 export type { Conflict, RecordConflict, Refused, StopConflict } from './outboxEntry.ts'
-export { onElsewhere, onTaken } from './outboxPages.ts'
+export { onElsewhere, onGone, onTaken } from './outboxPages.ts'
 
 interface OutboxState extends InBox {
   /** Commands that this browser could not store: only this open page has them. */
@@ -70,8 +70,17 @@ function show(command: SaveStop, id: string | undefined, after: string[], versio
 
 const readBox = async (set: Set): Promise<void> => {
   const inBox = await box?.read()
-  if (inBox) set(() => inBox)
+  if (!inBox) return
+  const before = useOutbox.getState().pending
+  set(() => inBox)
+  const known = new globalThis.Set(Object.values(inBox).flatMap((list: Kept[]) => list.flatMap((e) => [e.id, ...(e.after ?? [])]))) // prettier-ignore
+  const lost = before.filter((p) => p.id && !known.has(p.id))
+  if (lost.length > 0) tellGone(lost.map((p) => p.command))
 }
+
+/** The page before this one was still sending while this one was being opened: what was asked for ahead may be older. */
+let sentMeanwhile = false
+export const wasSentWhileOpening = (): boolean => sentMeanwhile
 
 /** Not the command's fault: it is sent later. Nobody is signed in, it took too long, or it was too often. */
 const LATER = new globalThis.Set([401, 408, 425, 429])
@@ -298,7 +307,12 @@ export async function openOutbox(): Promise<void> {
   await moveEarlier()
   const versions = await versionStore.read().catch(() => ({}))
   set((s) => ({ versions: { ...versions, ...s.versions } }))
-  if (!('BroadcastChannel' in globalThis)) return
+  if ('BroadcastChannel' in globalThis) listen()
+  // Asked when the others are heard: what they are done with from now on they say.
+  sentMeanwhile = await box.doneSince(performance.timeOrigin)
+}
+
+function listen(): void {
   others = new BroadcastChannel('fold-sprig-outbox')
   let soon: ReturnType<typeof setTimeout> | undefined
   others.onmessage = ({ data }: MessageEvent<Told>) => {

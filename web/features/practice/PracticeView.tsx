@@ -83,7 +83,10 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
       <TrainerSets onOpen={beginSet} />
     </>
   ) : !shown ? (
-    <p className="text-ink-soft">{problem || say('Drawing …')}</p>
+    <>
+      <h1 className="text-2xl">{say('Practice')}</h1>
+      <p className="mt-1 text-ink-soft">{problem || say('Drawing …')}</p>
+    </>
   ) : shown.is === 'question' ? (
     <AskedQuestion
       key={at}

@@ -59,9 +59,16 @@ test('dairy goats: the year shows where growth and needs part, by the means of t
   await year.getByLabel('Means of the place, a CSV file').setInputFiles(file(rows.slice(1)))
   await expect(year.getByRole('alert')).toContainText('There are 11 rows below the names')
   await year.getByLabel('Means of the place, a CSV file').setInputFiles(file(rows))
-  await expect(year).toContainText('Temperatures and rain: the file of this place.')
+  await expect(year).toContainText('Temperatures and rain: means of this place, typed or from a file.')
   await page.reload()
-  await expect(year).toContainText('Temperatures and rain: the file of this place.')
+  await expect(year).toContainText('Temperatures and rain: means of this place, typed or from a file.')
+  await year.getByText('Type the twelve means').click()
+  const july = year.getByRole('group', { name: 'Rain of the month, mm' }).getByLabel('July')
+  await expect(july).toHaveValue('80')
+  await july.fill('5')
+  await page.reload()
+  await year.getByText('Type the twelve means').click()
+  await expect(july).toHaveValue('5')
   await year.getByRole('button', { name: 'Back to the simulated ones' }).click()
   await expect(year).toContainText('simulated normals of the region')
 
@@ -79,18 +86,23 @@ test('money is reckoned at the prices that somebody types, and they stay', async
   const ground = page.getByRole('region', { name: 'Ground, weeds and money' })
   await ground.getByText('At your own prices').click()
   for (const [label, value] of [
-    ['Grain, a tonne of dry matter', '200'],
-    ['Protein meal, a tonne of dry matter', '500'],
-    ['Forage that is eaten, a tonne of dry matter', '90'],
-    ['Weed control, a hectare', '40'],
+    ['Grain, dry matter, /t', '200'],
+    ['Protein meal, dry matter, /t', '500'],
+    ['Forage that is eaten, dry matter, /t', '90'],
+    ['Weed control, /ha', '40'],
     ['It kills, %', '80'],
   ] as const)
     await ground.getByLabel(label).fill(value)
-  await expect(ground).toContainText(/a tonne of dry matter of this growth is worth about \d{3} as feed/)
+  await expect(ground).toContainText(/dry matter of this growth is worth about \d{3}\/t as feed/)
   await expect(ground).toContainText(/against 50 it has to save: it /)
   await page.reload()
   await ground.getByText('At your own prices').click()
   await expect(ground.getByLabel('It kills, %')).toHaveValue('80')
+  // What the law of the place names is typed once, and stands on the client's pages.
+  await ground.getByLabel(/^Noxious weeds by law/).fill('Tansy ragwort, Cirsium arvense, whatsit')
+  await expect(ground.getByTestId('noxious-here')).toContainText(/Not understood in that list: whatsit/)
+  await page.goto((await weighUp('Harm walk and count')).replace('weigh-up', 'hand-over'))
+  await expect(page.getByTestId('noxious-here').first()).toContainText(/On the list of noxious weeds of this place/)
 })
 
 test('hay makers and a native strip: each page opens with the answer to its own question', async ({ page }) => {

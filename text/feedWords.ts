@@ -4,7 +4,13 @@ import type { FeedNote } from '@/core/assess/feed/meetsNeeds.ts'
 import type { EnergyUnit } from '@/core/assess/feed/needs.ts'
 import type { FeedBasis } from '@/core/assess/feed/walkedFeed.ts'
 import type { Walked } from '@/core/assess/feed/walkedStates.ts'
+import type { ClipFactor } from '@/core/assess/feed/clipFactors.ts'
+import type { ForageClass } from '@/core/assess/feed/forageClass.ts'
+import type { MassBy } from '@/core/assess/feed/mixtureFeed.ts'
 import { say } from './say.ts'
+
+/** Two-sided 95 % of a normal distribution. */
+const Z = 1.96
 
 const states: Record<FeedState, () => string> = {
   leafy: () => say('leafy'),
@@ -82,3 +88,33 @@ const heats: Record<HeatCode, () => string> = {
 }
 /** What heat in a stack asks for. */
 export const heatWords = (code: HeatCode): string => heats[code]()
+
+const classes: Record<ForageClass, () => string> = {
+  legume: () => say('legumes'),
+  'cool-grass': () => say('cool-season grasses'),
+  'warm-grass': () => say('warm-season grasses'),
+  forb: () => say('forbs'),
+  browse: () => say('browse'),
+}
+
+/** What the shares of a mixture stand on. @param figure writes a number in the reader's language */
+export function massByWords(massBy: MassBy, figure: (n: number) => string): string {
+  if (massBy.by === 'weight') return say('Its shares are of dry matter.')
+  if (massBy.by === 'guess')
+    return say(
+      'Shares of points stand for shares of dry matter, a guess that may be off by up to half for each kind of forage; clips would tell.',
+    )
+  const { stops, of } = massBy.factors
+  const factors = (Object.entries(of) as [ForageClass, ClipFactor][]).map(([c, { log, sd }]) =>
+    say('{{kind}} {{times}} ({{low}} to {{high}})', {
+      kind: classes[c](),
+      times: figure(Math.exp(log)),
+      low: figure(Math.exp(log - Z * sd)),
+      high: figure(Math.exp(log + Z * sd)),
+    }),
+  )
+  return say(
+    'Shares of points are turned into dry matter by {{n}} stops that were clipped and sorted as well (ratio estimate, Cochran 1977), times {{factors}}; what they do not tell of, by a guess that may be off by up to half.',
+    { n: stops, factors: factors.join(', ') },
+  )
+}

@@ -57,6 +57,7 @@ const words: Record<string, () => string> = {
   vet: () => say('Veterinarian'),
   vetPhone: () => say('Telephone of the veterinarian'),
   poisonLine: () => say('Poison line'),
+  noxious: () => say('Noxious weeds by law of this place'),
   checks: () => say('Checks'),
   runners: () => say('Runners pulled'),
 }

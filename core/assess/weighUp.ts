@@ -1,4 +1,5 @@
-import { mixtureFeedOf, type MixtureFeed } from './feed/mixtureFeed.ts'
+import { clipFactors } from './feed/clipFactors.ts'
+import { mixtureFeedOf, type MassBy, type MixtureFeed } from './feed/mixtureFeed.ts'
 import { walkedStates, type Walked } from './feed/walkedStates.ts'
 import { harmFindings, type HarmFindings } from './harm/harmFindings.ts'
 import type { Plant } from '../flora/flora.ts'
@@ -20,15 +21,21 @@ export interface WeighUp {
  * Everything a round says, from its stops.
  *
  * @param random makes a fresh seeded source per use, so that each figure is the same each time it is shown
+ * @param clipped rounds of hand-sorted clips of the same paddock, the one to be asked first in front
  * @returns undefined while nothing is counted
  */
-export function weighUp(round: Round, plants: Map<string, Plant>, random: () => () => number): WeighUp | undefined {
+export function weighUp(
+  round: Round,
+  plants: Map<string, Plant>,
+  random: () => () => number,
+  clipped: readonly Round[] = [],
+): WeighUp | undefined {
   const named = namedLetters(round)
   const together = tallied(countedStops(round), named)
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
-  const ofDryMatter = countingMethods[round.method].sward?.ofDryMatter === true
-  const feed = (at: Walked) => mixtureFeedOf(together, plants, at, random(), ofDryMatter)
+  const massBy = massOf(round, plants, clipped)
+  const feed = (at: Walked) => mixtureFeedOf(together, plants, at, random(), massBy)
   const [walked, leafy, headed] = [
     feed(walkedStates(round)),
     feed({ by: 'state', state: 'leafy' }),
@@ -39,4 +46,11 @@ export function weighUp(round: Round, plants: Map<string, Plant>, random: () => 
     harm: harmFindings(made, plants, isFirstHit(round.method) ? 'points' : 'cover', round.paddock.region),
     feed: walked && leafy && headed && { walked, leafy, headed },
   }
+}
+
+/** How the amounts of a round stand for dry matter. */
+function massOf(round: Round, plants: Map<string, Plant>, clipped: readonly Round[]): MassBy {
+  if (countingMethods[round.method].sward?.ofDryMatter) return { by: 'weight' }
+  const factors = clipped.map((c) => clipFactors(round, c, plants)).find((f) => f !== undefined)
+  return factors ? { by: 'clips', factors } : { by: 'guess' }
 }

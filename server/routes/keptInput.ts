@@ -102,6 +102,7 @@ export class ContactsInput implements Contacts {
   @IsOptional() @IsString() @MaxLength(200) vet?: string
   @IsOptional() @IsString() @MaxLength(60) vetPhone?: string
   @IsOptional() @IsString() @MaxLength(60) poisonLine?: string
+  @IsOptional() @IsString() @MaxLength(4000) noxious?: string
 }
 
 class NormalsInput implements Normals {

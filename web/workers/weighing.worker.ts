@@ -10,7 +10,7 @@ let plants = new Map<string, Plant>()
 const api = {
   open: (list: Plant[]): void => void (plants = new Map(list.map((p) => [p.id, p]))),
   // A fixed seed: the same counts always show the same figures.
-  weigh: (round: Round): WeighUp | undefined => weighUp(round, plants, () => randomLcg(1)),
+  weigh: (round: Round, clipped: Round[]): WeighUp | undefined => weighUp(round, plants, () => randomLcg(1), clipped),
 }
 
 export type WeighingApi = typeof api

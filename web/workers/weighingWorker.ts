@@ -28,5 +28,6 @@ export function weigher(): Promise<Comlink.Remote<WeighingApi>> {
   return opened!.api
 }
 
-/** Everything a round says, worked out beside the page; undefined while nothing is counted. */
-export const weigh = async (round: Round): Promise<WeighUp | undefined> => (await weigher()).weigh(round)
+/** Everything a round says, worked out beside the page; undefined while nothing is counted. @param clipped of its paddock */
+export const weigh = async (round: Round, clipped: Round[] = []): Promise<WeighUp | undefined> =>
+  (await weigher()).weigh(round, clipped)

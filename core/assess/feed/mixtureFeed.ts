@@ -3,6 +3,7 @@ import { randomNormal } from 'd3-random'
 import type { Feed, FeedRange, Plant } from '../../flora/flora.ts'
 import { tallied, type NamedLetters, type StopTally, type Tallied } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
+import type { ClipFactors } from './clipFactors.ts'
 import { drawStops, drawSums, MANY_STOPS } from './drawStops.ts'
 import { energyFromTdn } from './energy.ts'
 import { feedIn, feedStates, mixedRange, statesOfMonth, type FeedState } from './feedStates.ts'
@@ -44,6 +45,8 @@ export interface MixtureFeed {
   draws: FeedDraws
   /** Share of each class of forage in what has a value, 0 to 1. */
   classes: ClassShares
+  /** How shares came to be of dry matter: by weight, by stops that were clipped as well, or by a guess. */
+  massBy: MassBy
   /** The growth it is judged at. */
   at: Walked
   /** Share of the plants counted whose feed value is known, 0 to 1. */
@@ -53,6 +56,9 @@ export interface MixtureFeed {
   /** Of the ranges of feed, not of the descriptions of the plants. */
   sources: string[]
 }
+
+export type MassBy = { by: 'weight' } | { by: 'clips'; factors: ClipFactors } | { by: 'guess' }
+const GUESS: MassBy = { by: 'guess' }
 
 const DRAWS = 5000
 /** Enough for what it would be at another growth, which nothing is held against. */
@@ -90,8 +96,10 @@ function rangeAt(plant: Fed, at: Walked): (u: number) => FeedRange {
  * stand in one season on one soil, so they are drawn together: one ripeness per draw, even over the range, protein falling
  * as fibre rises. Drawing each plant alone would promise too much.
  *
- * Shares of points or cover stand for shares of dry matter by a guess that has an error: each class of forage may weigh a
- * quarter more or less than its share (`HIT_TO_MASS`); clips and dry-weight ranks weigh what they say. Bare ground, litter and plants without values are left out and named.
+ * Shares of points or cover stand for shares of dry matter by what stops say that were clipped as well (`clipFactors`); a
+ * class that they do not tell of, by a guess that has an error: it may weigh up to half as much more or less than its
+ * share (`HIT_TO_MASS`). Clips and dry-weight ranks weigh what they say. Bare ground, litter and plants without values are
+ * left out and named.
  *
  * Many stops (300 and more) are drawn by the normal distribution of their sums.
  *
@@ -108,13 +116,13 @@ export function mixtureFeed(
   return mixtureFeedOf(tallied(stops, named), plants, at, random)
 }
 
-/** The same from amounts put together before. @param ofDryMatter the amounts are weights, or stand for them */
+/** The same from amounts put together before. @param massBy how an amount stands for dry matter */
 export function mixtureFeedOf(
   { taxa, amounts }: Tallied,
   plants: Map<string, Plant>,
   at: Walked,
   random: () => number,
-  ofDryMatter = false,
+  massBy = GUESS,
 ): MixtureFeed | undefined {
   const met = taxa.filter((t) => t !== BARE && t !== LITTER)
   const valued = met.filter((t) => plants.get(t)?.feed).sort()
@@ -132,11 +140,13 @@ export function mixtureFeedOf(
   const adf: number[] = []
   const rfv: number[] = []
   const wanted = at.by === 'state' ? DRAWS_BESIDE : DRAWS
+  const measured = massBy.by === 'clips' ? massBy.factors.of : {}
+  const factors = heard.map((c) => measured[c] ?? { log: 0, sd: HIT_TO_MASS })
   const classIndex = classOf.map((c) => heard.indexOf(c))
   for (let d = 0; d < wanted; d++) {
     const weights = drawn()
-    if (!ofDryMatter) {
-      const weighs = heard.map(() => Math.exp(HIT_TO_MASS * normal()))
+    if (massBy.by !== 'weight') {
+      const weighs = factors.map(({ log, sd }) => Math.exp(log + sd * normal()))
       for (let j = 0; j < weights.length; j++) weights[j]! *= weighs[classIndex[j]!]!
     }
     const total = weights.reduce((a, b) => a + b, 0)
@@ -179,6 +189,7 @@ export function mixtureFeedOf(
     ndfPct: summary(draws.ndfPct),
     rfv: summary(rfv),
     classes,
+    massBy,
     at,
     known: all / amount(met),
     leftOut: met.filter((t) => !plants.get(t)?.feed),

@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { keptFrom, shownIn, unitName, unitSystems, type Quantity } from '@/core/records/units.ts'
 
-const quantities: Quantity[] = ['area', 'perArea', 'way', 'length', 'weight', 'energy', 'height']
+const quantities: Quantity[] = ['area', 'perArea', 'way', 'length', 'weight', 'energy', 'height', 'costPerArea', 'costPerWeight'] // prettier-ignore
 
 describe('units that are read and typed', () => {
   // NIST Special Publication 811 (2008), appendix B.8, to the figures printed there, from memory.
@@ -13,6 +13,8 @@ describe('units that are read and typed', () => {
     ['a pound', 'weight', 0.4535924],
     ['a megacalorie in a pound', 'energy', 2.204623],
     ['an inch', 'height', 2.54],
+    ['a dollar an acre', 'costPerArea', 2.471054],
+    ['a dollar a short ton', 'costPerWeight', 1.102311],
   ] as const)('%s is what the tables say', (_says, of, kept) => {
     expect(shownIn(of, kept, 'us')).toBeCloseTo(1, 5)
     expect(keptFrom(of, 1, 'us')).toBeCloseTo(kept, 5)
@@ -32,7 +34,27 @@ describe('units that are read and typed', () => {
 
   it('metric is what is kept', () => {
     for (const of of quantities) expect(shownIn(of, 12.34, 'metric')).toBe(12.34)
-    expect(quantities.map((q) => unitName(q, 'metric'))).toEqual(['ha', 'kg/ha', 'm', 'm', 'kg', 'Mcal/kg', 'cm'])
-    expect(quantities.map((q) => unitName(q, 'us'))).toEqual(['acres', 'lb/acre', 'yd', 'ft', 'lb', 'Mcal/lb', 'in'])
+    expect(quantities.map((q) => unitName(q, 'metric'))).toEqual([
+      'ha',
+      'kg/ha',
+      'm',
+      'm',
+      'kg',
+      'Mcal/kg',
+      'cm',
+      '/ha',
+      '/t',
+    ])
+    expect(quantities.map((q) => unitName(q, 'us'))).toEqual([
+      'acres',
+      'lb/acre',
+      'yd',
+      'ft',
+      'lb',
+      'Mcal/lb',
+      'in',
+      '/acre',
+      '/ton',
+    ])
   })
 })

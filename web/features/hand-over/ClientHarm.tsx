@@ -18,6 +18,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { listed, say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
+import { NoxiousHere } from '../../entities/round/NoxiousHere.tsx'
 import { CallFirst } from './Signed.tsx'
 
 const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
@@ -231,6 +232,7 @@ export function ClientHarm({ round, weighed, lab, animal, contacts }: Props) {
           />
         </p>
       ) : null}
+      <NoxiousHere list={contacts?.noxious} made={made} />
       <NotFound round={round} harm={harm} />
       <CallFirst contacts={contacts} />
     </section>

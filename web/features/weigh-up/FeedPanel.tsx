@@ -1,4 +1,4 @@
-import { hayWords, walkedWords } from '@/text/feedWords.ts'
+import { hayWords, massByWords, walkedWords } from '@/text/feedWords.ts'
 import { asHay, hayDesignation } from '@/core/assess/feed/hay.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
 import { useHerd } from '../../entities/round/herd.ts'
@@ -7,7 +7,6 @@ import { useState, type ReactNode } from 'react'
 import { ToggleGroup } from 'radix-ui'
 import type { Estimate } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Round } from '@/core/records/round.ts'
-import { countingMethods } from '@/core/methods/index.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent } from '../../parts/words.ts'
 import { Word } from '../../parts/Word.tsx'
@@ -155,11 +154,7 @@ export function FeedPanel({ round, feed }: { round: Round; feed: WeighUp['feed']
                         leftOut: made.leftOut.map((t) => taxonName(t, byId)).join(', '),
                       })
                     : '',
-                shares: countingMethods[round.method].sward?.ofDryMatter
-                  ? say('Its shares are of dry matter.')
-                  : say(
-                      'Shares of points stand for shares of dry matter, a guess that may be off by a quarter for each kind of forage; clips would tell.',
-                    ),
+                shares: massByWords(made.massBy, (n) => fixed(n, 2)),
                 sources: made.sources.join('; '),
               },
             )}

@@ -7,18 +7,29 @@ import type { Composition } from '@/core/survey/composition.ts'
 import { moneyWords, renewalWords, weedVerdictWords } from '@/text/groundWords.ts'
 import { usePrices, type Prices } from '../../entities/round/prices.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
+import { useContacts } from '../../entities/round/herd.ts'
+import { NoxiousHere } from '../../entities/round/NoxiousHere.tsx'
 import { useWanted } from '../../entities/round/useWanted.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
-import { rateWords } from '../../parts/units.ts'
+import { forField, inUnits, rateWords, typedIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { Nitrogen, Stems } from './GroundParts.tsx'
 import { Say } from '../../language/Say.tsx'
 
-function Price({ of, label, most }: { of: keyof Prices; label: string; most: number }) {
+interface PriceProps {
+  of: keyof Prices
+  label: string
+  most: number
+  /** Where the figure depends on the units that are read. */
+  per?: 'costPerArea' | 'costPerWeight' | 'perArea'
+}
+
+function Price({ of, label, most, per }: PriceProps) {
   const { prices, set } = usePrices()
+  const kept = prices[of]
   return (
-    <Labelled label={label}>
+    <Labelled label={per ? `${label}, ${unitOf(per)}` : label}>
       {(id) => (
         <input
           id={id}
@@ -26,16 +37,38 @@ function Price({ of, label, most }: { of: keyof Prices; label: string; most: num
           min={0}
           max={most}
           step="any"
-          value={prices[of] ?? ''}
+          value={kept === undefined ? '' : per ? forField(per, kept) : kept}
           onChange={(e) => {
             const n = Number(e.target.value)
             if (e.target.value === '') set({ [of]: undefined })
-            else if (Number.isFinite(n) && n >= 0 && n <= most) set({ [of]: n })
+            else if (Number.isFinite(n) && n >= 0 && n <= most) set({ [of]: per ? typedIn(per, n) : n })
           }}
           className={inputClass}
         />
       )}
     </Labelled>
+  )
+}
+
+/** The list that law keeps for this place, typed in; it holds for every paddock of the holding. */
+function Noxious({ holdingId, made }: { holdingId: string; made: Composition }) {
+  const { data: known, change, problem } = useContacts(holdingId)
+  return (
+    <fieldset disabled={problem !== undefined} className="mt-2">
+      <Labelled label={say('Noxious weeds by law of this place, by any name, a comma between them')}>
+        {(id) => (
+          <textarea
+            id={id}
+            rows={2}
+            maxLength={4000}
+            value={known?.noxious ?? ''}
+            onChange={(e) => change({ noxious: e.target.value || undefined })}
+            className={`${inputClass} py-2`}
+          />
+        )}
+      </Labelled>
+      <NoxiousHere list={known?.noxious} made={made} />
+    </fieldset>
   )
 }
 
@@ -104,43 +137,46 @@ export function GroundPanel({ round, made, feed }: { round: Round; made: Composi
         />
       ) : null}
       <Stems round={round} made={made} />
+      <Noxious holdingId={round.paddock.holdingId} made={made} />
       <details className="mt-2">
         <summary className="min-h-11 py-2 font-semibold text-culm">{say('At your own prices')}</summary>
         <p className="text-ink-soft">{say('In any one money. What is typed stays on this device.')}</p>
         <div className="mt-2 grid items-end gap-3 sm:grid-cols-2">
-          <Price of="forage" label={say('Forage that is eaten, a tonne of dry matter')} most={10_000} />
-          <Price of="control" label={say('Weed control, a hectare')} most={100_000} />
+          <Price of="forage" label={say('Forage that is eaten, dry matter')} per="costPerWeight" most={10_000} />
+          <Price of="control" label={say('Weed control')} per="costPerArea" most={100_000} />
           <Price of="killPct" label={say('It kills, %')} most={100} />
           <Price of="controlYears" label={say('It holds, years')} most={20} />
         </div>
         {weed ? (
           <p className="mt-2">
             {say(
-              'Weeds are {{share}} of the sward and cost {{low}} to {{high}} a hectare of forage over the years that control holds, against {{needed}} it has to save: {{verdict}}.',
+              'Weeds are {{share}} of the sward and cost {{low}} to {{high}}{{each}} of forage over the years that control holds, against {{needed}} it has to save: {{verdict}}.',
               {
                 share: percent(weeds.estimate),
-                low: moneyWords(weed.loss[0]),
-                high: moneyWords(weed.loss[1]),
-                needed: moneyWords(weed.needed),
+                low: moneyWords(inUnits('costPerArea', weed.loss[0])),
+                each: unitOf('costPerArea'),
+                high: moneyWords(inUnits('costPerArea', weed.loss[1])),
+                needed: moneyWords(inUnits('costPerArea', weed.needed)),
                 verdict: weedVerdictWords(weed.verdict),
               },
             )}
           </p>
         ) : null}
         <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
-          <Price of="sowing" label={say('Sowing, a hectare')} most={100_000} />
+          <Price of="sowing" label={say('Sowing')} per="costPerArea" most={100_000} />
           <Price of="sowingYears" label={say('It lasts, years')} most={50} />
           <Price of="failsPct" label={say('Chance that it fails, %')} most={99} />
           <Price of="interestPct" label={say('Interest a year, %')} most={50} />
-          <Price of="gainKgPerHa" label={say('Dry matter more in a year, kg/ha')} most={20_000} />
+          <Price of="gainKgPerHa" label={say('Dry matter more in a year')} per="perArea" most={20_000} />
         </div>
         {money ? (
           <p className="mt-2">
             {say(
-              'Sowing costs {{cost}} a hectare and year, failures in it, and brings {{gain}}: {{verdict}}. It pays from {{even}} more in a year.',
+              'Sowing costs {{cost}}{{each}} and year, failures in it, and brings {{gain}}: {{verdict}}. It pays from {{even}} more in a year.',
               {
-                cost: moneyWords(money.cost),
-                gain: moneyWords(money.gain),
+                cost: moneyWords(inUnits('costPerArea', money.cost)),
+                each: unitOf('costPerArea'),
+                gain: moneyWords(inUnits('costPerArea', money.gain)),
                 verdict: weedVerdictWords(money.worth),
                 even: rateWords(money.evenKgPerHa),
               },
@@ -148,15 +184,15 @@ export function GroundPanel({ round, made, feed }: { round: Round; made: Composi
           </p>
         ) : null}
         <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
-          <Price of="grain" label={say('Grain, a tonne of dry matter')} most={10_000} />
-          <Price of="meal" label={say('Protein meal, a tonne of dry matter')} most={10_000} />
+          <Price of="grain" label={say('Grain, dry matter')} per="costPerWeight" most={10_000} />
+          <Price of="meal" label={say('Protein meal, dry matter')} per="costPerWeight" most={10_000} />
         </div>
         {hay !== undefined ? (
           <p className="mt-2">
             {say(
-              'By protein and energy at those prices (Petersen 1932) a tonne of dry matter of this growth is worth about {{value}} as feed, before cutting, waste and haulage.',
+              'By protein and energy at those prices (Petersen 1932) dry matter of this growth is worth about {{value}} as feed, before cutting, waste and haulage.',
               {
-                value: moneyWords(hay),
+                value: `${moneyWords(inUnits('costPerWeight', hay))}${unitOf('costPerWeight')}`,
               },
             )}
           </p>

@@ -3,19 +3,73 @@ import { dailyNeeds } from '@/core/assess/feed/needs.ts'
 import { useShare } from '@/core/assess/grazing/sward.ts'
 import { readNormals } from '@/core/assess/season/readNormals.ts'
 import { yearPlan } from '@/core/assess/season/year.ts'
+import type { Normals } from '@/core/records/management.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { fillerWords, normalsProblemWords } from '@/text/seasonWords.ts'
 import { useManagement } from '../../entities/round/herd.ts'
 import { useGrazing } from '../../entities/round/useGrazing.ts'
-import { monthRuns } from '../../parts/words.ts'
+import { monthNames, monthRuns } from '../../parts/words.ts'
 import { forField, massFigure, typedIn, unitOf } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { NumberInput } from './HerdNeeds.tsx'
 import { YearChart } from './YearChart.tsx'
 
+/** A row of twelve figures, each under the name of its month. */
+function Months({ label, values, min, max, onChange }: MonthsProps) {
+  return (
+    <fieldset>
+      <legend className="text-ink-soft">{label}</legend>
+      <div className="grid grid-cols-4 gap-1 sm:grid-cols-6">
+        {monthNames().map((month, i) => (
+          <NumberInput
+            key={month}
+            label={month}
+            value={values[i]!}
+            min={min}
+            max={max}
+            onChange={(n) => onChange(values.map((v, j) => (j === i ? n : v)))}
+          />
+        ))}
+      </div>
+    </fieldset>
+  )
+}
+
+interface MonthsProps {
+  label: string
+  values: readonly number[]
+  min: number
+  max: number
+  onChange: (values: number[]) => void
+}
+
+/** Monthly means by hand; they begin as what is drawn now. */
+function TypedNormals({ normals, onChange }: { normals: Normals; onChange: (n: Normals) => void }) {
+  const { meanC, rainMm } = normals
+  const rounded = (list: readonly number[]) => list.map((n) => Number(n.toFixed(1)))
+  return (
+    <>
+      <Months
+        label={say('Mean temperature, °C')}
+        values={rounded(meanC)}
+        min={-60}
+        max={50}
+        onChange={(to) => onChange({ ...normals, meanC: to, rainMm: rounded(rainMm) })}
+      />
+      <Months
+        label={say('Rain of the month, mm')}
+        values={rounded(rainMm)}
+        min={0}
+        max={2000}
+        onChange={(to) => onChange({ ...normals, rainMm: to, meanC: rounded(meanC) })}
+      />
+    </>
+  )
+}
+
 /** Monthly means of the place from a file of somebody's own. */
-function OwnNormals({ paddockId, latitude }: { paddockId: string; latitude: number }) {
+function OwnNormals({ paddockId, now }: { paddockId: string; now: Normals }) {
   const { data, change, problem: unread } = useManagement(paddockId)
   const [problem, setProblem] = useState('')
   const take = async (file: File | undefined) => {
@@ -23,7 +77,7 @@ function OwnNormals({ paddockId, latitude }: { paddockId: string; latitude: numb
     const read = readNormals(await file.text())
     if ('code' in read) return setProblem(normalsProblemWords(read))
     setProblem('')
-    change({ normals: { ...read, latitude: data?.normals?.latitude ?? latitude } })
+    change({ normals: { ...read, latitude: now.latitude } })
   }
   return (
     <fieldset disabled={unread !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
@@ -54,6 +108,10 @@ function OwnNormals({ paddockId, latitude }: { paddockId: string; latitude: numb
           </button>
         </>
       ) : null}
+      <details className="sm:col-span-2">
+        <summary className="min-h-11 py-2 font-semibold text-culm">{say('Type the twelve means')}</summary>
+        <TypedNormals normals={now} onChange={(normals) => change({ normals })} />
+      </details>
       {problem ? (
         <p role="alert" className="font-semibold text-harm sm:col-span-2">
           {problem}
@@ -127,14 +185,14 @@ export function SeasonPanel({ round, made }: { round: Round; made: Composition }
           />
         ) : null}
       </fieldset>
-      <OwnNormals paddockId={round.paddockId} latitude={normals.latitude} />
+      <OwnNormals paddockId={round.paddockId} now={normals} />
       <p className="mt-1 text-ink-soft">
         {say(
           'Growth by temperature (Yan & Hunt 1999), water in the ground (Thornthwaite 1948; Thornthwaite & Mather 1955) and light (Fitzpatrick & Nix 1970), with the flush of stems in spring and the rest after it, from memory. Nitrogen and grazing are not in it. {{where}} {{yield}}',
           {
             where: simulated
               ? say('Temperatures and rain: simulated normals of the region, from no real place.')
-              : say('Temperatures and rain: the file of this place.'),
+              : say('Temperatures and rain: means of this place, typed or from a file.'),
             yield: measuredYield ? '' : say('The yield of the year is a guess by region.'),
           },
         )}

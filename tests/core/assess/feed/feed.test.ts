@@ -78,11 +78,11 @@ describe('feed of a mixture', () => {
 
   it('points are a guess of dry matter, weights are not: a mixture of two classes ranges wider by points', () => {
     const stops = [1, 2, 3].map((i) => stop(i, { timothy: 12, 'white-clover': 8 }))
-    const wide = (ofDryMatter: boolean) => {
-      const { ndfPct } = mixtureFeedOf(tallied(stops, {}), plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.5), ofDryMatter)! // prettier-ignore
+    const wide = (by: 'guess' | 'weight') => {
+      const { ndfPct } = mixtureFeedOf(tallied(stops, {}), plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.5), { by })! // prettier-ignore
       return ndfPct.high - ndfPct.low
     }
-    expect(wide(false)).toBeGreaterThan(wide(true) * 1.05)
+    expect(wide('guess')).toBeGreaterThan(wide('weight') * 1.05)
   })
 
   it('leaves out what has no value on file and says so', () => {

@@ -68,6 +68,7 @@ const lists = [
   'red, hairy; red, smooth; green, hairy; green, smooth; combination, hairy; combination, smooth',
   // close looks at a drawing
   'leaf, leaflet, leaflet tip, leaflet edge, leaflet veins, stipules, mark, stem, cut stem, split stem, from above, leaf face',
+  'bud, buds, bark, twig, split twig, winter, leaf stalk',
   'edge, veins, joint, root, claw edge, cut shoot, collar, base, upper face, under side, sheath, blade, midrib, crease, tip, smell',
 ].flatMap((l) => l.split(l.includes(';') ? '; ' : /, (?!000)/))
 

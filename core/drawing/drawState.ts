@@ -19,6 +19,7 @@ import { merged, type Drawing } from './mark.ts'
 import { baseColour, stemSection, vernation } from './shoot.ts'
 import { habit, rootKind } from './spread.ts'
 import { stemHairs, stemMarks } from './stem.ts'
+import { barkLook, budLook, budSet, leafKeep, petioleKnobs, twigInside, twigLook } from './woody.ts'
 
 const drawn: Record<string, Record<string, () => Drawing>> = {
   'life.form': lifeForm,
@@ -91,6 +92,13 @@ const drawn: Record<string, Record<string, () => Drawing>> = {
   'petiole.base': petioleBase,
   'leaf.section': leafSection,
   'leaflet.count': leafletCount,
+  'leaf.keep': leafKeep,
+  'bud.set': budSet,
+  'bud.look': budLook,
+  'twig.inside': twigInside,
+  'twig.look': twigLook,
+  'bark.look': barkLook,
+  'petiole.knobs': petioleKnobs,
   'seedleaf.shape': seedleafShape,
   'seedleaf.stalk': seedleafStalk,
   'seedleaf.hairs': seedleafHairs,

@@ -167,5 +167,9 @@ export const smell: Record<string, () => Drawing> = {
     const bulb = smoothClosed([[50, 36], [56, 46], [76, 62], [76, 82], [60, 92], [40, 92], [24, 82], [24, 62], [44, 46]])
     return [...waft(), { d: bulb, ink: 'paper' }, { d: bulb, ink: 'line' }, ...[-14, -5, 5, 14].map((dx) => brush([[50 + dx * 0.2, 42], [50 + dx * 1.3, 68], [50 + dx * 0.7, 91]], [0.8, 1.4, 0.8])), ...[-8, -2, 4, 9].map((dx) => brush([[50 + dx * 0.7, 92], [50 + dx, 96], [50 + dx * 1.4, 100]], [1.2, 0.9, 0.4]))]
   },
+  'bitter-almond': () => {
+    const stone = smoothClosed([[50, 36], [66, 50], [73, 70], [64, 90], [50, 97], [36, 90], [27, 70], [34, 50]])
+    return [...waft(), { d: stone, ink: 'sand' }, { d: stone, ink: 'line' }, ...[40, 47, 54, 61].map((x) => ({ d: smooth([[50 + (x - 50) * 0.3, 42], [x, 66], [50 + (x - 50) * 0.6, 92]]), ink: 'fine' as const })), ...([[42, 62], [57, 56], [60, 76], [45, 80], [51, 68]] as Point[]).map((at) => ({ d: circle(at, 1.8), ink: 'brush' as const }))]
+  },
   cucumber: () => [...waft(), { d: circle([50, 66], 32, 31), ink: 'leafDark' }, { d: circle([50, 66], 32, 31), ink: 'line' }, { d: circle([50, 66], 27, 26), ink: 'paper' }, ...Array.from({ length: 9 }, (_, i) => ({ d: smoothClosed(placed([[10, 0], [15, -2.4], [19, 0], [15, 2.4]], [50, 66], i * 40)), ink: 'line' as const }))],
 }

@@ -6,7 +6,10 @@ export type Stage = (typeof stages)[number]
 
 /** What harms: a toxin, a way of harming, or a disease whose cause is not known. */
 export const harmKinds = [
+  'abortion',
+  'aesculin',
   'awns',
+  'bitter-glycosides',
   'blister-beetles',
   'blister-sap',
   'bloat',
@@ -14,6 +17,7 @@ export const harmKinds = [
   'burs',
   'carboxyatractyloside',
   'cause-unknown',
+  'chewing-disease',
   'cicutoxin',
   'coniine',
   'coumarin',
@@ -24,12 +28,19 @@ export const harmKinds = [
   'ergot',
   'furanocoumarins',
   'grass-tetany',
+  'grayanotoxins',
+  'haemolysis',
   'heart-glycosides',
   'hypericin',
+  'hypoglycin',
   'impaction',
   'irritant-latex',
+  'isoquinoline-alkaloids',
+  'lantadenes',
   'liver-damage-and-sunburn',
   'milkweed-neurotoxins',
+  'muscle-damage',
+  'nicotine-alkaloids',
   'nitrate',
   'nitro-glycosides',
   'nitro-toxins',
@@ -47,6 +58,7 @@ export const harmKinds = [
   'ranunculin',
   'saponins-and-lectins',
   'selenium',
+  'sesquiterpene-lactones',
   'slobbers',
   'solanine',
   'sorghum-cystitis',
@@ -55,12 +67,15 @@ export const harmKinds = [
   'stinging-hairs',
   'stringhalt',
   'swainsonine',
+  'tannins',
+  'taxines',
   'thiaminase',
   'tremetol',
   'tropane-alkaloids',
   'tryptamine-alkaloids',
   'vetch-disease',
   'volatile-oils',
+  'walnut-laminitis',
   // What a reader wrote of an own plant before kinds were codes.
   'unclassified',
 ] as const
@@ -103,6 +118,10 @@ export const indications = [
   'hungry',
 ] as const
 export type Indication = (typeof indications)[number]
+
+/** Where a plant of the edge of the field stands: what a walk along the fence looks at. */
+export const edges = ['hedge', 'ditch', 'wood', 'planted'] as const
+export type Edge = (typeof edges)[number]
 
 /** Traits that rules of use read. Common practice, no source. */
 export const traits = [

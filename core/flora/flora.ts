@@ -1,5 +1,5 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
-import type { Indication, Stage, Trait } from './codes.ts'
+import type { Edge, Indication, Stage, Trait } from './codes.ts'
 import type { ControlAct, Exposure, HarmNote, Hazard } from './harm.ts'
 import type { EatenWord, Feed, Grazer, Regrowth, Turf } from './use.ts'
 
@@ -126,6 +126,8 @@ export interface Plant {
   ground: string[]
   /** What much of it says of the ground. */
   indicates?: Indication[]
+  /** Where it stands when it is of the edge of a field rather than of its sward. */
+  edge?: Edge[]
   traits?: Trait[]
   /** Heights in mm between which it is kept as turf, low and high. */
   mowMm?: [number, number]

@@ -14,6 +14,8 @@ export const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
 }
 const NOT_OF_REGION = 0.08
 const OUT_OF_SEASON = 0.4
+/** A plant of hedge, wood or garden, met in the sward itself. */
+const EDGE_TIMES = 0.35
 const SOWN_TIMES = 8
 const FOUND_TIMES = 4
 const NEIGHBOUR_TIMES = 3
@@ -70,7 +72,7 @@ export function priorFactors(plant: Plant, context: Context): PriorFactor[] {
 export function prior(compiled: CompiledFlora, context: Context): Float64Array {
   const weights = compiled.plants.map((plant) => {
     const anywhere = context.region ? 1 : regionWeight(plant, context)
-    return priorFactors(plant, context).reduce((w, f) => w * f.times, anywhere)
+    return priorFactors(plant, context).reduce((w, f) => w * f.times, anywhere * (plant.edge ? EDGE_TIMES : 1))
   })
   const total = weights.reduce((a, b) => a + b, 0)
   const out = new Float64Array(compiled.rows)

@@ -22,9 +22,11 @@ import {
   doseTimes,
   acutenesses,
   bestTimes,
+  edges,
   harmKinds,
   type Acuteness,
   type BestTime,
+  type Edge,
   indications,
   protectiveItems,
   traits,
@@ -155,6 +157,7 @@ export class PlantFile {
   @IsIn(['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'], { each: true })
   ground!: string[]
   @IsOptional() @IsArray() @IsIn(indications, { each: true }) indicates?: Indication[]
+  @IsOptional() @IsArray() @IsIn(edges, { each: true }) edge?: Edge[]
   @IsOptional() @IsArray() @IsIn(traits, { each: true }) traits?: Trait[]
   @IsOptional()
   @IsArray()

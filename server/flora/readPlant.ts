@@ -41,6 +41,7 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     months: file.months,
     ground: file.ground,
     ...(file.indicates ? { indicates: file.indicates } : {}),
+    ...(file.edge ? { edge: file.edge } : {}),
     ...(file.traits ? { traits: file.traits } : {}),
     characters,
     stages: stageCells,

@@ -30,6 +30,13 @@ const TITLES: Record<string, string> = {
   'leaf.margin': 'edge',
   'leaf.veins': 'veins',
   'node.look': 'joint',
+  'bud.look': 'bud',
+  'bud.set': 'buds',
+  'bark.look': 'bark',
+  'twig.look': 'twig',
+  'twig.inside': 'split twig',
+  'leaf.keep': 'winter',
+  'petiole.knobs': 'leaf stalk',
   'root.kind': 'root',
   'stipule.form': 'stipules',
   'leaflet.mark': 'mark',
@@ -48,7 +55,7 @@ const TELLING = {
   forb: ['stem.marks', 'stem.armour', 'sap', 'stem.hairs', 'node.look', 'leaf.mark', 'leaf.coat', 'smell', 'stem.section', 'leaf.veins', 'hairs.upper', 'hairs.lower', 'leaf.margin', 'stem.inside', 'root.kind', 'petiole.form', 'stem.ridges', 'root.colour'],
   sedge: ['stem.section', 'leaf.ranks', 'blade.tip', 'root.kind', 'stem.inside', 'sheath.margin'],
   rush: ['stem.inside', 'leaf.ranks', 'stem.section'],
-  shrub: ['leaf.margin', 'stem.armour', 'smell', 'leaf.coat', 'leaf.veins', 'hairs.upper', 'stem.hairs', 'hairs.lower'],
+  shrub: ['petiole.knobs', 'stem.armour', 'twig.inside', 'leaf.margin', 'bud.look', 'smell', 'twig.look', 'leaf.coat', 'leaf.keep', 'bud.set', 'leaf.veins', 'bark.look', 'hairs.upper', 'stem.hairs', 'hairs.lower'],
 }
 
 function stateInset(character: string, traits: Traits): Inset | undefined {

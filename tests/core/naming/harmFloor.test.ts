@@ -274,7 +274,7 @@ describe('strangers', () => {
       tried++
       if (identify(less, s.context ?? {}, observe(s.looks)).verdict.kind === 'named') given.push(s.is)
     }
-    expect(tried).toBe(200)
+    expect(tried).toBeGreaterThanOrEqual(flora.plants.length)
     expect(given.length / tried, given.join()).toBeLessThanOrEqual(0.015)
   }, 240_000)
 })

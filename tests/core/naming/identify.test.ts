@@ -88,14 +88,16 @@ describe('harm rule', () => {
     expect(name(looks).next[0]).toMatchObject({ decides: expect.any(String) as string })
   })
 
-  it('lists every toxic plant at or above 1 in 1,000 while nothing was seen', () => {
+  it('lists every toxic plant while nothing was seen', () => {
     const toxic = flora.plants.filter((p) => p.role === 'toxic').map((p) => p.id)
     expect(
       name([])
         .harmfulOpen.map((h) => h.plant)
         .sort(),
     ).toEqual(toxic.sort())
-    for (const h of name([]).harmfulOpen) expect(h.probability).toBeGreaterThanOrEqual(HARM_OPEN_FROM)
+    // What is rare and of the hedge lies below it, and is open because nothing speaks against it yet.
+    for (const h of name([]).harmfulOpen)
+      if (h.why !== 'few-contradictions') expect(h.probability).toBeGreaterThanOrEqual(HARM_OPEN_FROM)
   })
 
   it('a harmful plant may be named itself', () => {

@@ -70,7 +70,7 @@ const trunk = (marks: Drawing): Drawing => [
 ]
 const plate = (x: number, y: number, w: number, h: number): Drawing => {
   const outline = smoothClosed([[x, y + 2], [x + w * 0.5, y], [x + w, y + 3], [x + w - 1, y + h], [x + w * 0.4, y + h + 2], [x + 1, y + h - 1]])
-  return [{ d: outline, ink: 'leafDark' }, { d: outline, ink: 'line' }, brush([[x + w, y + 3], [x + w + 2, y + h * 0.5], [x + w - 1, y + h]], [1, 3, 1])]
+  return [{ d: outline, ink: 'rust' }, { d: outline, ink: 'line' }, brush([[x + w, y + 3], [x + w + 2, y + h * 0.5], [x + w - 1, y + h]], [1, 3, 1])]
 }
 
 /** The bark of an old stem. */

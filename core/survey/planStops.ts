@@ -1,6 +1,6 @@
 import type { Method } from '../records/method.ts'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
-import type { Plant, Region } from '../flora/flora.ts'
+import { abundanceWords, type Plant, type Region } from '../flora/flora.ts'
 import type { Figures } from './figures.ts'
 import type { KitItem, Pilot } from '../methods/method.ts'
 import { countingMethods } from '../methods/index.ts'
@@ -62,6 +62,14 @@ export const searchMetres = (perHa: number, stripWidthM: number, seenShare: numb
 export function lookFor(plants: Plant[], region: Region): Plant[] {
   const rank = (p: Plant) => ['common', 'frequent'].indexOf(p.regions[region] ?? '')
   return plants.filter((p) => p.role === 'toxic' && rank(p) >= 0).sort((a, b) => rank(a) - rank(b))
+}
+
+/** Harmful plants of fence, hedge, ditch and wood in a region, the commonest first: what a walk along the edge looks for. */
+export function lookAlongEdge(plants: Plant[], region: Region): Plant[] {
+  const rank = (p: Plant) => abundanceWords.indexOf(p.regions[region]!)
+  return plants
+    .filter((p) => p.role === 'toxic' && p.edge !== undefined && p.regions[region] !== undefined)
+    .sort((a, b) => rank(a) - rank(b))
 }
 
 /** What to carry: for the method, for naming, and where the sap of a plant that may be met burns. */

@@ -2,6 +2,7 @@ import type { HarmNote, Plant, Region } from '../../flora/flora.ts'
 import type { Composition, Share } from '../../survey/composition.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
 import { BARE, latinOf, letterOf, LITTER, type Taxon } from '../../records/taxon.ts'
+import { byHaste } from './kinds.ts'
 import { isOfPoisonousGenus } from './poisonousGenera.ts'
 
 /** A harmful plant that was met. */
@@ -33,6 +34,8 @@ export interface HarmFindings {
   notFound: string[]
   /** The other harmful plants of the book, rarer here; not met either. */
   rarerHere: string[]
+  /** Harmful plants of fence, hedge, ditch and wood in this region, which stops in the sward do not look at; the worst first. */
+  alongEdge: string[]
   bound: NoneFound
   /** Feed, turf and other plants that were met and can harm, whatever they are grown for; the most of them first. */
   cautions: HarmFound[]
@@ -70,11 +73,13 @@ export function harmFindings(
     const { taxon, stopsWith, ...share } = met.get(p.id)!
     return { plant: taxon, share, stopsWith, notes: p.harm }
   }
+  const isEdge = (p: Plant) => p.edge !== undefined && p.regions[region] !== undefined
   const atHome = (p: Plant) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
   return {
     found: toxic.filter((p) => met.has(p.id)).map(found),
     notFound: notMet.filter(atHome).map((p) => p.id),
-    rarerHere: notMet.filter((p) => !atHome(p)).map((p) => p.id),
+    rarerHere: notMet.filter((p) => !atHome(p) && !isEdge(p)).map((p) => p.id),
+    alongEdge: byHaste(notMet.filter(isEdge)).map((p) => p.id),
     bound: {
       ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
       ofStops: Math.min(1, noneFoundUpperBound(round.stops) / SEEN_SHARE),

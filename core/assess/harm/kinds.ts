@@ -220,6 +220,14 @@ export function hasteOf(plant: Plant): Haste {
   return own.some((n) => n.acute === 'adds-up') ? 'adds-up' : 'other'
 }
 
+/** Plants by how they harm, the worst first; the commoner before the rarer is the caller's to say. */
+export const byHaste = (plants: readonly Plant[]): Plant[] => plants.toSorted((a, b) => haste(a) - haste(b))
+
+const haste = (plant: Plant): number => {
+  const at = acutenesses.findIndex((a) => a === acutenessFor(plant))
+  return at < 0 ? acutenesses.length : at
+}
+
 /** Not known is worse than lessened: what nobody has told of may be as bad as the plant standing. */
 const ORDER: Record<FormWord, number> = { harmful: 2, unknown: 1, lessened: 0 }
 const worst = (words: FormWord[]): FormWord => words.reduce((a, b) => (ORDER[b] > ORDER[a] ? b : a))

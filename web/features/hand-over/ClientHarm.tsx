@@ -26,6 +26,8 @@ const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 const MOST = 6
 /** So many carriers are named with a danger. */
 const MOST_CARRIERS = 3
+/** So many of the plants of the edge are named. */
+const MOST_EDGE = 7
 
 /** A poison that was found: whom it harms, what shows and what is done first. */
 function Found({ found: f, stops }: { found: HarmFound; stops: number }) {
@@ -133,10 +135,11 @@ function NotJudged({ harm }: { harm: WeighUp['harm'] }) {
 }
 
 /** What was not met: named apart where it could not have been seen in this month. */
-function NotFound({ round, harm }: { round: Round; harm: WeighUp['harm'] }) {
+function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
   const month = Number(round.plannedOn.slice(5, 7))
   const grows = (id: string) => byId.get(id)!.months.includes(month)
+  const edge = harm.alongEdge.filter((id) => strikes(byId.get(id)!, animal))
   const named = (ids: string[]) => ids.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')
   const [growing, resting] = [harm.notFound.filter(grows), harm.notFound.filter((id) => !grows(id))]
   return (
@@ -160,6 +163,15 @@ function NotFound({ round, harm }: { round: Round; harm: WeighUp['harm'] }) {
         </>
       ) : null}
       {say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
+      {edge.length > 0
+        ? ` ${say(
+            'There could stand: {{names}}{{more}}. Walk the fence for them, and keep clippings and fallen branches out.',
+            {
+              names: named(edge.slice(0, MOST_EDGE)),
+              more: edge.length > MOST_EDGE ? say(' and {{n}} more', { n: edge.length - MOST_EDGE }) : '',
+            },
+          )}`
+        : ''}
     </p>
   )
 }
@@ -233,7 +245,7 @@ export function ClientHarm({ round, weighed, lab, animal, contacts }: Props) {
         </p>
       ) : null}
       <NoxiousHere list={contacts?.noxious} made={made} />
-      <NotFound round={round} harm={harm} />
+      <NotFound round={round} harm={harm} animal={animal} />
       <CallFirst contacts={contacts} />
     </section>
   )

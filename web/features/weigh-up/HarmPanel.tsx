@@ -107,6 +107,15 @@ export function HarmPanel({ round, weighed }: Props) {
         />{' '}
         {bound}.
       </p>
+      {harm.alongEdge.length > 0 ? (
+        <p className="mt-2">
+          <Say
+            text="<b>Not walked</b>: fence, hedge, ditch and under trees. There could stand: {{names}}."
+            values={{ names: harm.alongEdge.map((id) => inSentence(name(id))).join(', ') }}
+            components={{ b: <b /> }}
+          />
+        </p>
+      ) : null}
       <p className="mt-2">
         {say(
           '{{looksToBound}} stops with nothing would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',

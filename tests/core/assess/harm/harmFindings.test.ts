@@ -28,9 +28,9 @@ describe('harm of a round', () => {
   })
 
   it('every harmful plant of the book is either found or named as not found', () => {
-    const { found, notFound, rarerHere } = findings([...clean, ['tansy-ragwort', 'timothy']])
+    const { found, notFound, rarerHere, alongEdge } = findings([...clean, ['tansy-ragwort', 'timothy']])
     const toxic = flora.plants.filter((p) => p.role === 'toxic').map((p) => p.id)
-    expect([...found.map((f) => f.plant), ...notFound, ...rarerHere].sort()).toEqual(toxic.sort())
+    expect([...found.map((f) => f.plant), ...notFound, ...rarerHere, ...alongEdge].sort()).toEqual(toxic.sort())
     expect(found[0]).toMatchObject({ plant: 'tansy-ragwort', stopsWith: 1 })
     expect(found[0]!.notes.length).toBeGreaterThan(0)
     expect(found[0]!.share.interval).toBeDefined()
@@ -41,6 +41,16 @@ describe('harm of a round', () => {
     expect(notFound).toContain('poison-hemlock')
     expect(rarerHere).toContain('palmer-amaranth')
     expect(notFound.length).toBeLessThan(25)
+  })
+
+  it('those of the edge are told apart, for no stop looked there: what kills within hours first (Kingsbury 1964, from memory)', () => {
+    const { alongEdge, notFound, rarerHere } = findings(clean)
+    expect(alongEdge).toEqual(expect.arrayContaining(['yews', 'black-cherry', 'oaks', 'red-maple']))
+    expect([...notFound, ...rarerHere].filter((id) => alongEdge.includes(id))).toEqual([])
+    expect(alongEdge.indexOf('yews')).toBeLessThan(alongEdge.indexOf('oaks'))
+    // Greasewood is of dry range, not of a hedge; oleander does not stand so far north.
+    expect(alongEdge).not.toContain('greasewood')
+    expect(alongEdge).not.toContain('oleander')
   })
 
   it('an unknown without a name is not passed over', () => {

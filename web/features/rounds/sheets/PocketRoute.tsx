@@ -2,7 +2,7 @@ import { kitWords, methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
-import { kitFor, lookFor } from '@/core/survey/planStops.ts'
+import { kitFor, lookAlongEdge, lookFor } from '@/core/survey/planStops.ts'
 import { PlantDrawing } from '../../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { keyedPlants } from '../countKeys.ts'
@@ -44,6 +44,9 @@ export function Component() {
   const harmful = lookFor(plants, round.paddock.region)
     .filter((p) => !expected.includes(p))
     .slice(0, MOST_HARMFUL)
+  const edge = lookAlongEdge(plants, round.paddock.region)
+    .filter((p) => !expected.includes(p))
+    .slice(0, MOST_HARMFUL)
   return (
     <PrintSheet name={say('Pocket sheet')} back="/rounds" backLabel={say('Back to the rounds')}>
       <h1 className="text-[1.65rem]">{say('{{name}}: what to expect', { name: round.paddock.name })}</h1>
@@ -63,9 +66,19 @@ export function Component() {
           <Entry key={p.id} plant={p} />
         ))}
       </ul>
+      {edge.length > 0 ? (
+        <>
+          <h2 className="mt-4 text-lg text-harm">{say('Along fence, hedge and ditch, and under trees')}</h2>
+          <ul className="grid gap-x-6 sm:grid-cols-2 print:grid-cols-2">
+            {edge.map((p) => (
+              <Entry key={p.id} plant={p} />
+            ))}
+          </ul>
+        </>
+      ) : null}
       <h2 className="mt-4 text-lg">{say('Take along')}</h2>
       <p>
-        {kitFor(round.method, [...expected, ...harmful])
+        {kitFor(round.method, [...expected, ...harmful, ...edge])
           .map(kitWords)
           .join('; ')}
         .

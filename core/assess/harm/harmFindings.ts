@@ -79,7 +79,7 @@ export function harmFindings(
     found: toxic.filter((p) => met.has(p.id)).map(found),
     notFound: notMet.filter(atHome).map((p) => p.id),
     rarerHere: notMet.filter((p) => !atHome(p) && !isEdge(p)).map((p) => p.id),
-    alongEdge: byHaste(notMet.filter(isEdge)).map((p) => p.id),
+    alongEdge: byHaste(notMet.filter(isEdge), region).map((p) => p.id),
     bound: {
       ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
       ofStops: Math.min(1, noneFoundUpperBound(round.stops) / SEEN_SHARE),

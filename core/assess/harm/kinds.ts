@@ -1,5 +1,5 @@
 import { acutenesses, type Acuteness, type HarmKind } from '../../flora/codes.ts'
-import { kindsOf, type FeedForm, type FormWord, type HarmNote, type Plant } from '../../flora/flora.ts'
+import { abundanceWords, kindsOf, type FeedForm, type FormWord, type HarmNote, type Plant, type Region } from '../../flora/flora.ts' // prettier-ignore
 
 /** What becomes of a kind of harm in the forms that are not standing; what is not named here is not known. */
 type Made = Partial<Record<Exclude<FeedForm, 'standing'>, FormWord>>
@@ -220,12 +220,17 @@ export function hasteOf(plant: Plant): Haste {
   return own.some((n) => n.acute === 'adds-up') ? 'adds-up' : 'other'
 }
 
-/** Plants by how they harm, the worst first; the commoner before the rarer is the caller's to say. */
-export const byHaste = (plants: readonly Plant[]): Plant[] => plants.toSorted((a, b) => haste(a) - haste(b))
+/** Plants by how they harm, the worst first, of those the commoner in a region. */
+export const byHaste = (plants: readonly Plant[], region: Region): Plant[] =>
+  plants.toSorted((a, b) => haste(a) - haste(b) || rarity(a, region) - rarity(b, region))
 
 const haste = (plant: Plant): number => {
-  const at = acutenesses.findIndex((a) => a === acutenessFor(plant))
-  return at < 0 ? acutenesses.length : at
+  const acute = acutenessFor(plant)
+  return acute === undefined ? acutenesses.length : acutenesses.indexOf(acute)
+}
+const rarity = (plant: Plant, region: Region): number => {
+  const word = plant.regions[region]
+  return word === undefined ? abundanceWords.length : abundanceWords.indexOf(word)
 }
 
 /** Not known is worse than lessened: what nobody has told of may be as bad as the plant standing. */

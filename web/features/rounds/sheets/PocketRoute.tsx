@@ -3,6 +3,7 @@ import { inSentence } from '@/text/say.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
 import { kitFor, lookAlongEdge, lookFor } from '@/core/survey/planStops.ts'
+import { TypicalPart } from '../../../entities/plant/TypicalPart.tsx'
 import { PlantDrawing } from '../../../parts/PlantDrawing.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { keyedPlants } from '../countKeys.ts'
@@ -20,7 +21,12 @@ function Entry({ plant }: { plant: Plant }) {
   const [alike] = plant.lookalikes
   return (
     <li className="flex break-inside-avoid items-start gap-2 border-b border-rule/60 py-1.5 leading-snug">
-      <PlantDrawing plant={plant} insets={false} className="w-20 shrink-0" />
+      {/* A bush is like the next at this size; its leaf is not. */}
+      {plant.form === 'shrub' ? (
+        <TypicalPart plant={plant} className="mx-3 size-14 shrink-0" />
+      ) : (
+        <PlantDrawing plant={plant} insets={false} className="w-20 shrink-0" />
+      )}
       <span>
         <b className={`font-plant ${plant.role === 'toxic' ? 'text-harm' : ''}`}>{plant.commonName}</b>
         {plant.role === 'toxic' ? <span className="ml-1 text-sm font-bold text-harm">{say('harmful')}</span> : null}

@@ -42,7 +42,7 @@ function ligule(type: string, half: number, heightUnits: number, shape: string):
 
 function auricles(kind: string | undefined, half: number): Drawing {
   if (kind !== 'clasping' && kind !== 'short-blunt') return []
-  const long = kind === 'clasping' ? Math.max(9, half * 1.1) : 4.5
+  const long = kind === 'clasping' ? Math.min(46 - half, Math.max(9, half * 1.1)) : 4.5
   return [-1, 1].flatMap((s): Drawing => {
     const x = 50 + s * half
     const shape = smoothClosed([

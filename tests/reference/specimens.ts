@@ -39,11 +39,11 @@ export const specimens: Specimen[] = [
   { what: 'swollen base, notched ligule, rolled', source: hitchcock, is: 'timothy', by: 'first',
     looks: [['base.form', 'swollen-bulb'], ['vernation', 'rolled'], ['ligule.shape', 'toothed-or-notched'], ['ligule.height', 3]] },
   { what: 'M crease, closed sheath, no auricles, rhizomes', source: hitchcock, is: 'smooth-brome', by: 'named',
-    looks: [['blade.crease', 'm-or-w'], ['sheath.margin', 'closed'], ['auricles', 'absent'], ['habit', 'rhizome'], ['vernation', 'rolled'], ['blade.width', 10]] },
+    looks: [['blade.crease', 'm-or-w'], ['sheath.margin', 'closed'], ['auricles', 'absent'], ['habit', 'rhizome'], ['vernation', 'rolled'], ['blade.width', 10], ['ligule.height', 1.5]] },
   { what: 'bristle leaves, closed sheath, folded', source: hubbard, is: 'red-fescue', by: 'first',
     looks: [['blade.shape', 'thread-like'], ['blade.width', 1], ['vernation', 'folded'], ['sheath.margin', 'closed']] },
   { what: 'very broad blades on wet ground, tall ligule, thick rhizomes', source: hitchcock, is: 'reed-canarygrass', by: 'named',
-    looks: [['blade.width', 14], ['ligule.height', 5], ['habit', 'rhizome'], ['vernation', 'rolled'], ['blade.midrib', 'none-distinct'], ['ligule.type', 'membrane']] },
+    looks: [['blade.width', 14], ['ligule.height', 5], ['habit', 'rhizome'], ['vernation', 'rolled'], ['blade.midrib', 'none-distinct'], ['ligule.type', 'membrane'], ['rhizome.length', 'long']] },
   { what: 'fine, rooting runners, rolled, ribbed, pointed', source: hubbard, context: { stage: 'mown' }, is: 'creeping-bentgrass', by: 'first',
     looks: [['habit', 'stolon'], ['vernation', 'rolled'], ['blade.width', 2.5], ['blade.ribs', 'deep-ribs'], ['auricles', 'absent']] },
   // Warm grasses

@@ -90,7 +90,7 @@ export function herbPortrait(traits: Traits, random: () => number): Portrait {
     const creeps = states['posture'] === 'flat' && !traits.young
     const spine: Point[] = traits.young ? [[46, GROUND], [46.4, 77], [46, 68]] : creeps ? [[8, GROUND - 1], [34, GROUND - 4], [64, GROUND - 2], [84, GROUND - 14]] : climbs ? [[20, GROUND], [36, GROUND - 12], [48, 52], [52, 28]] : [[46, GROUND], [46.6, 64], [45.6, 42], [46.4, 22]]
     const thick = traits.young ? 1.6 : (mm ?? 60) > 200 ? 4.6 : (mm ?? 60) > 60 ? 3.4 : 2.4
-    const levels = traits.young ? (setting === 'alternate' ? [0.3, 0.6, 0.85] : [0.4, 0.85]) : creeps ? [0.08, 0.24, 0.4, 0.56, 0.72, 0.86] : setting === 'alternate' ? [0.16, 0.34, 0.52, 0.68, 0.82, 0.94] : setting === 'whorled' ? [0.22, 0.46, 0.68, 0.88] : [0.2, 0.44, 0.66, 0.85]
+    const levels = traits.young ? (setting === 'alternate' ? [0.3, 0.6, 0.85] : [0.4, 0.85]) : creeps ? [0.12, 0.26, 0.4, 0.56, 0.72, 0.86] : setting === 'alternate' ? [0.16, 0.34, 0.52, 0.68, 0.82, 0.94] : setting === 'whorled' ? [0.22, 0.46, 0.68, 0.88] : [0.2, 0.44, 0.66, 0.85]
     const at = levels.map((t) => onStem(spine, t))
     unit = (setting === 'whorled' ? 0.26 : setting === 'alternate' ? 0.42 : 0.4) * (creeps || traits.young ? 0.56 : 1)
     pieces.push(stemPiece(spine, thick, traits), { part: 'stem', shows: ['node.look'], marks: joints(at, thick, states['node.look']) })

@@ -18,6 +18,7 @@ import { rhizomeLength, rhizomeLook, rootColour, rootCut, seedAttached } from '.
 import { merged, type Drawing } from './mark.ts'
 import { baseColour, stemSection, vernation } from './shoot.ts'
 import { habit, rootKind } from './spread.ts'
+import { bractLength, bractSheath, fruitRipe, sacBeak, sacForm, sacSurface, scaleColour, scaleLength, spikeEnd, spikesKind, spikesStand, stigmas } from './sedgeFruit.ts' // prettier-ignore
 import { stemHairs, stemMarks } from './stem.ts'
 import { barkLook, budLook, budSet, leafKeep, petioleKnobs, twigInside, twigLook } from './woody.ts'
 
@@ -104,6 +105,18 @@ const drawn: Record<string, Record<string, () => Drawing>> = {
   'seedleaf.hairs': seedleafHairs,
   'heads.low': headsLow,
   'seed.attached': seedAttached,
+  'fruit.ripe': fruitRipe,
+  'spikes.kind': spikesKind,
+  'spike.end': spikeEnd,
+  'spikes.stand': spikesStand,
+  'bract.length': bractLength,
+  'bract.sheath': bractSheath,
+  'scale.colour': scaleColour,
+  'scale.length': scaleLength,
+  'sac.surface': sacSurface,
+  'sac.form': sacForm,
+  'sac.beak': sacBeak,
+  stigmas,
   'head.form': headForm,
   'flower.colour': flowerColour,
   'flower.form': flowerForm,

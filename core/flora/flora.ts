@@ -159,6 +159,8 @@ export interface PlantGroup {
   plants: string[]
   /** The stage at which they can be told apart, where there is one. */
   until?: Stage
+  /** What has to be seen before they are told apart then: an unripe head ends in the group. */
+  once?: { character: string; state: string }
   why: string
 }
 

@@ -2,10 +2,13 @@ import { closingChecks } from './closingChecks.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant, Stage } from '../flora/flora.ts'
 import { unmetChecks } from './lookalikes.ts'
+import { isStageOf } from './verdict.ts'
 import type { NextCheck } from './nextChecks.ts'
 
 /** From here on a leading plant is asked for the checks against its harmful look-alikes, and from there for looks that close the rest. */
 const LEADS_FROM = 0.5
+/** A member of a large group leads with little of its own. */
+const ONE_OF_GROUP_FROM = 0.1
 const CLOSES_FROM = 0.85
 const CLOSED_AT_ONCE = 8
 
@@ -30,6 +33,20 @@ function unmetCheck(compiled: CompiledFlora, { stage, lead, open, observed }: St
   return unmet.find((u) => open.includes(u.harmful)) ?? unmet[0]
 }
 
+/** What a group asks before its members are told apart, where the leading plant is of one and nobody looked yet. */
+function firstOfGroup(compiled: CompiledFlora, { stage, lead, probability, observed }: Stand): string | undefined {
+  const group = compiled.groupOf.get(lead.id)
+  if (!group?.once || !isStageOf(group, stage) || probability < ONE_OF_GROUP_FROM) return undefined
+  return observed.has(group.once.character) ? undefined : group.once.character
+}
+
+/** A look put before all others. */
+function inFront(compiled: CompiledFlora, ranked: readonly NextCheck[], character: string): NextCheck[] {
+  const { effort } = compiled.flora.characters[compiled.characterIndex.get(character)!]!
+  const known = ranked.find((n) => n.character === character) ?? { character, bits: 0, effort }
+  return [known, ...ranked.filter((n) => n.character !== character)]
+}
+
 /**
  * Looks still worth making, those first that stand between a harmless leading plant and its name: the check against a
  * harmful look-alike, then what speaks most against the harmful plants still open.
@@ -38,6 +55,8 @@ function unmetCheck(compiled: CompiledFlora, { stage, lead, open, observed }: St
  */
 export function beforeTheName(compiled: CompiledFlora, ranked: readonly NextCheck[], stand: Stand): NextCheck[] {
   const { stage, lead, probability, open, observed, lacking } = stand
+  const once = firstOfGroup(compiled, stand)
+  if (once !== undefined) return inFront(compiled, ranked, once)
   if (probability < LEADS_FROM || lead.role === 'toxic') return [...ranked]
   const effortOf = (id: string) => compiled.flora.characters[compiled.characterIndex.get(id)!]!.effort
   const can = (id: string) =>

@@ -1,5 +1,6 @@
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant, PlantGroup, Stage } from '../flora/flora.ts'
+import type { Observation } from '../records/observation.ts'
 
 /** A name that can be given: a plant, or plants that no vegetative eye can split and their group. */
 export interface GivenName {
@@ -41,18 +42,35 @@ export interface Standing {
 
 const stageOrder: Stage[] = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering']
 
-/** True where the members of a group can be told apart at this stage. */
-const canSplit = (group: PlantGroup, stage: Stage): boolean =>
+/** Whether somebody saw a character in just this state. */
+export type Saw = (character: string, state: string) => boolean
+
+export const sawIn =
+  (observations: readonly Observation[]): Saw =>
+  (character, state) =>
+    observations.some((o) => o.character === character && 'states' in o && o.states.length === 1 && o.states[0] === state)
+
+/** True where the stage has come at which the members of a group can be told apart. */
+export const isStageOf = (group: PlantGroup, stage: Stage): boolean =>
   group.until !== undefined && stageOrder.indexOf(stage) >= stageOrder.indexOf(group.until)
 
+/** True where the members of a group can be told apart at this stage, by what was seen. */
+const canSplit = (group: PlantGroup, stage: Stage, saw: Saw): boolean =>
+  isStageOf(group, stage) && (group.once === undefined || saw(group.once.character, group.once.state))
+
 /** Candidates as names, members of a group that cannot be split at this stage taken together; the likeliest first. */
-export function standing(compiled: CompiledFlora, stage: Stage, probabilityOf: (row: number) => number): Standing[] {
+export function standing(
+  compiled: CompiledFlora,
+  stage: Stage,
+  probabilityOf: (row: number) => number,
+  saw: Saw = () => false,
+): Standing[] {
   const names: Standing[] = []
   const ofGroup = new Map<PlantGroup, Standing>()
   compiled.plants.forEach((plant, row) => {
     const group = compiled.groupOf.get(plant.id)
     const probability = probabilityOf(row)
-    if (!group || canSplit(group, stage)) {
+    if (!group || canSplit(group, stage, saw)) {
       names.push({ name: plant.commonName, probability, plants: [plant.id] })
       return
     }

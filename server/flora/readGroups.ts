@@ -1,13 +1,20 @@
 import 'reflect-metadata'
-import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsOptional, IsString } from 'class-validator'
+import { Type } from 'class-transformer'
+import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsObject, IsOptional, IsString, ValidateNested } from 'class-validator' // prettier-ignore
 import { stages, type Plant, type PlantGroup, type Stage } from '@/core/flora/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { readEntries } from './readEntries.ts'
+
+class OnceEntry {
+  @IsString() @IsNotEmpty() character!: string
+  @IsString() @IsNotEmpty() state!: string
+}
 
 class GroupEntry {
   @IsString() @IsNotEmpty() name!: string
   @IsArray() @ArrayMinSize(2) @IsString({ each: true }) plants!: string[]
   @IsOptional() @IsIn(stages) until?: Stage
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => OnceEntry) once?: OnceEntry
   @IsString() @IsNotEmpty() why!: string
 }
 

@@ -7,6 +7,7 @@ import { splitPair } from '@/core/naming/nextChecks.ts'
 import type { Observation } from '@/core/records/observation.ts'
 import { identify } from '@/core/naming/identify.ts'
 import { book, flora, plantsById, probabilityOf } from '@/tests/support/book.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 
 /** Pairs that an eye mixes up and the check that tells them apart: common practice, no source, unless the plant files name one. */
 const pairs: [string, string, string][] = [
@@ -87,15 +88,17 @@ describe.each(pairs)('%s and %s', (a, b, check) => {
 
 describe('look-alikes of the whole book', () => {
   const all = flora.plants.flatMap((p) => p.lookalikes.map((l) => [p.id, l.plant, l] as const))
-  const grown = (checks: string[], a: string, b: string) =>
-    checks.filter((c) => canBeAsked(book, c, 'vegetative', [a, b]))
+  /** Grown leaves, or ripe fruit where that is what the book asks for. */
+  const stageOf = ({ check }: { check: string }, a: string, b: string): Stage =>
+    canBeAsked(book, check, 'vegetative', [a, b]) ? 'vegetative' : 'flowering'
 
   it.each(all.filter(([, , l]) => !l.undecided))(
     '%s against %s: the checks speak ten to one, whichever it is',
     (a, b, l) => {
-      const checks = grown([l.check, ...(l.and ? [l.and] : [])], a, b)
+      const stage = stageOf(l, a, b)
+      const checks = [l.check, ...(l.and ? [l.and] : [])].filter((c) => canBeAsked(book, c, stage, [a, b]))
       expect(checks.length).toBeGreaterThan(0)
-      const { forFirst, forSecond } = decides(book, a, b, checks, 'vegetative')
+      const { forFirst, forSecond } = decides(book, a, b, checks, stage)
       expect(Math.min(forFirst, forSecond)).toBeGreaterThanOrEqual(DECIDES_FROM)
     },
   )
@@ -103,8 +106,9 @@ describe('look-alikes of the whole book', () => {
   it('names a second check only where the first does not do alone, or where a poison is one of the two', () => {
     const needless = all.filter(([a, b, l]) => {
       if ([a, b].some((id) => plantsById.get(id)!.role === 'toxic')) return false
-      if (!l.and || !canBeAsked(book, l.check, 'vegetative', [a, b])) return false
-      const { forFirst, forSecond } = decides(book, a, b, [l.check], 'vegetative')
+      const stage = stageOf(l, a, b)
+      if (!l.and || !canBeAsked(book, l.check, stage, [a, b])) return false
+      const { forFirst, forSecond } = decides(book, a, b, [l.check], stage)
       return Math.min(forFirst, forSecond) >= 2 * DECIDES_FROM
     })
     expect(needless.map(([a, b]) => `${a} ${b}`)).toEqual([])

@@ -7,8 +7,6 @@ import type { NextCheck } from './nextChecks.ts'
 
 /** From here on a leading plant is asked for the checks against its harmful look-alikes, and from there for looks that close the rest. */
 const LEADS_FROM = 0.5
-/** A member of a large group leads with little of its own. */
-const ONE_OF_GROUP_FROM = 0.1
 const CLOSES_FROM = 0.85
 const CLOSED_AT_ONCE = 8
 
@@ -21,6 +19,8 @@ export interface Stand {
   open: readonly Plant[]
   /** Characters already answered, "can't tell" included. */
   observed: ReadonlySet<string>
+  /** How likely a plant is now. */
+  probabilityOf: (plant: string) => number
   /** Kit that is not there. */
   lacking: readonly ('lens' | 'spade')[]
 }
@@ -33,11 +33,11 @@ function unmetCheck(compiled: CompiledFlora, { stage, lead, open, observed }: St
   return unmet.find((u) => open.includes(u.harmful)) ?? unmet[0]
 }
 
-/** What a group asks before its members are told apart, where the leading plant is of one and nobody looked yet. */
-function firstOfGroup(compiled: CompiledFlora, { stage, lead, probability, observed }: Stand): string | undefined {
-  const group = compiled.groupOf.get(lead.id)
-  if (!group?.once || !isStageOf(group, stage) || probability < ONE_OF_GROUP_FROM) return undefined
-  return observed.has(group.once.character) ? undefined : group.once.character
+/** What a group asks before its members are told apart, where it is most likely one of them and nobody looked yet. */
+function firstOfGroup(compiled: CompiledFlora, { stage, observed, probabilityOf }: Stand): string | undefined {
+  const of = (ids: readonly string[]) => ids.reduce((all, id) => all + probabilityOf(id), 0)
+  const group = compiled.flora.groups.find((g) => g.once && isStageOf(g, stage) && of(g.plants) >= LEADS_FROM)
+  return group?.once && !observed.has(group.once.character) ? group.once.character : undefined
 }
 
 /** A look put before all others. */

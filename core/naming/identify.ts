@@ -70,6 +70,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     probability: candidates[0]!.probability,
     open: open.map((o) => o.plant),
     observed,
+    probabilityOf: (id) => beliefs.posterior[compiled.plantIndex.get(id)!]!,
     lacking: context.lacking ?? [],
   })
   return {

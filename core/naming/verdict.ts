@@ -48,7 +48,9 @@ export type Saw = (character: string, state: string) => boolean
 export const sawIn =
   (observations: readonly Observation[]): Saw =>
   (character, state) =>
-    observations.some((o) => o.character === character && 'states' in o && o.states.length === 1 && o.states[0] === state)
+    observations.some(
+      (o) => o.character === character && 'states' in o && o.states.length === 1 && o.states[0] === state,
+    )
 
 /** True where the stage has come at which the members of a group can be told apart. */
 export const isStageOf = (group: PlantGroup, stage: Stage): boolean =>

@@ -297,3 +297,36 @@ describe('certainty in words', () => {
     ])
   })
 })
+
+describe('sedges in fruit', () => {
+  const inFruit = { stage: 'flowering' as const, region: 'semi-arid' as const }
+  const nebraska: Look[] = [
+    ['life.form', 'sedge'],
+    ['spikes.kind', 'top-male'],
+    ['blade.colour', 'blue-green'],
+    ['habit', 'rhizome'],
+    ['sac.length', 3.4],
+    ['stigmas', 'two'],
+    ['scale.colour', 'dark'],
+    ['sac.form', 'lens-flat'],
+    ['bract.length', 'longer'],
+  ]
+  const named = (looks: Look[]) => name(looks, inFruit).verdict
+
+  it('ripe or not is asked before anything else of a sedge in head', () => {
+    expect(name([['life.form', 'sedge']], inFruit).next[0]!.character).toBe('fruit.ripe')
+    expect(name([['life.form', 'sedge'], ['fruit.ripe', 'ripe']], inFruit).next[0]!.character).not.toBe('fruit.ripe') // prettier-ignore
+    expect(name([['life.form', 'sedge']]).next.map((n) => n.character)).not.toContain('fruit.ripe')
+  })
+
+  it('an unripe head, or one that nobody rubbed, ends in the group', () => {
+    for (const looks of [nebraska, [...nebraska, ['fruit.ripe', 'unripe'] as Look]])
+      expect(named(looks)).toMatchObject({ kind: 'named', name: { group: 'sedges' } })
+  })
+
+  it('ripe, it is named as far as the book goes (Flora of North America, from memory)', () => {
+    const verdict = named([...nebraska, ['fruit.ripe', 'ripe']])
+    const names = verdict.kind === 'named' ? [verdict.name] : verdict.code === 'few' ? verdict.names : []
+    expect(names[0]).toEqual({ ...names[0], plants: ['nebraska-sedge'] })
+  })
+})

@@ -39,20 +39,34 @@ function sumOfSome(truth: Float32Array, from: number, rows: Int32Array, belief: 
   return sum
 }
 
-export function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, toxic: Int32Array): Gathered {
-  const { outcomes, doubt, truth, rows: all, without } = table
+/** Belief in plants that have the part a character asks about. */
+export function fitsOf({ without }: CharacterTable, belief: Float64Array): number {
+  let fits = 1
+  for (let i = 0; i < without.length; i++) fits -= belief[without[i]!]!
+  return Math.max(0, fits)
+}
+
+/** Of the rows that still hold belief, the harmful ones, and their belief alone: in a long line it is summed fastest. */
+export interface Harmful {
+  rows: Int32Array
+  belief: Float64Array
+}
+
+export const noneHarmful: Harmful = { rows: new Int32Array(), belief: new Float64Array() }
+
+export function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, harmful: Harmful): Gathered {
+  const { outcomes, doubt, truth, rows: all } = table
   const most = rows.length * 2 > all
+  const manyHarm = harmful.rows.length * 4 > all
   const harm = new Float64Array(outcomes)
   const rest = new Float64Array(outcomes)
   for (let t = 0; t < outcomes; t++) {
     const sum = most ? sumOfAll(truth, t * all, belief) : sumOfSome(truth, t * all, rows, belief)
-    harm[t] = sumOfSome(truth, t * all, toxic, belief)
+    harm[t] = manyHarm ? sumOfAll(truth, t * all, harmful.belief) : sumOfSome(truth, t * all, harmful.rows, belief)
     rest[t] = Math.max(0, sum - harm[t]!)
   }
   const left = most ? sumOfAll(doubt, 0, belief) : sumOfSome(doubt, 0, rows, belief)
-  let fits = 1
-  for (let i = 0; i < without.length; i++) fits -= belief[without[i]!]!
-  return { harm, rest, left, fits: Math.max(0, fits) }
+  return { harm, rest, left, fits: fitsOf(table, belief) }
 }
 
 /** Chance of each answer of a careful observer, from what is there. */
@@ -77,5 +91,5 @@ export function gain(table: CharacterTable, { harm, rest, left }: Gathered): num
  * @param belief probability of each row
  */
 export function expectedBits(table: CharacterTable, rows: Int32Array, belief: Float64Array): number {
-  return gain(table, gather(table, rows, belief, new Int32Array()))
+  return gain(table, gather(table, rows, belief, noneHarmful))
 }

@@ -1,7 +1,7 @@
 import type { Beliefs } from './beliefs.ts'
 import { answerChance, lacks, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import { added, answered, doubtBits, expectedBits, gain, gather, type Gathered } from './expectedBits.ts'
+import { added, answered, doubtBits, expectedBits, fitsOf, gain, gather, type Gathered } from './expectedBits.ts'
 import type { Effort, Stage } from '../flora/flora.ts'
 import { costOf } from './lookCost.ts'
 
@@ -27,7 +27,9 @@ function harmBits(table: CharacterTable, { harm, rest }: Gathered): number {
 }
 
 /** Rows below this belief cannot change what is worth asking. */
-const LEAST_BELIEF = 1e-6
+const LEAST_BELIEF = 3e-5
+/** Belief in plants that have a part, under which it is not asked for. */
+const LEAST_FITS = 0.02
 
 /**
  * Looks still worth making, best gain per effort first. What tells harmful from harmless counts double. A part that
@@ -51,13 +53,17 @@ export function nextChecks(
   const belief = beliefs.believed
   const rows = Int32Array.from([...belief.keys()].filter((r) => belief[r]! >= LEAST_BELIEF))
   const toxic = Int32Array.from(rows.filter((r) => compiled.plants[r]?.role === 'toxic'))
+  const harmful = { rows: toxic, belief: new Float64Array(belief.length) }
+  for (const r of toxic) harmful.belief[r] = belief[r]!
   const ranked = compiled
     .tablesAt(beliefs.stage)
     .filter((t) => !observed.has(t.character.id) && !t.character.lacksAt.includes(beliefs.stage))
     .filter((t) => !missing.has(t.character.effort))
+    // What hardly any of the plants left has is not worth working out.
+    .filter((t) => fitsOf(t, belief) >= LEAST_FITS)
     .map((table): Ranked => {
       const { character } = table
-      const seen = gather(table, rows, belief, toxic)
+      const seen = gather(table, rows, belief, harmful)
       const damp = seen.fits / (1 + 0.35 * (character.group ? (groupsSeen.get(character.group) ?? 0) : 0))
       const bits = damp * gain(table, seen)
       const harm = toxic.length > 0 ? damp * harmBits(table, seen) : 0

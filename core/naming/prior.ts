@@ -40,10 +40,15 @@ function regionWeight(plant: Plant, context: Context): number {
     const word = plant.regions[context.region]
     return word ? ABUNDANCE_WEIGHT[word] : NOT_OF_REGION
   }
+  const known = whereCommonest.get(plant)
+  if (known !== undefined) return known
   const words = Object.values(plant.regions)
-  if (words.length === 0) return ABUNDANCE_WEIGHT.occasional
-  return Math.max(...words.map((w) => ABUNDANCE_WEIGHT[w]))
+  const weight = words.length === 0 ? ABUNDANCE_WEIGHT.occasional : Math.max(...words.map((w) => ABUNDANCE_WEIGHT[w]))
+  whereCommonest.set(plant, weight)
+  return weight
 }
+/** Weight of a plant in the region where it is commonest, worked out once. */
+const whereCommonest = new WeakMap<Plant, number>()
 
 export interface PriorFactor {
   why: 'region' | 'month' | 'sown' | 'found' | 'neighbours' | 'ground'

@@ -198,3 +198,78 @@ test('the verdict can be replayed look by look', async ({ page }) => {
   await page.getByRole('button', { name: 'Back to now' }).click()
   await expect(verdict(page)).toContainText('wild carrot')
 })
+
+/** What stands at hedge, in wet meadow, in a southern pasture and in a drilled field, each as far as the book goes. */
+const further: [name: RegExp, stage: string | undefined, looks: [string, string][]][] = [
+  [
+    /^Black cherry/,
+    undefined,
+    [
+      ['Kind of plant', 'shrub'],
+      ['Buds on the twig', 'single'],
+      ['Bark of the trunk', 'lines across'],
+      ['Bark of a twig', 'dotted with pores'],
+      ['Smell', 'bitter almond'],
+      ['Look of a bud', 'many scales'],
+      ['Spread', 'single crown'],
+    ],
+  ],
+  [
+    /^Capeweed/,
+    undefined,
+    [
+      ['Kind of plant', 'broad leaf'],
+      ['Leaf coat', 'woolly under'],
+      ['Leaf setting', 'rosette'],
+      ['Leaf outline', 'pinnate cut'],
+      ['Sap', 'clear'],
+      ['Leaf edge', 'coarse teeth'],
+    ],
+  ],
+  [
+    /^Barley/,
+    'seedling',
+    [
+      ['Kind of plant', 'grass'],
+      ['Auricles', 'clasping'],
+      ['Auricle edge', 'bare'],
+      ['Old seed', 'large pale'],
+      ['Shine', 'dull'],
+      ['Newest leaf', 'rolled'],
+    ],
+  ],
+]
+
+test('a cherry twig, a southern weed and a seedling of barley are named', async ({ page }) => {
+  test.setTimeout(240_000)
+  await open(page)
+  for (const [name, stage, looks] of further) {
+    await page.getByText(/^(vegetative|seedling), anywhere/).click()
+    await page.getByLabel('Stage').selectOption(stage ?? 'vegetative')
+    for (const [title, answer] of looks) await byKeys(page, title, answer)
+    await expect(verdict(page)).toContainText(name)
+    await page.getByRole('button', { name: 'New plant' }).click()
+    await expect(verdict(page)).toHaveText('Nothing seen yet')
+  }
+})
+
+test('a sedge in head is asked whether its fruit is ripe: unripe it ends in the group, ripe it has a name', async ({
+  page,
+}) => {
+  await open(page)
+  await page.getByText('vegetative, anywhere').click()
+  await page.getByLabel('Stage').selectOption('flowering')
+  await byKeys(page, 'Kind of plant', 'sedge')
+  await page.keyboard.press('n')
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Is the fruit of the sedge ripe?')
+  await page.getByRole('button', { name: /^[0-9]?\s*unripe/ }).click()
+  await byKeys(page, 'Spikes', 'many alike')
+  await byKeys(page, 'End of a spike', 'sacs to tip')
+  await byKeys(page, 'Sac shape', 'flat winged')
+  await byKeys(page, 'Scale against the sac', 'as long')
+  await expect(verdict(page)).toHaveText(/^Sedges/)
+  await page.getByRole('button', { name: /^Change Ripe or not/ }).click()
+  await page.getByRole('button', { name: /^[0-9]?\s*ripe\s*[0-9]?$/ }).click()
+  await byKeys(page, 'Stigmas', 'two')
+  await expect(verdict(page)).toHaveText(/^Oval sedge/)
+})

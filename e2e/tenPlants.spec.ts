@@ -220,6 +220,7 @@ const further: [name: RegExp, stage: string | undefined, looks: [string, string]
     [
       ['Kind of plant', 'broad leaf'],
       ['Leaf coat', 'woolly under'],
+      ['Hairs beneath', 'woolly'],
       ['Leaf setting', 'rosette'],
       ['Leaf outline', 'pinnate cut'],
       ['Sap', 'clear'],
@@ -236,6 +237,7 @@ const further: [name: RegExp, stage: string | undefined, looks: [string, string]
       ['Old seed', 'large pale'],
       ['Shine', 'dull'],
       ['Newest leaf', 'rolled'],
+      ['Hairs above', 'none'],
     ],
   ],
 ]

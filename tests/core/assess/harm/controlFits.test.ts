@@ -40,11 +40,21 @@ describe('what to do about a plant fits how it grows', () => {
 
   // Translocation to the root: weed science handbooks, from memory.
   it('herbicide on what creeps is best at bud or on autumn regrowth, and never called too late at first flower alone', () => {
-    const known = ['canada-thistle', 'hemp-dogbane', 'common-milkweed', 'leafy-spurge', 'horsenettle', 'russian-knapweed']
+    const known = [
+      'canada-thistle',
+      'hemp-dogbane',
+      'common-milkweed',
+      'leafy-spurge',
+      'horsenettle',
+      'russian-knapweed',
+    ]
     for (const id of known) {
       const acts = flora.plants.find((p) => p.id === id)!.control.filter((c) => c.school === 'herbicide')
       expect(acts.flatMap((c) => c.best ?? []), id).toEqual(expect.arrayContaining(['bud', 'autumn-regrowth'])) // prettier-ignore
-      expect(acts.filter((c) => c.stage === 'flowering' && c.tooLate), id).toEqual([])
+      expect(
+        acts.filter((c) => c.stage === 'flowering' && c.tooLate),
+        id,
+      ).toEqual([])
     }
   })
 

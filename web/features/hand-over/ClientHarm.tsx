@@ -27,7 +27,7 @@ const MOST = 6
 /** So many carriers are named with a danger. */
 const MOST_CARRIERS = 3
 /** So many of the plants of the edge are named. */
-const MOST_EDGE = 7
+const MOST_EDGE = 9
 
 /** A poison that was found: whom it harms, what shows and what is done first. */
 function Found({ found: f, stops }: { found: HarmFound; stops: number }) {

@@ -2,7 +2,7 @@ import { methods } from '@/core/records/method.ts'
 import { describe, expect, it } from 'vitest'
 import { countingMethods } from '@/core/methods/index.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
-import { kitFor, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
+import { kitFor, lookAlongEdge, lookFor, pilotFrom, planStops, searchMetres } from '@/core/survey/planStops.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { cases, expectNear } from '@/tests/support/vectors.ts'
@@ -81,5 +81,51 @@ describe('what to carry and to look for', () => {
       ).join()
     expect(of('wild-parsnip')).toContain('gloves')
     expect(of('timothy', 'white-clover')).not.toContain('gloves')
+  })
+})
+
+describe('a walk along the fence', () => {
+  const along = (region: Parameters<typeof lookAlongEdge>[1]) => lookAlongEdge(flora.plants, region).map((p) => p.id)
+
+  // Kingsbury 1964; Burrows & Tyrl: what kills stock at hedges and under trees, from memory.
+  it.each([
+    ['cool-humid', ['black-cherry', 'oaks', 'yews', 'sycamore-maple', 'bittersweet']],
+    ['warm-humid', ['black-cherry', 'oaks', 'oleander', 'privets', 'lantana']],
+    ['semi-arid', ['chokecherry', 'oaks', 'box-elder']],
+  ] as const)('%s: looks for what stands there', (region, wanted) => {
+    expect(along(region)).toEqual(expect.arrayContaining([...wanted]))
+  })
+
+  it('the commonest first, nothing of the sward, nothing that does not stand in the region', () => {
+    const rank = ['common', 'frequent', 'occasional', 'rare']
+    const list = lookAlongEdge(flora.plants, 'cool-humid')
+    const ranks = list.map((p) => rank.indexOf(p.regions['cool-humid']!))
+    expect(ranks).toEqual(ranks.toSorted((a, b) => a - b))
+    expect(list.filter((p) => p.edge === undefined || p.role !== 'toxic')).toEqual([])
+    expect(along('cool-humid')).not.toContain('oleander')
+    expect(lookFor(flora.plants, 'cool-humid').filter((p) => along('cool-humid').includes(p.id))).toEqual([])
+  })
+
+  it('all that stands there says whom it harms, what shows, what is done first, and on whose word', () => {
+    for (const p of flora.plants.filter((x) => x.edge)) {
+      expect(p.harm.length, p.id).toBeGreaterThan(0)
+      expect([p.exposure?.signs, p.exposure?.onset, p.exposure?.first].every(Boolean), p.id).toBe(true)
+      expect(p.exposure!.sources.length, p.id).toBeGreaterThan(0)
+      expect(
+        p.control.some((c) => c.school === 'hands'),
+        p.id,
+      ).toBe(true)
+    }
+  })
+
+  // Wilted leaves and clippings are eaten first: what every extension sheet on hedge poisons says, from memory.
+  it('what is cut of a woody one is carried out, and none is called harmless once dry', () => {
+    for (const p of flora.plants.filter((x) => x.edge && x.form === 'shrub')) {
+      expect(
+        p.control.some((c) => /carry every branch/.test(c.waste ?? '')),
+        p.id,
+      ).toBe(true)
+      expect(p.exposure!.forms.wilted, p.id).not.toBe('lessened')
+    }
   })
 })

@@ -104,10 +104,11 @@ export function clipFactors(points: Round, clipped: Round, plants: Map<string, P
   const apart = Math.abs(Date.parse(points.plannedOn) - Date.parse(clipped.plannedOn))
   if (points.paddockId !== clipped.paddockId || apart > CLIPS_HOLD_DAYS * DAY_MS) return undefined
   const laidOver = clipped.settings.secondOf === points.id || points.settings.secondOf === clipped.id
-  const weighed = sharesOf(clipped, plants)
-  const pairs = sharesOf(points, plants).flatMap((stop) => {
-    const other = partner(stop, weighed, laidOver)
-    return other ? [{ hits: stop.shares, mass: other.shares }] : []
+  const counted = sharesOf(points, plants)
+  // From the clip, so that none speaks for two counts that lie close together.
+  const pairs = sharesOf(clipped, plants).flatMap((clip) => {
+    const stop = partner(clip, counted, laidOver)
+    return stop ? [{ hits: stop.shares, mass: clip.shares }] : []
   })
   if (pairs.length < FEWEST) return undefined
   const of = forageClasses.map((c) => [c, factorOf(c, pairs)] as const).filter(([, factor]) => factor)

@@ -31,7 +31,10 @@ export function useSigning({ round, weighed, plan, whole, appendix, title }: Of)
   const readings = useHazards(round)
   const language = useLanguage((s) => s.language)
   const units = useUnits((s) => s.units)
-  const facts = JSON.stringify({ round, plan, herd, lab, conditions, contacts, management, appendix, language, units })
+  // Clips of another round change the figures; where there are none, what was signed before stays as it was signed.
+  const massBy = weighed?.feed?.walked.massBy
+  const clips = massBy?.by === 'clips' ? { massBy } : {}
+  const facts = JSON.stringify({ round, plan, herd, lab, conditions, contacts, management, appendix, language, units, ...clips }) // prettier-ignore
   const [factsHash, setFactsHash] = useState('')
   const [shown, setShown] = useState<Signature>()
   useEffect(() => {

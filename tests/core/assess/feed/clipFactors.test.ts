@@ -51,6 +51,11 @@ describe('points and clips at the same places', () => {
     expect(clipFactors({ ...points, stops: points.stops.slice(1) }, clips(), plantsById)).toBeUndefined()
   })
 
+  it('a clip speaks for one count, though two lie within reach of it', () => {
+    const twice = { ...points, stops: [...points.stops, ...points.stops.map((s) => ({ ...s, id: `${s.id}b`, seq: s.seq + 5 }))] } // prettier-ignore
+    expect(clipFactors(twice, clips(), plantsById)!.stops).toBe(5)
+  })
+
   it('a round laid over another is paired by number, wherever its receiver thought it stood', () => {
     const over = clips({ settings: { secondOf: 'r' } }, 1)
     const { of } = clipFactors(points, over, plantsById)!

@@ -13,7 +13,7 @@ const WRITTEN = [
   // Titles, purposes and plans of the demo rounds, names of firms, and sources as they are cited.
   /Before turnout|Harm walk and count|Hay worth|Count of \d+|Wear before the season|First spring after sowing/g,
   /The Green Keepers of Tarrow|Feed for milking goats; what must come out first|What (must|could|may)[^.]*/g,
-  /Oxytropis and Astragalus spp\.|Ranunculus acris and relatives/g,
+  /Oxytropis and Astragalus spp\.|Carduus pycnocephalus and relatives/g,
   /(from memory|common practice, no source)/g,
 ]
 

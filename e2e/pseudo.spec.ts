@@ -42,12 +42,21 @@ async function written(page: Page, rounds: Listed[]): Promise<string[]> {
   const { paddocks } = (await read(page, '/api/places')) as { paddocks: { id: string }[] }
   for (const { id } of paddocks) take(await read(page, `/api/paddocks/${id}`))
   const { plants, hazards } = (await read(page, '/api/book')) as { plants: Named[]; hazards: Named[] }
-  for (const { commonName, alsoCalled, scientificName, synonyms, family, author, sources, exposure, sowing } of [
-    ...plants,
-    ...hazards,
-  ])
+  for (const {
+    commonName,
+    called,
+    alsoCalled,
+    scientificName,
+    synonyms,
+    family,
+    author,
+    sources,
+    exposure,
+    sowing,
+  } of [...plants, ...hazards])
     take([
       commonName,
+      called,
       alsoCalled,
       scientificName,
       synonyms,

@@ -97,7 +97,9 @@ title('API on a PostgreSQL server')
 const pgOk = await withPostgres((url) => {
   const env = { ...process.env, TEST_POSTGRES: url, TEST_REPORT: 'reports/postgres.json' }
   const parts = ['routes', 'backup', 'access', 'db/several.test.ts'].map((part) => `tests/server/${part}`)
-  return run(bin('vitest'), ['run', '--project', 'server', ...parts], { env }) === 0
+  // Hostile requests were sent above: what they reach lies before the database.
+  const without = ['--exclude', '**/fuzz.test.ts']
+  return run(bin('vitest'), ['run', '--project', 'server', ...without, ...parts], { env }) === 0
 })
 if (pgOk === undefined)
   console.log('PostgreSQL is not installed here: the tests of the API ran on the embedded database only.')

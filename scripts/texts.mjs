@@ -49,7 +49,6 @@ function sentencesOfTheServer() {
 const lists = [
   // stages, regions, cycles, seasons, how often, how common
   'seedling, vegetative, mown, rosette, bolting, flowering',
-  'cool humid, transition, warm humid, semi arid',
   'annual, biennial, perennial, cool-season grass, warm-season grass',
   'always, usually, often, sometimes, rarely, never, common, frequent, occasional, rare',
   // uses, outlooks, grounds, parts of a paddock

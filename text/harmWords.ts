@@ -27,6 +27,7 @@ const kinds: Record<HarmKind, () => string> = {
   'grass-tetany': () => say('grass tetany (low magnesium)'),
   grayanotoxins: () => say('grayanotoxins'),
   haemolysis: () => say('destruction of red blood'),
+  colchicine: () => say('colchicine'),
   'heart-glycosides': () => say('heart glycosides'),
   hypericin: () => say('hypericin (photosensitisation)'),
   hypoglycin: () => say('hypoglycin (muscle breakdown of horses)'),

@@ -19,6 +19,7 @@ export const harmKinds = [
   'cause-unknown',
   'chewing-disease',
   'cicutoxin',
+  'colchicine',
   'coniine',
   'coumarin',
   'dicoumarol',

@@ -16,8 +16,20 @@ export type Effort = (typeof efforts)[number]
 export const frequencyWords = ['always', 'usually', 'often', 'sometimes', 'rarely', 'never'] as const
 export type FrequencyWord = (typeof frequencyWords)[number]
 
-export const regions = ['cool-humid', 'transition', 'warm-humid', 'semi-arid'] as const
+export const regions = [
+  'cool-humid',
+  'transition',
+  'warm-humid',
+  'semi-arid',
+  'britain-ireland',
+  'western-europe',
+  'southern-australasia',
+] as const
 export type Region = (typeof regions)[number]
+
+/** Where people call plants by names of their own. */
+export const namePlaces = ['north-america', 'britain-ireland', 'australasia'] as const
+export type NamePlace = (typeof namePlaces)[number]
 
 export const abundanceWords = ['common', 'frequent', 'occasional', 'rare'] as const
 export type AbundanceWord = (typeof abundanceWords)[number]
@@ -114,6 +126,8 @@ export interface Plant {
   author: string
   family: string
   alsoCalled: string[]
+  /** What it is called in other places than North America, where that is another name. */
+  called?: Partial<Record<NamePlace, string>>
   /** Other scientific names that tables and older books use. */
   synonyms?: string[]
   form: LifeForm
@@ -121,7 +135,7 @@ export interface Plant {
   season: 'cool' | 'warm'
   role: Role
   regions: Partial<Record<Region, AbundanceWord>>
-  /** Months of growth, 1 to 12, northern temperate. */
+  /** Months of growth, 1 to 12, northern temperate; `seasons.ts` turns them for the south. */
   months: number[]
   ground: string[]
   /** What much of it says of the ground. */

@@ -1,6 +1,7 @@
 import { frequencyOf } from './certainty.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { AbundanceWord, Character, Plant, Region, Stage } from '../flora/flora.ts'
+import { monthsOfGrowth } from '../flora/seasons.ts'
 import { identify } from './identify.ts'
 import { isEvidence, type Context, type Observation } from '../records/observation.ts'
 import { ABUNDANCE_WEIGHT } from './prior.ts'
@@ -34,7 +35,8 @@ export function whereMet({ regions, months }: Plant, random: () => number): Pick
   const words = Object.entries(regions) as [Region, AbundanceWord][]
   let left = random() * words.reduce((sum, [, word]) => sum + ABUNDANCE_WEIGHT[word], 0)
   const region = words.find(([, word]) => (left -= ABUNDANCE_WEIGHT[word]) <= 0)?.[0]
-  const month = months[Math.floor(random() * months.length)]
+  const grows = monthsOfGrowth({ months }, region)
+  const month = grows[Math.floor(random() * grows.length)]
   return { ...(region ? { region } : {}), ...(month === undefined ? {} : { month }) }
 }
 

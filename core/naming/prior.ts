@@ -1,5 +1,6 @@
 import type { CompiledFlora } from './compileFlora.ts'
-import type { AbundanceWord, LifeForm, Plant } from '../flora/flora.ts'
+import type { AbundanceWord, LifeForm, Plant, Region } from '../flora/flora.ts'
+import { growsIn } from '../flora/seasons.ts'
 import type { Context } from '../records/observation.ts'
 
 /**
@@ -13,6 +14,9 @@ export const ABUNDANCE_WEIGHT: Record<AbundanceWord, number> = {
   rare: 0.15,
 }
 const NOT_OF_REGION = 0.08
+/** Where no region was said: those of the continent that most asks come from, and how much less a plant of another counts. */
+const homeRegions: ReadonlySet<Region> = new Set(['cool-humid', 'transition', 'warm-humid', 'semi-arid'])
+const ELSEWHERE_TIMES = 0.2
 const OUT_OF_SEASON = 0.4
 /** A plant of hedge, wood or garden, met in the sward itself. */
 const EDGE_TIMES = 0.35
@@ -42,8 +46,9 @@ function regionWeight(plant: Plant, context: Context): number {
   }
   const known = whereCommonest.get(plant)
   if (known !== undefined) return known
-  const words = Object.values(plant.regions)
-  const weight = words.length === 0 ? ABUNDANCE_WEIGHT.occasional : Math.max(...words.map((w) => ABUNDANCE_WEIGHT[w]))
+  const words = Object.entries(plant.regions) as [Region, AbundanceWord][]
+  const here = ([r, w]: [Region, AbundanceWord]) => ABUNDANCE_WEIGHT[w] * (homeRegions.has(r) ? 1 : ELSEWHERE_TIMES)
+  const weight = words.length === 0 ? ABUNDANCE_WEIGHT.occasional : Math.max(...words.map(here))
   whereCommonest.set(plant, weight)
   return weight
 }
@@ -60,7 +65,7 @@ export function priorFactors(plant: Plant, context: Context): PriorFactor[] {
   const factors: PriorFactor[] = []
   if (context.region) factors.push({ why: 'region', times: regionWeight(plant, context) })
   if (context.month !== undefined)
-    factors.push({ why: 'month', times: plant.months.includes(context.month) ? 1 : OUT_OF_SEASON })
+    factors.push({ why: 'month', times: growsIn(plant, context.month, context.region) ? 1 : OUT_OF_SEASON })
   if (context.sown?.includes(plant.id)) factors.push({ why: 'sown', times: SOWN_TIMES })
   if (context.found?.includes(plant.id)) factors.push({ why: 'found', times: FOUND_TIMES })
   if (context.neighbours?.includes(plant.id)) factors.push({ why: 'neighbours', times: NEIGHBOUR_TIMES })

@@ -1,4 +1,6 @@
 import type { Polygon } from 'geojson'
+import type { Region } from '@/core/flora/flora.ts'
+import { isSouthern } from '@/core/flora/seasons.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Holding, Outlook, Paddock, PaddockPart } from '@/core/records/round.ts'
 import type { HerdPlan } from '@/core/records/herdPlan.ts'
@@ -7,17 +9,17 @@ import type { SwardStage } from '@/core/records/measures.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { fixedId } from './fixedId.ts'
 
-/**
- * The Tarrow valley: an invented place with invented people. Its coordinates lie in open ocean on purpose.
- */
-const ORIGIN = { lon: -29.4, lat: 45.6 }
+/** The Tarrow valley and the Harrowgum valley: invented places with invented people, their coordinates in open ocean on purpose. */
+const TARROW = { lon: -29.4, lat: 45.6 }
+const HARROWGUM = { lon: -118.4, lat: -41.2 }
 
-/** Corners in metres east and north of the valley's origin. */
-function polygon(corners: [number, number][]): Polygon {
+/** Corners in metres east and north of a valley's origin. */
+function polygon(corners: [number, number][], region: Region): Polygon {
+  const origin = isSouthern(region) ? HARROWGUM : TARROW
   const metresPerDegree = 111_320
   const ring = corners.map(([e, n]) => [
-    ORIGIN.lon + e / (metresPerDegree * Math.cos((ORIGIN.lat * Math.PI) / 180)),
-    ORIGIN.lat + n / metresPerDegree,
+    origin.lon + e / (metresPerDegree * Math.cos((origin.lat * Math.PI) / 180)),
+    origin.lat + n / metresPerDegree,
   ])
   return { type: 'Polygon', coordinates: [[...ring, ring[0]!]] }
 }
@@ -74,6 +76,8 @@ export function place(
   paddock: {
     name: string
     outlook: Outlook
+    /** The Tarrow's, where it is left out. */
+    region?: Region
     sown: string[]
     corners: [number, number][]
     parts?: (Omit<PaddockPart, 'polygon'> & { corners: [number, number][] })[]
@@ -83,17 +87,18 @@ export function place(
     Partial<Pick<DemoPlace, 'history' | 'plan' | 'earlier'>>,
 ): DemoPlace {
   const holdingId = fixedId(`holding/${holding.name}`)
+  const region = paddock.region ?? 'cool-humid'
   return {
     holding: { id: holdingId, ...holding },
     paddock: {
       id: fixedId(`paddock/${holding.name}/${paddock.name}`),
       holdingId,
       name: paddock.name,
-      boundary: polygon(paddock.corners),
-      region: 'cool-humid',
+      boundary: polygon(paddock.corners, region),
+      region,
       outlook: paddock.outlook,
       sown: paddock.sown,
-      strata: (paddock.parts ?? []).map(({ corners, ...part }) => ({ ...part, polygon: polygon(corners) })),
+      strata: (paddock.parts ?? []).map(({ corners, ...part }) => ({ ...part, polygon: polygon(corners, region) })),
       note: paddock.note ?? '',
     },
     history: [],

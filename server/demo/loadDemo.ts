@@ -4,6 +4,7 @@ import { addDays } from 'date-fns/addDays'
 import { addYears } from 'date-fns/addYears'
 import { formatISO } from 'date-fns/formatISO'
 import { parseISO } from 'date-fns/parseISO'
+import { isSouthern } from '@/core/flora/seasons.ts'
 import { openStop } from '@/core/records/round.ts'
 import { partAt } from '@/core/survey/layRoute.ts'
 import { wRoute } from '@/core/geo/route.ts'
@@ -78,10 +79,22 @@ const contacts: Contacts = {
   poisonLine: '555-0199',
 }
 
+/** Of the Harrowgum valley. */
+const southern: Contacts = {
+  ...contacts,
+  vet: 'Harrowgum Veterinary Practice',
+  vetPhone: '555-0163',
+  poisonLine: '555-0188',
+}
+
 async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): Promise<void> {
   await addHolding(db, place.holding)
   await addPaddock(db, place.paddock)
-  await putKept(db, { subject: place.holding.id, kind: 'contacts', value: contacts })
+  await putKept(db, {
+    subject: place.holding.id,
+    kind: 'contacts',
+    value: isSouthern(place.paddock.region) ? southern : contacts,
+  })
   if (place.herd) await putKept(db, { subject: place.paddock.id, kind: 'herd', value: place.herd })
   if (place.management) await putKept(db, { subject: place.paddock.id, kind: 'management', value: place.management })
   const roundId = fixedId(`round/${place.paddock.name}/${place.round.title}`)
@@ -124,7 +137,7 @@ async function loadPlace(db: Db, place: DemoPlace, today: Date, seed: number): P
   }
 }
 
-/** Fill an empty database with the Tarrow valley; one that holds anything is left alone. */
+/** Fill an empty database with the two made-up valleys; one that holds anything is left alone. */
 export async function loadDemo(db: Db, todayIso: string): Promise<boolean> {
   const { rows } = await db.query<{ n: number }>('select count(*)::int as n from holding')
   if (rows[0]!.n > 0) return false

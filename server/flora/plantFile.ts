@@ -141,6 +141,7 @@ export class PlantFile {
   @Matches(/^[A-Z][a-z]+aceae$/, { message: 'family must be a plant family name such as Poaceae' })
   family!: string
   @IsOptional() @IsString({ each: true }) also_called?: string[]
+  @IsOptional() @IsObject() called?: Record<string, string>
   @IsOptional() @IsArray() @IsString({ each: true }) synonyms?: string[]
   @IsIn(lifeForms) form!: LifeForm
   @IsIn(['annual', 'biennial', 'perennial']) cycle!: 'annual' | 'biennial' | 'perennial'

@@ -3,6 +3,7 @@ import { validateSync, type ValidationError } from 'class-validator'
 import { LineCounter, parseDocument } from 'yaml'
 import {
   abundanceWords,
+  namePlaces,
   regions,
   stages,
   type Cell,
@@ -32,6 +33,7 @@ function toPlant(file: PlantFile, characters: Record<string, Cell>, stageCells: 
     author: file.author,
     family: file.family,
     alsoCalled: file.also_called ?? [],
+    ...(file.called ? { called: file.called as NonNullable<Plant['called']> } : {}),
     ...(file.synonyms ? { synonyms: file.synonyms } : {}),
     form: file.form,
     cycle: file.cycle,
@@ -108,6 +110,9 @@ export function readPlant(
     else if (!(abundanceWords as readonly string[]).includes(word))
       say(['regions', region], `"${word}" is not a word of abundance; allowed: ${abundanceWords.join(', ')}`)
   }
+  for (const place of Object.keys(file.called ?? {}))
+    if (!(namePlaces as readonly string[]).includes(place))
+      say(['called', place], `there is no place of names "${place}"; allowed: ${namePlaces.join(', ')}`)
   const cells = readCells(file.characters, characters, ['characters'], say)
   const stageCells: Plant['stages'] = {}
   for (const [stage, block] of Object.entries(file.stages ?? {})) {

@@ -5,6 +5,8 @@ import { identify, type Identification } from '@/core/naming/identify.ts'
 import { verdictText } from '@/text/verdictText.ts'
 import type { Sql } from '../db/db.ts'
 import { putOwnPlant } from '../db/ownPlants.ts'
+import { bookColumns, type BookColumns } from '@/contract/bookColumns.ts'
+import type { Flora } from '@/core/flora/flora.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { packedJson } from '../http/packedJson.ts'
@@ -22,6 +24,16 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): SaidIdenti
   return { ...found, verdict: { ...found.verdict, text: verdictText(found.verdict, compiled.flora) } }
 }
 
+/** The columns of the book as it is now; the same object until it changes. */
+function columnsOf(book: Book): () => object {
+  let made: { of: Flora; columns: BookColumns } | undefined
+  return () => {
+    const of = book.flora
+    if (made?.of !== of) made = { of, columns: bookColumns(of) }
+    return made.columns
+  }
+}
+
 /** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */
 export function bookRoutes(db: Sql, book: Book): Router {
   return Router()
@@ -29,6 +41,7 @@ export function bookRoutes(db: Sql, book: Book): Router {
       '/book',
       packedJson(() => book.flora),
     )
+    .get('/book-columns', packedJson(columnsOf(book)))
     .get(
       '/plants',
       packedJson(() => book.flora.plants),

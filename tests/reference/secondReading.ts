@@ -238,6 +238,18 @@ export const secondReading: Record<string, string> = {
   capeweed: 'leaf.coat woolly-under; leaf.set rosette; leaf.outline pinnate-cut|lobed; hairs.lower woolly; P',
   'mouse-ear-chickweed': 'leaf.set opposite; hairs.upper long|short-dense; petiole.length none; leaf.length 7-22; S',
 
+  // Of meadows and pastures of Britain and Ireland, western Europe, southern Australia and New Zealand
+  speedwells: 'leaf.set opposite|alternate; leaf.margin scalloped|coarse-teeth; leaf.length 6-20; stem.section round; S',
+  'meadow-saffron': 'root.kind bulb; leaf.veins parallel-strong; leaf.outline narrow-lance|egg-widest-middle; leaf.margin entire; leaf.length 120-300; petiole.length none; S',
+  'rats-tail-fescue': 'tug pulls-out; blade.width 0.4-2; blade.shape thread-like|long-narrow; ligule.type membrane; auricles absent|short-blunt; HB',
+  'onion-grass': 'root.kind bulb; smell none; leaf.outline linear; leaf.section round-solid|v-keeled; leaf.set rosette; P',
+  'common-sorrel': 'leaf.outline heart-or-arrow; leaf.length 40-120; habit single-crown; petiole.base papery-tube; S',
+  'creeping-buttercup': 'habit stolon; leaf.outline three-leaflets|three-to-five-lobed; stem.hairs sparse|dense|long-shaggy; petiole.length longer; S',
+  'bulbous-buttercup': 'root.kind bulb; habit single-crown; leaf.outline three-leaflets|three-to-five-lobed; petiole.length longer; S',
+  'slender-thistles': 'stem.armour spiny-wings-whole-length; hairs.lower woolly|long; leaf.margin spiny; leaf.outline pinnate-cut|lobed; S',
+  'cow-parsley': 'leaf.outline fern-like; stem.inside hollow; stem.hairs sparse|none|dense; petiole.form grooved; root.kind taproot; S',
+  'toad-rush': 'root.kind fibrous; habit bunch; stem.section round; smell none; S',
+  'lesser-trefoil': 'leaf.plan three-pinnate; leaflet.tip notched|plain; leaflet.length 5-11; stipule.form broad-veined; hairs.upper none; S',
   // Sedges in fruit, and their kin
   'hairy-sedge': 'hairs.upper sparse|long; sac.surface hairy; sac.length 4.8-7.2; sac.beak long-two-toothed; stigmas three; S',
   'common-sedge': 'spikes.kind top-male; scale.colour dark; stigmas two; sac.length 2.4-3.6; sac.form lens-flat; S',
@@ -298,6 +310,5 @@ export const keptDoubts: string[] = [
   'common-ragweed root.kind',
   'common-milkweed stem.inside',
   'perilla-mint leaf.outline',
-  'tall-buttercup leaf.outline',
   'field-horsetail stem.inside',
 ]

@@ -235,6 +235,18 @@ export const thirdReading: Record<string, string> = {
   capeweed: 'flower.form daisy-head; sap clear; root.kind taproot; P',
   'mouse-ear-chickweed': 'flower.colour white; leaf.margin entire; stem.hairs dense|long-shaggy; S',
 
+  speedwells: 'flower.colour purple-blue|white; sap clear; smell none; S',
+  'meadow-saffron': 'flower.colour pale-pink|purple-blue; smell none; hairs.upper none; leaf.set rosette|alternate; S',
+  'rats-tail-fescue': 'vernation rolled|folded; sheath.margin open; habit bunch; HB',
+  'onion-grass': 'flower.colour pink-red|white|pale-pink; hairs.upper none; leaf.margin entire; P',
+  'common-sorrel': 'flower.colour green-dull|pink-red; sap clear; root.kind taproot|fibrous; S',
+  'creeping-buttercup': 'flower.colour yellow; root.kind fibrous; leaf.margin coarse-teeth|saw-teeth; S',
+  'bulbous-buttercup': 'flower.colour yellow; petiole.hairs soft|none; leaf.margin coarse-teeth|saw-teeth; S',
+  'slender-thistles': 'flower.form thistle-head; flower.colour pink-red|pale-pink; stem.ridges ridged; S',
+  'cow-parsley': 'flower.colour white; flower.form flat-umbel; stem.ridges ridged; leaf.set rosette|alternate; S',
+  'toad-rush': 'hairs.upper none; leaf.ranks two|three; posture upright|bent-then-rising; S',
+  'lesser-trefoil': 'flower.colour yellow; root.kind taproot; petiole.length shorter|about-equal; S',
+
   // Sedges in fruit, and their kin
   'hairy-sedge': 'smell none; root.kind fibrous; leaf.ranks three; sheath.margin closed; S',
   'common-sedge': 'smell none; root.kind fibrous; leaf.ranks three; sheath.margin closed; S',

@@ -36,15 +36,15 @@ function pointsOf(d: string): [number, number][][] {
   return out
 }
 
-/** True where a point lies inside a closed line (even-odd). */
-function inside(line: [number, number][], x: number, y: number): boolean {
-  let is = false
+/** Where a level line crosses a closed one, from left to right: between the first and second, third and fourth ... lies its inside (even-odd). */
+function crossings(line: [number, number][], y: number): number[] {
+  const at: number[] = []
   for (let i = 0, j = line.length - 1; i < line.length; j = i++) {
     const [xi, yi] = line[i]!
     const [xj, yj] = line[j]!
-    if (yi > y !== yj > y && x < ((xj - xi) * (y - yi)) / (yj - yi) + xi) is = !is
+    if (yi > y !== yj > y) at.push(((xj - xi) * (y - yi)) / (yj - yi) + xi)
   }
-  return is
+  return at.sort((a, b) => a - b)
 }
 
 const strokes = new Set(['line', 'fine', 'dotted', 'purpleLine', 'pinkLine', 'soil'])
@@ -66,9 +66,13 @@ export function raster(drawing: Drawing): string[] {
         }
         continue
       }
-      for (let r = 0; r < CELLS; r++)
-        for (let c = 0; c < CELLS; c++)
-          if (inside(line, ((c + 0.5) * 100) / CELLS, ((r + 0.5) * 100) / CELLS)) grid[r * CELLS + c] = ink
+      for (let r = 0; r < CELLS; r++) {
+        const at = crossings(line, ((r + 0.5) * 100) / CELLS)
+        for (let c = 0; c < CELLS && at.length > 0; c++) {
+          const left = at.filter((x) => x <= ((c + 0.5) * 100) / CELLS).length
+          if (left % 2 === 1) grid[r * CELLS + c] = ink
+        }
+      }
     }
   return grid
 }

@@ -89,7 +89,7 @@ describe('every rule gives the same codes whatever the language', () => {
     expect(english.rules.flatMap((r) => r.hayOrGraze).length).toBeGreaterThan(5)
     expect(english.kits.flat(2)).toContain('gloves-and-sleeves')
     await readLanguage('de')
-    const german = flora.plants.map(spokenPlant)
+    const german = flora.plants.map((p) => spokenPlant(p))
     expect(german[0]!.commonName).not.toBe(flora.plants[0]!.commonName)
     expect(said(german)).toEqual(english)
   })

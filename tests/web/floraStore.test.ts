@@ -1,3 +1,4 @@
+import { bookColumns } from '@/contract/bookColumns.ts'
 import i18next from 'i18next'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { speak } from '@/text/say.ts'
@@ -11,7 +12,23 @@ const hemlock = flora.plants.find((p) => p.id === 'poison-hemlock')!
 
 describe('the book in English', () => {
   it('is the book itself', () => {
-    for (const p of flora.plants) expect(spokenPlant(p)).toBe(p)
+    for (const p of flora.plants) expect({ ...spokenPlant(p), alsoCalled: p.alsoCalled }).toEqual(p)
+  })
+
+  // Stace; Hubbard; Australian and New Zealand trade names; from memory.
+  it.each([
+    ['orchardgrass', 'Cock’s-foot', 'Cocksfoot'],
+    ['velvetgrass', 'Yorkshire fog', 'Yorkshire fog'],
+    ['canada-thistle', 'Creeping thistle', 'Californian thistle'],
+    ['alfalfa', 'Lucerne', 'Lucerne'],
+    ['common-bent', 'Common bent', 'Browntop'],
+    ['patersons-curse', 'Purple viper’s-bugloss', 'Paterson’s curse'],
+  ])('%s is called %s and %s elsewhere, and found by every name', (id, british, austral) => {
+    const p = flora.plants.find((x) => x.id === id)!
+    const [gb, au] = [spokenPlant(p, 'britain-ireland'), spokenPlant(p, 'australasia')]
+    expect([gb.commonName, au.commonName]).toEqual([british, austral])
+    for (const one of [gb, au, spokenPlant(p)])
+      expect([one.commonName, ...one.alsoCalled]).toEqual(expect.arrayContaining([british, austral, p.commonName]))
   })
 
   it('says how often a state is met, and a size as it is typical', () => {
@@ -94,7 +111,7 @@ describe('the book in German', () => {
 
   it('a book that is read gives out plants, characters and dangers under German words', async () => {
     const real = globalThis.fetch
-    globalThis.fetch = (async () => new Response(JSON.stringify(flora))) as typeof fetch
+    globalThis.fetch = (async () => new Response(JSON.stringify(bookColumns(flora)))) as typeof fetch
     await useFlora.getState().reload()
     globalThis.fetch = real
     const { byId, characters, hazards, groups } = useFlora.getState()

@@ -225,7 +225,7 @@ async function oneRun(seed: number): Promise<void> {
 }
 
 /** RUNS=1000 npx vitest run tests/web/interleavings tries more of them, from another start where FROM says so. */
-const RUNS = Number(process.env.RUNS ?? 60)
+const RUNS = Number(process.env.RUNS ?? 40)
 const FROM = Number(process.env.FROM ?? 1)
 
 it(`${RUNS} random orders: nothing vanishes without being shown`, async () => {

@@ -1,3 +1,4 @@
+import { bookOf, type BookColumns } from '@/contract/bookColumns.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
@@ -95,7 +96,8 @@ export const getCopyState = () => send<{ problem: string | null }>('GET', '/api/
 export const checkCopy = (file: File) =>
   send<{ madeAt: string; tables: { name: string; rows: number }[] }>('POST', '/api/backup/check', file)
 
-export const getBook = () => send<Flora>('GET', '/api/book')
+/** The plant book, which is sent in columns. */
+export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'))
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 /** So many of those that were planned last come with all that are still to be walked. */
 export const LATEST_ROUNDS = 100

@@ -1,9 +1,10 @@
 import { create } from 'zustand'
 import { shortNames } from '@/core/flora/shortName.ts'
-import type { Character, Flora, Hazard, Neighbour, Plant, PlantGroup } from '@/core/flora/flora.ts'
+import type { Character, Flora, Hazard, NamePlace, Neighbour, Plant, PlantGroup } from '@/core/flora/flora.ts'
 import { onLanguage } from '../language/languageStore.ts'
 import { word } from '../language/say.ts'
 import { getBook } from '../api/client.ts'
+import { useNamePlace } from './namePlaceStore.ts'
 
 interface FloraState {
   characters: Character[]
@@ -20,15 +21,25 @@ interface FloraState {
 /** One reading for all who ask while it is under way. */
 let loading: Promise<void> | undefined
 
-/** A plant as the reader's language speaks of it; its English name is still found. */
-export function spokenPlant(p: Plant): Plant {
+/** A plant under the English name of the reader's place; its names in the others are still found. */
+function calledHere(p: Plant, place: NamePlace): Plant {
+  if (!p.called) return p
+  const commonName = p.called[place] ?? p.commonName
+  const names = new Set([p.commonName, ...Object.values(p.called), ...p.alsoCalled])
+  names.delete(commonName)
+  return { ...p, commonName, alsoCalled: [...names] }
+}
+
+/** A plant as the reader's language speaks of it; its English names are still found. */
+export function spokenPlant(p: Plant, place: NamePlace = 'north-america'): Plant {
   const name = word(p.commonName)
-  if (name === p.commonName) return p
+  const here = calledHere(p, place)
+  if (name === p.commonName) return here
   const { exposure } = p
   return {
     ...p,
     commonName: name,
-    alsoCalled: [p.commonName, ...p.alsoCalled],
+    alsoCalled: [here.commonName, ...here.alsoCalled],
     lookalikes: p.lookalikes.map((l) => ({ ...l, why: word(l.why) })),
     harm: p.harm.map((h) => ({ ...h, note: word(h.note) })),
     ...(p.worth ? { worth: word(p.worth) } : {}),
@@ -76,7 +87,8 @@ const spokenHazard = (h: Hazard): Hazard => ({
 let asWritten: Flora | undefined
 
 function spoken({ characters, plants: english, groups, hazards, neighbours = [] }: Flora) {
-  const plants = english.map(spokenPlant)
+  const { place } = useNamePlace.getState()
+  const plants = english.map((p) => spokenPlant(p, place))
   return {
     characters: characters.map(spokenCharacter),
     plants,
@@ -110,10 +122,12 @@ export const useFlora = create<FloraState>()((set, get) => ({
   },
 }))
 
-// Codes and figures stay as they were written; only its prose is put into other words.
-onLanguage(() => {
+// Codes and figures stay as they were written; only its names and its prose are put into other words.
+const speakAgain = () => {
   if (asWritten) useFlora.setState(spoken(asWritten))
-})
+}
+onLanguage(speakAgain)
+useNamePlace.subscribe(speakAgain)
 
 export const flora = (): Flora => {
   const { characters, plants, groups, hazards, neighbours } = useFlora.getState()

@@ -1,3 +1,4 @@
+import { northernMonthOf } from '../../flora/seasons.ts'
 import { swardStages } from '../../records/measures.ts'
 import type { Round } from '../../records/round.ts'
 import { stateNoted, type FeedState } from './feedStates.ts'
@@ -8,13 +9,13 @@ export type Walked =
   | { by: 'state'; state: FeedState }
   /** What was noted, as shares of the stops that noted it. */
   | { by: 'noted'; shares: Partial<Record<FeedState, number>>; stops: number }
-  /** Nobody noted it: whatever the month allows. @param month 1 to 12 */
+  /** Nobody noted it: whatever the month allows. @param month of the north, 1 to 12 */
   | { by: 'month'; month: number }
 
 /** The growth that was walked, from what was noted at the stops. */
-export function walkedStates(round: Pick<Round, 'stops' | 'plannedOn'>): Walked {
+export function walkedStates(round: Pick<Round, 'stops' | 'plannedOn' | 'paddock'>): Walked {
   const noted = round.stops.filter((s) => s.skipped === null).flatMap((s) => s.measures.stage ?? [])
-  if (noted.length === 0) return { by: 'month', month: Number(round.plannedOn.slice(5, 7)) }
+  if (noted.length === 0) return { by: 'month', month: northernMonthOf(round.plannedOn, round.paddock.region) }
   const shares: Partial<Record<FeedState, number>> = {}
   for (const stage of swardStages) {
     const n = noted.filter((s) => s === stage).length

@@ -1,3 +1,4 @@
+import { isSouthern } from '../../flora/seasons.ts'
 import type { HarmKind, Trait } from '../../flora/codes.ts'
 import { kindsOf, type HarmNote, type Plant, type Region } from '../../flora/flora.ts'
 import type { Outlook } from '../../records/round.ts'
@@ -115,7 +116,7 @@ export function sowingAdvice(plants: readonly Plant[], given: SowingFor): { fits
       (p) => p.form === 'legume' && p.role === 'forage' && (outlook !== 'hay' || !has(p, 'not-for-hay')),
       legume,
     )
-  if (isFeed && curve && midsummerGap(curve).length > 0)
+  if (isFeed && curve && midsummerGap(curve, { south: isSouthern(region) }).length > 0)
     propose(
       'gap',
       (p) =>

@@ -1,4 +1,5 @@
-import type { SowingTime } from '../../flora/flora.ts'
+import type { Region, SowingTime } from '../../flora/flora.ts'
+import { northernMonth } from '../../flora/seasons.ts'
 
 /** First and last day of each time of sowing, month and day, north; common practice, no source. */
 const windows: Record<SowingTime, readonly [string, string]> = {
@@ -9,12 +10,16 @@ const windows: Record<SowingTime, readonly [string, string]> = {
   autumn: ['09-15', '10-31'],
 }
 
+/** A month and day of the north in the calendar of a region; half a year on and half a year back are one. */
+const here = (day: string, region: Region | undefined): string =>
+  `${String(northernMonth(Number(day.slice(0, 2)), region)).padStart(2, '0')}${day.slice(2)}`
+
 /** The next day on which something can be sown, ISO: today where its time is now. */
-export function nextSowingDay(when: readonly SowingTime[], today: string): string {
+export function nextSowingDay(when: readonly SowingTime[], today: string, region?: Region): string {
   const year = Number(today.slice(0, 4))
   const days = when.flatMap((w) =>
     [year, year + 1].flatMap((y) => {
-      const [from, until] = windows[w].map((d) => `${y}-${d}`) as [string, string]
+      const [from, until] = windows[w].map((d) => `${y}-${here(d, region)}`) as [string, string]
       return until < today ? [] : [from > today ? from : today]
     }),
   )

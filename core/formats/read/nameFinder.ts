@@ -43,6 +43,7 @@ export function nearestPlant(
     for (const n of [
       plant.commonName.replace(/ \(.*\)/, ''),
       ...plant.alsoCalled,
+      ...Object.values(plant.called ?? {}),
       ...(among === 'all' ? [plant.scientificName, ...(plant.synonyms ?? [])] : []),
     ]) {
       const slips = distance(wanted, same(n))
@@ -75,6 +76,9 @@ export function nameFinder(
     for (const n of [p.id, p.scientificName, p.commonName, short, ...p.alsoCalled, ...(p.synonyms ?? [])])
       if (!known.has(same(n))) known.set(same(n), p.id)
   }
+  // What is called so elsewhere comes after what is called so here.
+  for (const p of plants)
+    for (const n of Object.values(p.called ?? {})) if (!known.has(same(n))) known.set(same(n), p.id)
   const looked = new Map<string, NameFound | undefined>()
   const look = (written: string): NameFound | undefined => {
     const chosen = Object.hasOwn(given, written) ? given[written] : undefined

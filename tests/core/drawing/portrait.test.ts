@@ -18,9 +18,8 @@ describe('whole plants', () => {
     const portrait = draw(id)
     expect(portrait.pieces.flatMap((p) => p.marks).length).toBeGreaterThan(10)
     expect(portrait.insets.length).toBeGreaterThanOrEqual(2)
-    for (const d of portrait.pieces.flatMap((p) => p.marks).map((m) => m.d))
-      expect(d).not.toMatch(/NaN|Infinity|undefined/)
-    for (const p of portrait.pieces) for (const c of p.shows) expect(ids, `${p.part} shows ${c}`).toContain(c)
+    expect(portrait.pieces.flatMap((p) => p.marks.map((m) => m.d)).join(' ')).not.toMatch(/NaN|Infinity|undefined/)
+    expect(portrait.pieces.flatMap((p) => p.shows).filter((c) => !ids.has(c))).toEqual([])
     expect(new Set(shown(portrait)).size).toBe(portrait.insets.length)
   })
 
@@ -123,7 +122,7 @@ describe('a portrait lies in its box', () => {
   const stages = ['seedling', 'vegetative', 'mown'] as const
   it.each(flora.plants.map((p) => p.id))('%s, in any specimen and at any stage', (id) => {
     for (const stage of stages)
-      for (const seed of [0.1, 0.5, 0.9]) {
+      for (const seed of [0.1, 0.9]) {
         const { pieces } = plantPortrait(byId.get(id)!, stage, randomLcg(seed))
         for (const piece of pieces) {
           const put = placed(piece.transform ?? '')

@@ -263,9 +263,9 @@ describe('a plant that shows what it usually shows, the tool choosing the checks
     expect(others.length / runs.length, others.join()).toBeLessThanOrEqual(0.02)
   })
 
-  it('takes at most eight checks for half of the plants', () => {
+  it('takes at most nine checks for half of the plants, not even the region known', () => {
     const steps = runs.map((r) => r.step).sort((a, b) => a - b)
-    expect(steps[Math.floor(steps.length / 2)]).toBeLessThanOrEqual(8)
+    expect(steps[Math.floor(steps.length / 2)]).toBeLessThanOrEqual(9)
   })
 })
 

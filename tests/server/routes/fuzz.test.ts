@@ -12,7 +12,7 @@ import { everyRoute, type RouteOf } from '@/tests/support/everyRoute.ts'
 import { ODILE, TAM, teamForFile } from '@/tests/support/team.ts'
 
 /** How many requests; the run that is written of in docs/reliability.md had 20,000. */
-const REQUESTS = Number(process.env.FUZZ ?? 600)
+const REQUESTS = Number(process.env.FUZZ ?? 400)
 
 const api = apiForFile()
 const team = teamForFile()

@@ -1,3 +1,4 @@
+import { regionWords } from '@/text/regionWords.ts'
 import { useWords } from '../../language/useWords.ts'
 import { memo } from 'react'
 import { regions, stages, type Region, type Stage } from '@/core/flora/flora.ts'
@@ -32,7 +33,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
     word(context.stage ?? 'vegetative'),
     ...(when || context.region ? [] : [say('anywhere')]),
     when,
-    context.region && word(context.region.replace('-', ' ')),
+    context.region && regionWords(context.region),
   ].filter(Boolean)
   return (
     <details className="grow">
@@ -77,7 +78,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
           <option value="">{say('Any region')}</option>
           {regions.map((r) => (
             <option key={r} value={r}>
-              {word(r.replace('-', ' '))}
+              {regionWords(r)}
             </option>
           ))}
         </select>

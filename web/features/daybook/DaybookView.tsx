@@ -10,6 +10,7 @@ import { useOutbox } from '../../stores/outboxStore.ts'
 import { readAnswers, usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { KeysChoice } from './KeysChoice.tsx'
 import { LanguageChoice } from './LanguageChoice.tsx'
+import { NamesChoice } from './NamesChoice.tsx'
 import { UnitsChoice } from './UnitsChoice.tsx'
 import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
@@ -102,6 +103,7 @@ export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDayb
             entries={month ? here.filter((e) => e.day.startsWith(month)) : here}
           />
           <UnitsChoice />
+          <NamesChoice />
           <LanguageChoice />
           <KeysChoice />
           <Copies />

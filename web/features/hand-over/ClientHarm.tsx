@@ -9,6 +9,7 @@ import { useHazards, useTell } from '../../entities/round/useHazards.ts'
 import type { Contacts } from '@/core/records/contacts.ts'
 import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
 import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
+import { growsIn } from '@/core/flora/seasons.ts'
 import type { FormWord, Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
@@ -138,7 +139,7 @@ function NotJudged({ harm }: { harm: WeighUp['harm'] }) {
 function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
   const month = Number(round.plannedOn.slice(5, 7))
-  const grows = (id: string) => byId.get(id)!.months.includes(month)
+  const grows = (id: string) => growsIn(byId.get(id)!, month, round.paddock.region)
   const edge = harm.alongEdge.filter((id) => strikes(byId.get(id)!, animal))
   const named = (ids: string[]) => ids.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')
   const [growing, resting] = [harm.notFound.filter(grows), harm.notFound.filter((id) => !grows(id))]

@@ -1,3 +1,4 @@
+import { regionWords } from '@/text/regionWords.ts'
 import { regions, type Region } from '@/core/flora/flora.ts'
 import { outlooks, type Outlook } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -77,7 +78,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
           >
             {regions.map((r) => (
               <option key={r} value={r}>
-                {word(r.replace('-', ' '))}
+                {regionWords(r)}
               </option>
             ))}
           </select>

@@ -1,8 +1,11 @@
 import { inSentence } from '@/text/say.ts'
-import { stages, type Plant } from '@/core/flora/flora.ts'
+import { regionWords } from '@/text/regionWords.ts'
+import { stages, type Plant, type Region } from '@/core/flora/flora.ts'
+import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import { usualWords } from '../../entities/plant/usualState.ts'
 import { characterTitle, monthNames } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { useNamePlace } from '../../stores/namePlaceStore.ts'
 import { say, word, listed } from '../../language/say.ts'
 
 const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
@@ -10,18 +13,15 @@ const MONTHS = ['J', 'F', 'M', 'A', 'M', 'J', 'J', 'A', 'S', 'O', 'N', 'D']
 /** Where and when it grows, and what changes with its age. */
 export function WhenWhere({ plant }: { plant: Plant }) {
   const characters = useFlora((s) => s.characters)
-  const regions = Object.entries(plant.regions)
+  const south = useNamePlace((s) => s.place) === 'australasia'
+  const months = monthsOfGrowth(plant, south ? 'southern-australasia' : undefined)
+  const regions = Object.entries(plant.regions) as [Region, string][]
   const aged = stages.filter((s) => Object.keys(plant.stages[s] ?? {}).length > 0)
-  const grows = plant.months.map((m) => monthNames()[m - 1]).join(', ')
+  const grows = months.map((m) => monthNames()[m - 1]).join(', ')
   return (
     <section className="mt-5">
       <h2 className="text-xl">{say('Where and when')}</h2>
-      <p>
-        {regions
-          .map(([r, w]) => say('{{w}} in the {{r}} region', { w: word(w), r: word(r.replace('-', ' ')) }))
-          .join('; ')}
-        .
-      </p>
+      <p>{regions.map(([r, w]) => say('{{r}}: {{w}}', { w: word(w), r: regionWords(r) })).join('; ')}.</p>
       {plant.ground.length > 0 ? <p>{say('Ground: {{ground}}.', { ground: listed(plant.ground) })}</p> : null}
       <div
         role="img"
@@ -31,7 +31,7 @@ export function WhenWhere({ plant }: { plant: Plant }) {
         {MONTHS.map((m, i) => (
           <span
             key={i}
-            className={`rounded-md py-1 ${plant.months.includes(i + 1) ? 'bg-culm font-bold text-on-culm' : 'border border-rule text-ink-soft'}`}
+            className={`rounded-md py-1 ${months.includes(i + 1) ? 'bg-culm font-bold text-on-culm' : 'border border-rule text-ink-soft'}`}
           >
             {m}
           </span>

@@ -49,7 +49,7 @@ export function SowPanel({ round, made }: { round: Round; made: Composition }) {
       plant: null,
       text,
       owner: '',
-      dueOn: nextSowingDay(when, today()),
+      dueOn: nextSowingDay(when, today(), round.paddock.region),
       backOn: null,
       lookFor: say('Rows, seedlings a square metre, gaps'),
       doneOn: null,

@@ -1,12 +1,15 @@
-import { monthOf } from './ranges.ts'
+import { northernMonthOf } from '../../../flora/seasons.ts'
+import type { Region } from '../../../flora/flora.ts'
 import type { HazardModule, HazardSays, Range } from './hazard.ts'
 
 /** Cantharidin that was reported to kill a horse, milligrams a kilogram of its weight. From memory. */
 const LETHAL_MG_PER_KG: Range = [0.5, 1]
 /** Cantharidin in one beetle, milligrams. From memory; kinds differ much. */
 const MG_PER_BEETLE: Range = [1, 5]
-/** Months of cutting in which the beetles swarm at flowers: common practice, no source. */
+/** Months of the north, by cutting, in which the beetles swarm at flowers: common practice, no source. */
 const SWARMING = [6, 7, 8, 9]
+/** Where swarms in alfalfa are told of often: common practice, no source. */
+const OFTEN: readonly Region[] = ['transition', 'warm-humid', 'semi-arid']
 /** Weight of a horse where none was said, kg. */
 const HORSE_KG = 500
 
@@ -29,8 +32,8 @@ export const blisterBeetle: HazardModule = {
   when: ({ outlook }) => outlook === 'hay',
   read: ({ animal, conditions: c, on, region, stage }) => {
     const [low, high] = deadlyBeetles(animal?.kind === 'horses' ? animal.bodyKg : HORSE_KG)
-    const swarming = SWARMING.includes(monthOf(c.cutOn ?? on))
-    const likely = swarming && region !== 'cool-humid'
+    const swarming = SWARMING.includes(northernMonthOf(c.cutOn ?? on, region))
+    const likely = swarming && OFTEN.includes(region)
     const says: HazardSays[] = [
       { code: 'beetles-count', values: { low, high } },
       ...(swarming ? [{ code: 'beetles-season' as const }] : []),

@@ -1,5 +1,6 @@
 import { clopperPearson } from '../../../stats/proportionIntervals.ts'
-import { ends, inDiet, monthOf, pct } from './ranges.ts'
+import { northernMonthOf } from '../../../flora/seasons.ts'
+import { ends, inDiet, pct } from './ranges.ts'
 import type { HazardAct, HazardFacts, HazardModule, HazardSays, Range } from './hazard.ts'
 
 /** Ergovaline of the whole diet, ppb, from which on trouble is told of. From memory of extension tables. */
@@ -41,7 +42,7 @@ function ergovaline(
   const measured = facts.lab?.ergovalinePpb
   if (measured !== undefined) return [measured, measured]
   const [low, high] = inDiet(facts, amounts, carriers)
-  const month = BY_MONTH[monthOf(facts.on) - 1]!
+  const month = BY_MONTH[northernMonthOf(facts.on, facts.region) - 1]!
   return [low * infected[0] * month[0], high * infected[1] * month[1]]
 }
 

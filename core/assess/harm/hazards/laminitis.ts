@@ -1,18 +1,19 @@
-import { daysBetween, monthOf } from './ranges.ts'
+import { northernMonthOf } from '../../../flora/seasons.ts'
+import { daysBetween } from './ranges.ts'
 import type { HazardFacts, HazardModule, HazardSays } from './hazard.ts'
 
 /** Sugar and starch together, % of dry matter: what founder-prone horses are kept under (NRC Horses 2007: 10 to 12, from memory). */
 const SUGAR_PCT = [10, 12] as const
-/** Months in which cool-season grass is told to hold most sugar, with sun after cold nights: common practice, no source. */
+/** Months of the north in which cool-season grass is told to hold most sugar, with sun after cold nights: common practice, no source. */
 const SUGAR_MONTHS = [3, 4, 5, 9, 10, 11]
 const FROST_DAYS = 7
 const MANY_SIGNS = 2
 
-function signs({ conditions: c, on, stage, met }: HazardFacts): string[] {
+function signs({ conditions: c, on, stage, met, region }: HazardFacts): string[] {
   const cool = met.some((p) => p.form === 'grass' && p.season === 'cool')
   const frosted = c.frostOn !== undefined && daysBetween(c.frostOn, on) >= 0 && daysBetween(c.frostOn, on) <= FROST_DAYS
   return [
-    ...(cool && SUGAR_MONTHS.includes(monthOf(on)) ? ['season'] : []),
+    ...(cool && SUGAR_MONTHS.includes(northernMonthOf(on, region)) ? ['season'] : []),
     ...(frosted ? ['frost'] : []),
     ...(stage === 'headed' || stage === 'stemmy' || stage === 'ripe' ? ['heads'] : []),
     ...(c.drought ? ['drought'] : []),

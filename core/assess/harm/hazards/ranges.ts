@@ -23,7 +23,7 @@ export function inDiet(facts: HazardFacts, amounts: Hazard['amounts'], carriers:
   return [low, high]
 }
 
-/** Month of a day, 1 to 12. */
+/** Month of a day, 1 to 12; for what goes by season there is `northernMonthOf`. */
 export const monthOf = (day: string): number => Number(day.slice(5, 7))
 
 /** A share as percent with one decimal: figures of codes are plain numbers. */

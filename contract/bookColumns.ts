@@ -1,0 +1,71 @@
+import {
+  frequencyWords,
+  type Cell,
+  type Flora,
+  type FrequencyWord,
+  type Plant,
+  type Stage,
+} from '../core/flora/flora.ts'
+
+/**
+ * The book as it is sent to a page: each field of the plants as one column, and cells as short texts. Like stands beside
+ * like, so that it packs to less than its plants one after the other.
+ */
+export interface BookColumns extends Omit<Flora, 'plants'> {
+  plants: Record<string, unknown[]>
+  /** By character, a cell of each plant; null where nothing is coded. */
+  cells: Record<string, (string | null)[]>
+  /** By plant, the cells that differ at a stage. */
+  stages: Partial<Record<Stage, Record<string, string>>>[]
+}
+
+/** "bunch", always so, or "bunch:o stolon:s", each state with the place of its word; a range is "3 8 2 12". */
+function written(cell: Cell): string {
+  if (cell.kind === 'range') return [...cell.typical, ...cell.extreme].join(' ')
+  return Object.entries(cell.words)
+    .map(([state, word]) => (word === 'always' ? state : `${state}:${frequencyWords.indexOf(word)}`))
+    .join(' ')
+}
+
+function readCell(text: string): Cell {
+  if (/^\d/.test(text)) {
+    const [a, b, c, d] = text.split(' ').map(Number) as [number, number, number, number]
+    return { kind: 'range', typical: [a, b], extreme: [c, d] }
+  }
+  const words: Record<string, FrequencyWord> = {}
+  for (const part of text.split(' ')) {
+    const [state, word] = part.split(':') as [string, string | undefined]
+    words[state] = frequencyWords[Number(word ?? 0)]!
+  }
+  return { kind: 'states', words }
+}
+
+const each = <A, B>(of: Record<string, A>, made: (a: A) => B): Record<string, B> =>
+  Object.fromEntries(Object.entries(of).map(([k, a]) => [k, made(a)]))
+
+export function bookColumns({ plants, ...rest }: Flora): BookColumns {
+  const fields = new Set(plants.flatMap((p) => Object.keys(p)))
+  for (const apart of ['characters', 'stages']) fields.delete(apart)
+  const coded = new Set(plants.flatMap((p) => Object.keys(p.characters)))
+  const column = <T>(names: Set<string>, of: (p: Plant, name: string) => T) =>
+    Object.fromEntries([...names].map((n) => [n, plants.map((p) => of(p, n))]))
+  return {
+    ...rest,
+    plants: column(fields, (p, f) => p[f as keyof Plant] ?? null),
+    cells: column(coded, (p, c) => (p.characters[c] ? written(p.characters[c]) : null)),
+    stages: plants.map((p) => each(p.stages, (cells) => each(cells, written))),
+  }
+}
+
+/** The book out of its columns; the inverse of `bookColumns`. */
+export function bookOf({ plants: columns, cells, stages, ...rest }: BookColumns): Flora {
+  const plants = stages.map((at, i) => {
+    const present = <T>(of: Record<string, (T | null)[]>) => Object.entries(of).filter(([, all]) => all[i] !== null)
+    return {
+      ...Object.fromEntries(present(columns).map(([field, all]) => [field, all[i]])),
+      characters: Object.fromEntries(present(cells).map(([c, all]) => [c, readCell(all[i]!)])),
+      stages: each(at, (of) => each(of, readCell)),
+    } as unknown as Plant
+  })
+  return { ...rest, plants }
+}

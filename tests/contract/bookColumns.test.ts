@@ -1,0 +1,27 @@
+import { brotliCompressSync } from 'node:zlib'
+import { expect, it } from 'vitest'
+import { bookColumns, bookOf, type BookColumns } from '@/contract/bookColumns.ts'
+import { flora } from '@/tests/support/book.ts'
+
+const sent = (columns: BookColumns) => JSON.parse(JSON.stringify(columns)) as BookColumns
+
+it('the book comes out of its columns as it went in, cell for cell', () => {
+  expect(bookOf(sent(bookColumns(flora)))).toEqual(flora)
+})
+
+it('states, their words and their order, and ranges with fractions, are kept', () => {
+  const cells = {
+    'base.form': { kind: 'states', words: { plain: 'always' } },
+    habit: { kind: 'states', words: { stolon: 'rarely', bunch: 'usually', rhizome: 'never' } },
+    'ligule.height': { kind: 'range', typical: [0.4, 1.5], extreme: [0.2, 30] },
+  } as const
+  const plant = { ...flora.plants[0]!, characters: cells as never, stages: { mown: { habit: cells.habit } } as never }
+  const back = bookOf(sent(bookColumns({ ...flora, plants: [plant] }))).plants[0]!
+  expect(back).toEqual(plant)
+  expect(Object.keys((back.characters.habit as { words: object }).words)).toEqual(['stolon', 'bunch', 'rhizome'])
+})
+
+it('packs to clearly less than the plants one after the other', () => {
+  const packed = (what: unknown) => brotliCompressSync(JSON.stringify(what)).length
+  expect(packed(bookColumns(flora))).toBeLessThan(0.88 * packed(flora))
+})

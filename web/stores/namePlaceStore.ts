@@ -1,0 +1,12 @@
+import { create } from 'zustand'
+import { persist } from 'zustand/middleware'
+import type { NamePlace } from '@/core/flora/flora.ts'
+import { browserStore } from './browserStore.ts'
+
+/** As people of which place the plants are called in English: a choice of the device. */
+export const useNamePlace = create<{ place: NamePlace; setPlace: (place: NamePlace) => void }>()(
+  persist((set) => ({ place: 'north-america', setPlace: (place) => set({ place }) }), {
+    name: 'fold-sprig-names',
+    storage: browserStore,
+  }),
+)

@@ -1,7 +1,8 @@
 import { clipFactors } from './feed/clipFactors.ts'
 import { mixtureFeedOf, type MassBy, type MixtureFeed } from './feed/mixtureFeed.ts'
 import { walkedStates, type Walked } from './feed/walkedStates.ts'
-import { harmFindings, type HarmFindings } from './harm/harmFindings.ts'
+import { FENCE } from '../survey/fenceWalk.ts'
+import { harmFindings, type Walked as LookedOver, type HarmFindings } from './harm/harmFindings.ts'
 import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from '../survey/composition.ts'
@@ -43,8 +44,26 @@ export function weighUp(
   ]
   return {
     composition: made,
-    harm: harmFindings(made, plants, isFirstHit(round.method) ? 'points' : 'cover', round.paddock.region),
+    harm: harmFindings(
+      made,
+      plants,
+      isFirstHit(round.method) ? 'points' : 'cover',
+      round.paddock.region,
+      walkedOver(round),
+    ),
     feed: walked && leafy && headed && { walked, leafy, headed },
+  }
+}
+
+/** What was looked over beside the counting: round the stops, and along the fence. */
+function walkedOver({ stops }: Round): LookedOver {
+  const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
+  const near = new Map<string, number>()
+  for (const stop of done) for (const plant of new Set(stop.measures.near)) near.set(plant, (near.get(plant) ?? 0) + 1)
+  return {
+    searched: done.filter((s) => s.measures.searched).length,
+    edgeStops: done.filter((s) => s.stratum === FENCE).length,
+    near,
   }
 }
 

@@ -43,9 +43,10 @@ function insideSpan(boundary: Polygon, lon: number): [number, number] | undefine
  *
  * @param boundary a polygon in degrees (GeoJSON order)
  * @param count stops wanted, 1 to 500
+ * @param start where on its first spacing the first stop lies, 0 to 1
  * @throws RangeError the paddock is too small or too thin to hold the route
  */
-export function wRoute(boundary: Polygon, count: number): Route {
+export function wRoute(boundary: Polygon, count: number, start = 0.5): Route {
   if (!(count >= 1 && count <= 500)) throw new RangeError(`a route has 1 to 500 stops: ${count}`)
   const [west, , east] = bbox(boundary)
   const margin = 0.1
@@ -61,7 +62,7 @@ export function wRoute(boundary: Polygon, count: number): Route {
   const lengthM = length(line, { units: 'meters' })
   for (let tried = count; tried <= count * 4 + 20; tried++) {
     const spacing = lengthM / tried
-    const stops = Array.from({ length: tried }, (_, i) => along(line, spacing * (i + 0.5), { units: 'meters' }))
+    const stops = Array.from({ length: tried }, (_, i) => along(line, spacing * (i + start), { units: 'meters' }))
       .filter((p) => booleanPointInPolygon(p, boundary))
       .map((p) => p.geometry.coordinates as Position)
     if (stops.length >= count) return { stops: stops.slice(0, count), line: turns, lengthM }

@@ -38,7 +38,7 @@ export type Entry = 'points' | 'values' | 'cells' | 'reading' | 'search'
 /** What a plant is given in a frame, where the entry is by values. */
 export type ValueKind = 'classes' | 'ranks' | 'nests' | 'grams'
 /** What a method asks for when a round is planned, beside paddock, precision and route. */
-export type SettingAsked = 'frame' | 'scale' | 'few' | 'dry-share' | 'target' | 'strip' | 'seen-share'
+export type SettingAsked = 'frame' | 'scale' | 'few' | 'dry-share' | 'target' | 'strip' | 'seen-share' | 'flags'
 
 /** What the number of stops is worked out from. */
 export interface Pilot {
@@ -57,9 +57,14 @@ export interface SearchFigure {
   taxon: Taxon
   found: number
   perHa: number
+  /** Where none was found: from 0 to the bound for plants that stand singly. */
   limitsPerHa: Interval
+  /** Where none was found on two legs or more: the bound if they stand in clumps. */
+  clumpedPerHa?: number
+  /** Share of the plants in the strip that the eye sees, fewest and most. */
+  eye: Interval
   walkedM: number
-  /** Metres that would have to be walked with nothing found to leave at most 10 plants a hectare. */
+  /** Metres that would have to be walked with nothing found to leave at most 10 plants a hectare, standing singly. */
   metresForTen: number
 }
 

@@ -1,18 +1,24 @@
-import { metresToExclude, plantsPerHectare } from './estimators/searchWalk.ts'
+import { eyeRange, metresToExclude, searchLimits } from './estimators/searchWalk.ts'
 import type { Counted, CountingMethod, SearchFigure } from './method.ts'
 import { FRAME_POINTS, pilotOfShare, usual } from './parts.ts'
 import { resolved } from './tally.ts'
 
 function searched({ round, named }: Counted): SearchFigure[] {
   const done = round.stops.filter((s) => s.doneAt !== null && s.skipped === null)
-  const walkedM = done.reduce((sum, s) => sum + (s.measures.legM ?? 0), 0)
+  const legs = done.filter((s) => (s.measures.legM ?? 0) > 0)
+  const walkedM = legs.reduce((sum, s) => sum + s.measures.legM!, 0)
   if (!(walkedM > 0)) return []
-  const { stripWidthM: widthM = 4, seenShare = 0.8, targets = [] } = round.settings
-  const met = done.flatMap((s) => s.hits.map((h) => ({ taxon: resolved(h.taxon, named), amount: h.amount })))
-  return [...new Set([...targets, ...met.map((h) => h.taxon)])].map((taxon) => {
-    const found = met.filter((h) => h.taxon === taxon).reduce((sum, h) => sum + h.amount, 0)
-    const { perHa, limitsPerHa } = plantsPerHectare({ lengthM: walkedM, widthM, found, seenShare })
-    return { taxon, found, perHa, limitsPerHa, walkedM, metresForTen: metresToExclude(10, widthM, seenShare) }
+  const { stripWidthM: widthM = 4, seenShare: judged = 0.8, targets = [], flagsPlanted, flagsSeen } = round.settings
+  const eye = eyeRange(judged, flagsPlanted && flagsSeen ? { planted: flagsPlanted, seen: flagsSeen } : undefined)
+  const met = legs.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named)))
+  return [...new Set([...targets, ...met])].map((taxon) => {
+    const counts = legs.map((s) => ({
+      lengthM: s.measures.legM!,
+      found: s.hits.filter((h) => resolved(h.taxon, named) === taxon).reduce((sum, h) => sum + h.amount, 0),
+    }))
+    const { dispersion: _, ...limits } = searchLimits(counts, widthM, { judged, range: eye })
+    const found = counts.reduce((sum, l) => sum + l.found, 0)
+    return { taxon, found, ...limits, eye, walkedM, metresForTen: metresToExclude(10, widthM, eye[0]) }
   })
 }
 
@@ -25,7 +31,7 @@ export const searchWalk: CountingMethod = {
   kit: ['flags', 'gloves', 'sample-bag'],
   minutesEach: 2,
   forHarm: true,
-  asks: ['target', 'strip', 'seen-share'],
+  asks: ['target', 'strip', 'seen-share', 'flags'],
   defaults: { stripWidthM: 4, seenShare: 0.8, targets: [] },
   fewestPlanned: 20,
   pilot: (_, halfWidth) => pilotOfShare(FRAME_POINTS, halfWidth),

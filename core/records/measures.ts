@@ -12,6 +12,10 @@ export interface Measures {
   heightCm?: number
   barePercent?: number
   stage?: SwardStage
+  /** The ground round the stop was looked over for what harms, for some ten seconds. */
+  searched?: boolean
+  /** Plants that harm, seen near the stop and not under its points. */
+  near?: string[]
   /** Dung pats within two paces. */
   dung?: number
   grazed?: Grazed
@@ -41,6 +45,8 @@ export interface RoundSettings {
   halfWidth?: number
   scale?: 'six-class' | 'braun-blanquet'
   frameM2?: number
+  /** Width of the strip that stops along the fence stand for, metres. */
+  fenceWidthM?: number
   /** Sides of the nested frames, metres, smallest first. */
   nestsM?: number[]
   /** What becomes of the ranks a frame of one or two species leaves unfilled. */
@@ -48,6 +54,9 @@ export interface RoundSettings {
   stripWidthM?: number
   /** Share of the plants in the strip that the walker would see, in the walker's own judgement. */
   seenShare?: number
+  /** Flags planted in the strip for a trial of the eye, and how many of them the walker saw. */
+  flagsPlanted?: number
+  flagsSeen?: number
   /** Plants a search walk looks for. */
   targets?: string[]
   /** Dry matter share of what was cut, where it is known from a dried sample. */

@@ -7,7 +7,7 @@ import { GRID_CELLS } from '../methods/estimators/frequency.ts'
 import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/likelihoodInterval.ts'
 import { doubleSampling } from '../stats/linearCalibration.ts'
 import { wilson } from '../stats/proportionIntervals.ts'
-import { plantsPerHectare } from '../methods/estimators/searchWalk.ts'
+import { searchLimits } from '../methods/estimators/searchWalk.ts'
 import { stratifiedRatio } from './stratified.ts'
 
 /** A made sward: shares of its plants, and how even it is from stop to stop (higher is more even). */
@@ -180,10 +180,15 @@ export const coverageCases: CoverageCase[] = [
     },
   },
   {
-    name: 'search walk, exact Poisson limits',
-    intervals: (_, random) => {
-      const found = randomPoisson.source(random)(20)()
-      return [plantsPerHectare({ lengthM: 2500, widthM: 4, found, seenShare: 1 }).limitsPerHa]
+    name: 'search walk in ten legs, plants in clumps (negative binomial, k as the sward is even)',
+    intervals: ({ evenness }, random) => {
+      // Patchy, middling and even swards stand for k of 0.5, 2 and 8 a leg.
+      const k = evenness / 10
+      const legs = Array.from({ length: 10 }, () => {
+        const mean = randomGamma.source(random)(k, 2 / k)()
+        return { lengthM: 250, found: mean > 0 ? randomPoisson.source(random)(mean)() : 0 }
+      })
+      return [searchLimits(legs, 4, { judged: 1, range: [1, 1] }).limitsPerHa]
     },
     truth: () => [20],
   },

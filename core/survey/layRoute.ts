@@ -4,6 +4,7 @@ import type { RouteKind } from '../records/measures.ts'
 import type { PaddockPart } from '../records/round.ts'
 import { isInside, localPlane, type LocalPlane, type Metres } from '../geo/localPlane.ts'
 import { areaHa, wRoute, type Position } from '../geo/route.ts'
+import { FENCE, fenceStops } from './fenceWalk.ts'
 
 export interface LaidRoute {
   stops: { position: Position; stratum: string }[]
@@ -42,12 +43,17 @@ function pointAt(line: Metres[], metres: number): Metres {
   return line[0]!
 }
 
-/** Stops evenly along a line, closer together until enough of them may be stood on. */
-function evenly(line: Metres[], { count, plane, ok }: Ground): Position[] {
+/**
+ * Stops evenly along a line from a random start, closer together until enough of them may be stood on.
+ *
+ * The start is drawn once: each place on the line is as likely as the next.
+ */
+function evenly(line: Metres[], { count, plane, ok, random }: Ground): Position[] {
   const long = pathLength(line)
+  const start = random()
   for (let tried = count; tried <= count * 6 + 40; tried++) {
     const stops = Array.from({ length: tried }, (_, i) =>
-      plane.toPosition(pointAt(line, (long * (i + 0.5)) / tried)),
+      plane.toPosition(pointAt(line, (long * (i + start)) / tried)),
     ).filter(ok)
     // Too many are thinned over the whole line, so that its end is not left out.
     if (stops.length >= count)
@@ -116,13 +122,21 @@ function zigzag(ground: Ground): Metres[] {
   return out
 }
 
-/** A square grid from a random start, its rows walked there and back. */
+/** So many starts are drawn for a grid of which no point lies inside. */
+const GRID_TRIES = 60
+
+/**
+ * A square grid from a random start, its rows walked there and back. The spacing follows from the area that is walked, and
+ * as many stops are taken as fall inside: a spacing that is narrowed until enough do favours the side where a row comes in.
+ */
 function grid(ground: Ground): Position[] {
   const { west, south, east, north } = frame(ground)
-  const { plane, ok, count, random } = ground
-  const [u, v] = [random(), random()]
-  let spacing = Math.sqrt((areaHa(ground.boundary) * 10_000) / count) * 1.1
-  for (let tries = 0; tries < 120; tries++, spacing *= 0.97) {
+  const { plane, ok, count, random, parts } = ground
+  const keptOut = parts.filter((p) => p.keptOut).reduce((sum, p) => sum + areaHa(p.polygon), 0)
+  const walked = Math.max(areaHa(ground.boundary) - keptOut, areaHa(ground.boundary) / 100)
+  const spacing = Math.sqrt((walked * 10_000) / count)
+  for (let tries = 0; tries < GRID_TRIES; tries++) {
+    const [u, v] = [random(), random()]
     const out: Position[] = []
     let row = 0
     for (let n = south + v * spacing; n < north; n += spacing, row++) {
@@ -133,14 +147,7 @@ function grid(ground: Ground): Position[] {
       }
       out.push(...(row % 2 === 0 ? line : line.reverse()))
     }
-    if (out.length >= count) {
-      const drop = new Set(
-        Array.from({ length: out.length - count }, (_, i) =>
-          Math.floor(((i + 0.5) * out.length) / (out.length - count)),
-        ),
-      )
-      return out.filter((_, i) => !drop.has(i))
-    }
+    if (out.length > 0) return out
   }
   throw new RangeError('the grid does not fit into the boundary')
 }
@@ -189,16 +196,18 @@ function nearestNext(places: Position[], plane: LocalPlane): Position[] {
  * A route drawn into a paddock before anyone walks. Parts kept out (gateways, camps) hold no stop; each stop knows the
  * part it lies in.
  *
- * w: four legs; zigzag: more, shorter ones; grid: square, from a random start; random: spread over the parts by area;
- * rows: along the long side, as drill rows mostly run.
+ * w: four legs; zigzag: more, shorter ones; rows: along the long side, as drill rows mostly run; on all three the stops
+ * begin at a random place of the line. grid: square, from a random start, as many stops as fall inside; random: spread over
+ * the parts by area. A walk along the fence can follow: a part of its own.
  *
- * @param count 1 to 500 stops
+ * @param count 1 to 500 stops; a grid holds about as many
+ * @param fence stops along the fence, and the width of the strip they stand for in metres
  * @param random uniform 0 to 1, seeded: the same seed gives the same route
  * @throws RangeError the paddock cannot hold the route
  */
 export function layRoute(
   kind: RouteKind,
-  { boundary, parts, count, random }: Pick<Ground, 'boundary' | 'parts' | 'count' | 'random'>,
+  { boundary, parts, count, random, fence }: Pick<Ground, 'boundary' | 'parts' | 'count' | 'random'> & { fence?: { count: number; widthM: number } }, // prettier-ignore
 ): LaidRoute {
   if (!(Number.isInteger(count) && count >= 1 && count <= 500))
     throw new RangeError(`a route has 1 to 500 stops, not ${count}`)
@@ -207,11 +216,18 @@ export function layRoute(
   const keptOut = parts.filter((p) => p.keptOut)
   const ok = (p: Position) => isInside(p, boundary) && !keptOut.some((k) => isInside(p, k.polygon))
   const ground: Ground = { boundary, parts, count, random, plane, ok }
-  const walked = (line: Metres[], stops = evenly(line, ground)): LaidRoute => ({
-    stops: stops.map((position) => ({ position, stratum: partAt(position, parts) })),
-    line: line.map(plane.toPosition),
-    lengthM: pathLength(line),
-  })
+  const walked = (line: Metres[], stops = evenly(line, ground)): LaidRoute => {
+    const along = fence ? fenceStops(boundary, { ...fence, random, plane, ok }) : []
+    const whole = [...line, ...along.map(plane.toMetres)]
+    return {
+      stops: [
+        ...stops.map((position) => ({ position, stratum: partAt(position, parts) })),
+        ...along.map((position) => ({ position, stratum: FENCE })),
+      ],
+      line: whole.map(plane.toPosition),
+      lengthM: pathLength(whole),
+    }
+  }
   const through = (places: Position[]) => walked(places.map(plane.toMetres), places)
   switch (kind) {
     case 'w':

@@ -54,9 +54,9 @@ export function pilotFrom(figures: Figures, halfWidth: number): Pilot | undefine
   return undefined
 }
 
-/** Metres of a search walk after which, with nothing found, at most so many plants a hectare are left. */
-export const searchMetres = (perHa: number, stripWidthM: number, seenShare: number): number =>
-  Math.ceil(metresToExclude(perHa, stripWidthM, seenShare))
+/** Metres of a search walk after which, with nothing found by an eye that sees so much at least, at most so many plants a hectare are left. */
+export const searchMetres = (perHa: number, stripWidthM: number, leastSeen: number): number =>
+  Math.ceil(metresToExclude(perHa, stripWidthM, leastSeen))
 
 /** Harmful plants at home in a region, the commonest first: what to look for on the walk. */
 export function lookFor(plants: Plant[], region: Region): Plant[] {

@@ -53,6 +53,8 @@ class StopMeasuresInput implements Measures {
   @IsOptional() @IsNumber(amount) @Min(0) @Max(500) heightCm?: number
   @IsOptional() @IsNumber(amount) @Min(0) @Max(100) barePercent?: number
   @IsOptional() @IsIn(swardStages) stage?: SwardStage
+  @IsOptional() @IsBoolean() searched?: boolean
+  @IsOptional() @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @MaxLength(200, { each: true }) near?: string[]
   @IsOptional() @IsInt() @Min(0) @Max(1000) dung?: number
   @IsOptional() @IsIn(grazings) grazed?: Grazed
 }
@@ -60,12 +62,15 @@ class StopMeasuresInput implements Measures {
 export class SettingsInput implements RoundSettings {
   @IsOptional() @IsIn(routeKinds) routeKind?: RouteKind
   @IsOptional() @IsNumber(amount) @Min(0.005) @Max(0.5) halfWidth?: number
+  @IsOptional() @IsNumber(amount) @Min(1) @Max(50) fenceWidthM?: number
   @IsOptional() @IsIn(['six-class', 'braun-blanquet']) scale?: 'six-class' | 'braun-blanquet'
   @IsOptional() @IsNumber(amount) @Min(0.0001) @Max(1000) frameM2?: number
   @IsOptional() @IsArray() @ArrayMaxSize(9) @IsNumber(amount, { each: true }) nestsM?: number[]
   @IsOptional() @IsIn(fewSpeciesConventions) few?: FewSpecies
   @IsOptional() @IsNumber(amount) @Min(0.1) @Max(100) stripWidthM?: number
   @IsOptional() @IsNumber(amount) @Min(0.01) @Max(1) seenShare?: number
+  @IsOptional() @IsInt() @Min(1) @Max(1000) flagsPlanted?: number
+  @IsOptional() @IsInt() @Min(1) @Max(1000) flagsSeen?: number
   @IsOptional() @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) targets?: string[]
   @IsOptional() @IsNumber(amount) @Min(0.05) @Max(1) dryShare?: number
   @IsOptional() @IsString() @MaxLength(200) observer?: string

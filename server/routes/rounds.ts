@@ -44,7 +44,7 @@ const laidStop = (s: PlannedStopInput): Stop =>
 function routeInto(boundary: Polygon | null, count: number) {
   if (!boundary) throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
   try {
-    const { stops, line, lengthM } = wRoute(boundary, count)
+    const { stops, line, lengthM } = wRoute(boundary, count, Math.random())
     return { route: { line, lengthM }, stops: stops.map((p, i) => openStop(randomUUID(), i + 1, p)) }
   } catch (error) {
     if (error instanceof RangeError) throw badRequest(`No route: ${error.message}.`, 'paddockId')

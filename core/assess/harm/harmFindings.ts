@@ -2,6 +2,7 @@ import type { HarmNote, Plant, Region } from '../../flora/flora.ts'
 import type { Composition, Share } from '../../survey/composition.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
 import { BARE, latinOf, letterOf, LITTER, type Taxon } from '../../records/taxon.ts'
+import { USUAL_EYE } from '../../methods/estimators/searchWalk.ts'
 import { byHaste } from './kinds.ts'
 import { isOfPoisonousGenus } from './poisonousGenera.ts'
 
@@ -22,10 +23,16 @@ export interface NotJudged {
 
 /** What may still be there although nothing was met. */
 export interface NoneFound {
-  /** Highest share of points (0 to 1) if the plant does not grow in clumps. */
-  ofPoints: number | undefined
-  /** Highest share of places like a stop (0 to 1) that could hold it, for an eye that sees `SEEN_SHARE` of what is there. */
-  ofStops: number
+  /**
+   * Share of the ground (0 to 1) that it covers at most, by points: where it stands evenly, and however clumped it stands
+   * (P(no hit at a stop) is at most 1 less the mean share). Undefined where whole frames were looked through.
+   */
+  ground: { even: number; clumped: number } | undefined
+  /**
+   * Share of places (0 to 1) that hold it at most: frames that were looked through, or stops with the ground round them
+   * looked over. Undefined where only points were counted: they do not say at how many places a plant stands.
+   */
+  places: { upTo: number; looked: number } | undefined
 }
 
 export interface HarmFindings {
@@ -37,6 +44,8 @@ export interface HarmFindings {
   /** Harmful plants of fence, hedge, ditch and wood in this region, which stops in the sward do not look at; the worst first. */
   alongEdge: string[]
   bound: NoneFound
+  /** Stops that were counted along the fence; 0: it was not walked. */
+  edgeStops: number
   /** Feed, turf and other plants that were met and can harm, whatever they are grown for; the most of them first. */
   cautions: HarmFound[]
   /** Letters still without a name: any of them could be harmful. */
@@ -45,8 +54,32 @@ export interface HarmFindings {
   notJudged: NotJudged[]
 }
 
-/** Share of the plants within a stop that an eye sees: common practice, no source. A plant that stands alone is easily missed. */
-export const SEEN_SHARE = 0.8
+/** The least share of the plants round a stop that an eye sees: a bound goes by it. The usual eye sees 6 to 9 in 10: common practice, no source. */
+export const LEAST_SEEN = USUAL_EYE[0]
+
+/** Share of a plant that was seen and never hit. */
+const seenNear = (upTo: number): Share => ({
+  ...{ estimate: 0, interval: [0, upTo], se: undefined, designEffect: undefined, method: 'exact' },
+})
+
+/** What nothing met leaves open. @param looked frames looked through, or stops looked round */
+export function noneFound(points: number | undefined, stops: number, looked: number): NoneFound {
+  const bound = noneFoundUpperBound
+  return {
+    ground: points === undefined ? undefined : { even: bound(points), clumped: bound(stops) },
+    places: looked === 0 ? undefined : { upTo: Math.min(1, bound(looked) / LEAST_SEEN), looked },
+  }
+}
+
+/** What was looked over beside the counting. */
+export interface Walked {
+  /** Stops round which the ground was looked over. */
+  searched?: number
+  /** Stops counted along the fence. */
+  edgeStops?: number
+  /** Plants seen near stops, each with the number of those stops. */
+  near?: ReadonlyMap<string, number>
+}
 
 /** A letter is told of apart; everything else that no file describes is not judged. A file of the book that names no harm was looked into. */
 const isNotJudged = (taxon: Taxon, plants: Map<string, Plant>): boolean => {
@@ -59,19 +92,25 @@ const isNotJudged = (taxon: Taxon, plants: Map<string, Plant>): boolean => {
  * What of a round could harm stock or people.
  *
  * @param counted whether amounts are points (they bound the share) or cover values (they do not)
+ * @param walk what was looked over beside the counting
  */
 export function harmFindings(
   round: Composition,
   plants: Map<string, Plant>,
   counted: 'points' | 'cover',
   region: Region,
+  walk: Walked = {},
 ): HarmFindings {
-  const met = new Map(round.taxa.map((t) => [t.taxon, t]))
+  const none = { even: noneFoundUpperBound(round.total), clumped: noneFoundUpperBound(round.stops) }
+  const met = new Map<string, Share & { stopsWith: number }>(round.taxa.map((t) => [t.taxon, t]))
+  // Seen beside the points and never under one: it is there, and how much of it the points bound from above only.
+  for (const [plant, stopsWith] of walk.near ?? [])
+    if (!met.has(plant)) met.set(plant, { ...seenNear(none.clumped), stopsWith })
   const toxic = [...plants.values()].filter((p) => p.role === 'toxic')
   const notMet = toxic.filter((p) => !met.has(p.id))
   const found = (p: Plant): HarmFound => {
-    const { taxon, stopsWith, ...share } = met.get(p.id)!
-    return { plant: taxon, share, stopsWith, notes: p.harm }
+    const { estimate, interval, se, designEffect, method, stopsWith } = met.get(p.id)!
+    return { plant: p.id, share: { estimate, interval, se, designEffect, method }, stopsWith, notes: p.harm }
   }
   const isEdge = (p: Plant) => p.edge !== undefined && p.regions[region] !== undefined
   const atHome = (p: Plant) => p.regions[region] === 'common' || p.regions[region] === 'frequent'
@@ -80,12 +119,13 @@ export function harmFindings(
     notFound: notMet.filter(atHome).map((p) => p.id),
     rarerHere: notMet.filter((p) => !atHome(p) && !isEdge(p)).map((p) => p.id),
     alongEdge: byHaste(notMet.filter(isEdge), region).map((p) => p.id),
-    bound: {
-      ofPoints: counted === 'points' ? noneFoundUpperBound(round.total) : undefined,
-      ofStops: Math.min(1, noneFoundUpperBound(round.stops) / SEEN_SHARE),
-    },
-    cautions: round.taxa
-      .map((t) => plants.get(t.taxon))
+    bound:
+      counted === 'points'
+        ? noneFound(round.total, round.stops, walk.searched ?? 0)
+        : noneFound(undefined, round.stops, round.stops),
+    edgeStops: walk.edgeStops ?? 0,
+    cautions: [...met.keys()]
+      .map((taxon) => plants.get(taxon))
       .filter((p): p is Plant => p !== undefined && p.role !== 'toxic' && p.harm.length > 0)
       .map(found)
       .sort((a, b) => b.share.estimate - a.share.estimate),

@@ -5,7 +5,7 @@ import { bootstrapRatio } from '@/core/stats/bootstrap.ts'
 import { braunBlanquet, classOf, meanCoverPercent, sixClasses } from '@/core/methods/estimators/coverClasses.ts'
 import { dryWeightRank, type FewSpecies, type RankedFrame } from '@/core/methods/estimators/dryWeightRank.ts'
 import { doubleSampling, linearCalibration } from '@/core/stats/linearCalibration.ts'
-import { metresToExclude, plantsPerHectare, poissonLimits } from '@/core/methods/estimators/searchWalk.ts'
+import { eyeRange, metresToExclude, poissonLimits, searchLimits } from '@/core/methods/estimators/searchWalk.ts'
 import { cases as vectors } from '@/tests/support/vectors.ts'
 
 const near = (got: number, want: number, rel = 1e-8) =>
@@ -235,9 +235,11 @@ describe('search walk', () => {
   })
 
   it('a strip of 1,000 m by 4 m with 2 found, half of them seen, is 10 a hectare', () => {
-    const { perHa, limitsPerHa } = plantsPerHectare({ lengthM: 1000, widthM: 4, found: 2, seenShare: 0.5 })
+    const seen = { judged: 0.5, range: [0.5, 0.5] as [number, number] }
+    const { perHa, limitsPerHa } = searchLimits([{ lengthM: 1000, found: 2 }], 4, seen)
     expect(perHa).toBeCloseTo(10, 9)
-    expect(limitsPerHa[0]).toBeLessThan(10)
+    // One leg: the limits of Garwood 1936, 0.2422 to 7.225, over 0.4 ha and half seen.
+    expect(limitsPerHa[0]).toBeCloseTo(0.2422 / 0.2, 2)
     expect(limitsPerHa[1]).toBeCloseTo(7.225 / 0.2, 1)
   })
 
@@ -245,9 +247,58 @@ describe('search walk', () => {
     // About 3 a hectare on one hectare: 2,500 m of a 4 m strip.
     expect(metresToExclude(3, 4, 1)).toBeCloseTo(2496.4, 0))
 
+  const usualEye = { judged: 0.8, range: eyeRange(0.8) }
+  const legsOf = (counts: number[]) => counts.map((found) => ({ lengthM: 250, found }))
+
+  it('an eye judged to see 8 in 10 sees 6 to 9; a trial of 20 flags, 16 seen, has the limits of Clopper & Pearson', () => {
+    expect(eyeRange(0.8)).toEqual([expect.closeTo(0.6, 12), expect.closeTo(0.9, 12)])
+    // binom.test(16, 20) of R: 0.5634 to 0.9427.
+    expect(eyeRange(0.8, { planted: 20, seen: 16 })).toEqual([expect.closeTo(0.5634, 4), expect.closeTo(0.9427, 4)])
+  })
+
+  it('none found: who walks the metres advised is told what was advised', () => {
+    const metres = metresToExclude(10, 4, usualEye.range[0])
+    const { limitsPerHa } = searchLimits([{ lengthM: metres, found: 0 }], 4, usualEye)
+    expect(limitsPerHa[1]).toBeCloseTo(10, 9)
+  })
+
+  // None of m negative binomial counts with mean u and k: (1 + u/k)^(-k m). By a true eye a third worse than judged.
+  it.each([0.2, 0.5, 1, 2])(
+    'none found in clumps of k = %f: the bound fails in at most 7 of 100, the eye a third worse',
+    (k) => {
+      for (const m of [5, 10, 20]) {
+        const { clumpedPerHa } = searchLimits(legsOf(Array.from({ length: m }, () => 0)), 4, usualEye)
+        const seen = clumpedPerHa! * 0.1 * 0.8 * (2 / 3)
+        expect((1 + seen / k) ** (-k * m), `${m} legs`).toBeLessThanOrEqual(0.07)
+      }
+    },
+  )
+
+  it('one leg cannot tell of clumps', () => {
+    expect(searchLimits(legsOf([0]), 4, usualEye).clumpedPerHa).toBeUndefined()
+  })
+
+  it('legs that differ more than chance widen the limits, legs that do not leave them as they are', () => {
+    const all = { judged: 1, range: [1, 1] as [number, number] }
+    const even = searchLimits(legsOf([2, 2, 2, 2, 2, 2, 2, 2, 2, 2]), 4, all)
+    // 20 counted over a hectare: 12.2 to 30.9 (Garwood 1936).
+    expect(even.limitsPerHa).toEqual([expect.closeTo(12.217, 2), expect.closeTo(30.888, 2)])
+    const clumped = searchLimits(legsOf([0, 0, 12, 0, 1, 0, 0, 7, 0, 0]), 4, all)
+    // Pearson's statistic by hand: (8 x 2^2 - 2 x 2^2 + ...) = sum (x - 2)^2 / 2 over 9.
+    expect(clumped.dispersion).toBeCloseTo(
+      [0, 0, 12, 0, 1, 0, 0, 7, 0, 0].reduce((s, x) => s + (x - 2) ** 2 / 2, 0) / 9,
+      9,
+    )
+    expect(clumped.limitsPerHa[0]).toBeLessThan(even.limitsPerHa[0] / 1.5)
+    expect(clumped.limitsPerHa[1]).toBeGreaterThan(even.limitsPerHa[1] * 1.5)
+  })
+
   it('nothing walked, or seeing nothing, is refused', () => {
-    expect(() => plantsPerHectare({ lengthM: 0, widthM: 4, found: 0, seenShare: 1 })).toThrow('length')
-    expect(() => plantsPerHectare({ lengthM: 9, widthM: 4, found: 0, seenShare: 0 })).toThrow('share')
+    const all = { judged: 1, range: [1, 1] as [number, number] }
+    expect(() => searchLimits([{ lengthM: 0, found: 0 }], 4, all)).toThrow('length')
+    expect(() => searchLimits([], 4, all)).toThrow('length')
+    expect(() => eyeRange(0)).toThrow('share')
+    expect(() => eyeRange(0.8, { planted: 5, seen: 6 })).toThrow('flags')
     expect(() => poissonLimits(-1)).toThrow('whole number')
   })
 })

@@ -93,7 +93,8 @@ describe('the course of plants through the counts of a paddock', () => {
   it('one count says nothing of a course; a plant that is no more is gone', () => {
     expect(courses(years.slice(0, 1))[0]!.course).toBe('too few')
     const without = counted(2027, [{ velvetgrass: 20 }, { velvetgrass: 20 }])
-    expect(courses([...years, without]).find((c) => c.taxon === 'timothy')!.course).toBe('gone')
+    // At 3 of 3 stops and then at 0 of 2: Fisher's test gives 1 in 10, which is no proof.
+    expect(courses([...years, without]).find((c) => c.taxon === 'timothy')!.course).toBe('not-met-now')
     expect(yearCount(roundOf('step-points', []), plantsById)).toBeUndefined()
   })
 })

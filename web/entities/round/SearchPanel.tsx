@@ -3,6 +3,7 @@ import type { SearchFigure } from '@/core/methods/method.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { aHectare, onEach, wayWords } from '../../parts/units.ts'
 import { Say } from '../../language/Say.tsx'
+import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
 
 const perHa = (n: number): string => (n < 10 ? fixed(n, 1) : String(Math.round(n)))
@@ -36,9 +37,11 @@ export function SearchPanel({ search }: { search: SearchFigure[] }) {
           ) : (
             <p>
               <Say
-                text="Not found over {{wayWords}}, but up to <b/> could be there. Walking {{wayWords2}} in all with nothing found would leave at most {{perHa}} {{aHectare}}."
+                text="Not found over {{wayWords}}, but up to <b/> could be there if they stand singly{{clumps}}, for an eye that sees {{eye}} in 100 at least. Walking {{wayWords2}} in all with nothing found would leave at most {{perHa}} {{aHectare}}."
                 values={{
                   wayWords: wayWords(f.walkedM),
+                  eye: Math.round(f.eye[0] * 100),
+                  clumps: f.clumpedPerHa ? say(', up to {{n}} if in clumps', { n: perHa(onEach(f.clumpedPerHa)) }) : '',
                   wayWords2: wayWords(f.metresForTen),
                   perHa: perHa(onEach(10)),
                   aHectare: aHectare(),

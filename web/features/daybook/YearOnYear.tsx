@@ -52,6 +52,12 @@ const courseWords: Record<PlantCourse['course'], string> = {
   get gone() {
     return say('not met any more')
   },
+  get 'not-met-before'() {
+    return say('not met before, which by so few stops says little')
+  },
+  get 'not-met-now'() {
+    return say('not met this time, which by so few stops says little')
+  },
   get 'too few'() {
     return say('too few counts to tell')
   },

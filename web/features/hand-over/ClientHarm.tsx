@@ -14,11 +14,12 @@ import type { FormWord, Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
-import { percent, withInterval } from '../../parts/words.ts'
+import { withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { listed, say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
+import { boundWords } from '../../entities/round/boundWords.ts'
 import { NoxiousHere } from '../../entities/round/NoxiousHere.tsx'
 import { CallFirst } from './Signed.tsx'
 
@@ -148,8 +149,8 @@ function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']
       {growing.length > 0 ? (
         <>
           <Say
-            text="<b>Not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Not found is not the same as not there: each could be at up to {{ofStops}} of places like a stop (for an eye that sees 4 in 5), and more where it grows in clumps."
-            values={{ notFound: named(growing), n: harm.rarerHere.length, ofStops: percent(harm.bound.ofStops) }}
+            text="<b>Not found:</b> {{notFound}}, nor any of {{n}} that are rarer here. Not found is not the same as not there: {{bound}}."
+            values={{ notFound: named(growing), n: harm.rarerHere.length, bound: boundWords(harm.bound) }}
             components={{ b: <b /> }}
           />{' '}
         </>
@@ -163,7 +164,9 @@ function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']
           />{' '}
         </>
       ) : null}
-      {say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
+      {harm.edgeStops > 0
+        ? say('The fence was walked at {{n}} stops. Trees, ditch bottom, pond and what lies outside were not looked at.', { n: harm.edgeStops }) // prettier-ignore
+        : say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
       {edge.length > 0
         ? ` ${say(
             'There could stand: {{names}}{{more}}. Walk the fence for them, and keep clippings and fallen branches out.',

@@ -16,6 +16,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { useContacts, useHerd, useLab } from '../../entities/round/herd.ts'
 import { ClientHarm } from './ClientHarm.tsx'
 import { useHazards } from '../../entities/round/useHazards.ts'
+import { SpeaksFor } from '../../entities/round/SpeaksFor.tsx'
 import { Answer } from './Answer.tsx'
 import { Appendix } from './Appendix.tsx'
 import { drawnOnFirst, Matters } from './Matters.tsx'
@@ -139,6 +140,7 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
           'Counted at {{countedWords}}. A figure in brackets is the range that holds the true value 95 times in 100.',
           { countedWords: countedWords(round.method, made) },
         )}
+        <SpeaksFor round={round} />
       </p>
       <div className="mt-3 break-inside-avoid">
         <div className="print:hidden">

@@ -1,3 +1,4 @@
+import { lookFor } from '@/core/survey/planStops.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { useDeferredValue, useMemo, useReducer, useState } from 'react'
 import { useNavigate } from 'react-router'
@@ -15,6 +16,7 @@ import { ConflictPanel } from './ConflictPanel.tsx'
 import { assignKeys, keyedPlants, letters } from './countKeys.ts'
 import { countReducer, entryOf, startCount, stopAt } from './countReducer.ts'
 import { CoverTable } from './CoverTable.tsx'
+import { LookedRound } from './entry/LookedRound.tsx'
 import { StopTaps } from './entry/StopTaps.tsx'
 import { valueChoices } from './entry/valueChoices.ts'
 import { KeyStrip } from './KeyStrip.tsx'
@@ -77,6 +79,7 @@ export function CountView({ round }: { round: Round }) {
   const onName = useStable((letter: string) => void navigate(`/rounds/${round.id}/name/${letter}`))
   const onGo = useStable((seq: number) => act({ kind: 'go', seq }))
   const stop = stopAt(state)
+  const harmful = useMemo(() => lookFor(plants, round.paddock.region), [plants, round.paddock.region])
   const left =
     stop && !imported ? (
       <>
@@ -109,6 +112,9 @@ export function CountView({ round }: { round: Round }) {
             newLetter={free}
           />
         )}
+        {entry === 'points' ? (
+          <LookedRound stop={stop} harmful={harmful} onMeasure={(patch) => act({ kind: 'measure', patch })} />
+        ) : null}
         <StopTaps stop={stop} onMeasure={(patch) => act({ kind: 'measure', patch })} />
       </>
     ) : (

@@ -1,3 +1,4 @@
+import { partName } from '@/text/partWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import { groupOf } from '@/core/records/taxon.ts'
@@ -65,7 +66,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
     <div>
       <p className="text-ink-soft">
         {round.paddock.name}, {round.holding}
-        {stop.stratum ? `: ${stop.stratum}` : ''}
+        {stop.stratum ? `: ${partName(stop.stratum)}` : ''}
       </p>
       <div className="flex items-start justify-between gap-2">
         <h1 className="text-[1.65rem]">

@@ -1,3 +1,4 @@
+import { SpeaksFor } from '../../entities/round/SpeaksFor.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { Link } from 'react-router'
@@ -121,6 +122,9 @@ export function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
           </li>
         ))}
       </ul>
+      <p className="mt-2 max-w-prose">
+        <SpeaksFor round={round} />
+      </p>
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
           {say(

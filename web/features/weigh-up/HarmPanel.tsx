@@ -1,3 +1,4 @@
+import { boundWords } from '../../entities/round/boundWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
@@ -7,7 +8,7 @@ import { dosesHere, keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { inSentence } from '@/text/say.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import { SEEN_SHARE } from '@/core/assess/harm/harmFindings.ts'
+import { LEAST_SEEN } from '@/core/assess/harm/harmFindings.ts'
 import { looksToBound } from '@/core/stats/proportionIntervals.ts'
 import { Doses, ExposureView } from '../../parts/ExposureView.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
@@ -29,29 +30,11 @@ interface Props {
 export function HarmPanel({ round, weighed }: Props) {
   const byId = useFlora((s) => s.byId)
   const { harm, composition: made } = weighed
-  const { stops, total: points } = made
+  const { stops } = made
   const { animal, said, mass } = useGrazing(round, made)
   const animals = said ? [animal.kind] : [...keptAnimals]
   const carrying = [...harm.found, ...harm.cautions].flatMap((f) => byId.get(f.plant) ?? [])
   const name = (id: string) => byId.get(id)?.commonName ?? id
-  const bound = (
-    <>
-      {harm.bound.ofPoints !== undefined ? (
-        <>
-          <Say
-            text="up to <b/> of the sward could be such a plant (none in {{points}} points, if it does not grow in clumps), and"
-            values={{ points }}
-            components={{ b: <b>{percent(harm.bound.ofPoints)}</b> }}
-          />{' '}
-        </>
-      ) : null}
-      <Say
-        text="up to <b/> of places like a stop could hold one (none at {{stops}} stops, for an eye that sees 4 in 5)"
-        values={{ stops }}
-        components={{ b: <b>{percent(harm.bound.ofStops)}</b> }}
-      />
-    </>
-  )
   return (
     <section className="mt-6 rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4" aria-labelledby="harm">
       <h2 id="harm" className="text-xl text-harm">
@@ -101,25 +84,33 @@ export function HarmPanel({ round, weighed }: Props) {
       ))}
       <p className="mt-2">
         <Say
-          text="<b>Not found</b>, though at home in this region: {{notFound}}; nor any of the {{n}} other harmful plants of the book. Not found is not the same as not there: of each,"
+          text="<b>Not found</b>, though at home in this region: {{notFound}}; nor any of the {{n}} other harmful plants of the book. Not found is not the same as not there:"
           values={{ notFound: harm.notFound.map((id) => inSentence(name(id))).join(', '), n: harm.rarerHere.length }}
           components={{ b: <b /> }}
         />{' '}
-        {bound}.
+        {boundWords(harm.bound)}.
       </p>
       {harm.alongEdge.length > 0 ? (
         <p className="mt-2">
-          <Say
-            text="<b>Not walked</b>: fence, hedge, ditch and under trees. There could stand: {{names}}."
-            values={{ names: harm.alongEdge.map((id) => inSentence(name(id))).join(', ') }}
-            components={{ b: <b /> }}
-          />
+          {harm.edgeStops > 0 ? (
+            <Say
+              text="<b>Walked along the fence</b> at {{n}} stops, and not met there: {{names}}. Trees above and ground outside were not looked at."
+              values={{ n: harm.edgeStops, names: harm.alongEdge.map((id) => inSentence(name(id))).join(', ') }}
+              components={{ b: <b /> }}
+            />
+          ) : (
+            <Say
+              text="<b>Not walked</b>: fence, hedge, ditch and under trees. There could stand: {{names}}."
+              values={{ names: harm.alongEdge.map((id) => inSentence(name(id))).join(', ') }}
+              components={{ b: <b /> }}
+            />
+          )}
         </p>
       ) : null}
       <p className="mt-2">
         {say(
-          '{{looksToBound}} stops with nothing would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',
-          { looksToBound: looksToBound(0.05 * SEEN_SHARE), looksToBound2: looksToBound(0.02 * SEEN_SHARE) },
+          '{{looksToBound}} stops looked round with nothing seen would leave up to 5 % of places, {{looksToBound2}} stops up to 2 %.',
+          { looksToBound: looksToBound(0.05 * LEAST_SEEN), looksToBound2: looksToBound(0.02 * LEAST_SEEN) },
         )}
       </p>
       <SearchedHere paddockId={round.paddockId} />

@@ -1,3 +1,4 @@
+import { partName } from '@/text/partWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { useMemo } from 'react'
@@ -26,9 +27,9 @@ export function PartsPanel({ round }: { round: Round }) {
           const harmful = made.taxa.filter((t) => byId.get(t.taxon)?.role === 'toxic')
           const shown = [...made.taxa.slice(0, SHOWN), ...harmful.filter((t) => !made.taxa.slice(0, SHOWN).includes(t))]
           return (
-            <section key={name} aria-label={name || say('The rest')}>
+            <section key={name} aria-label={partName(name)}>
               <h3 className="text-lg">
-                {name || say('The rest')}{' '}
+                <span className="inline-block first-letter:uppercase">{partName(name)}</span>{' '}
                 <span className="font-sans text-base font-normal text-ink-soft">
                   {made.stops} {made.stops === 1 ? unit : units}
                 </span>

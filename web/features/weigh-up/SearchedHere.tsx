@@ -1,5 +1,5 @@
 import { taxonName } from '@/text/taxonNames.ts'
-import { metresToExclude } from '@/core/methods/estimators/searchWalk.ts'
+import { metresToExclude, USUAL_EYE } from '@/core/methods/estimators/searchWalk.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { useSearches } from './useSearches.ts'
@@ -19,9 +19,9 @@ export function SearchedHere({ paddockId }: { paddockId: string }) {
     return (
       <p className="mt-2">
         {say(
-          'A search walk buys a tighter limit: with nothing seen over {{aboutWayWords}} of a strip {{lengthWords}} wide, by an eye that sees 8 in 10, at most {{few}} plants {{aHectare}} are left.',
+          'A search walk buys a tighter limit: with nothing seen over {{aboutWayWords}} of a strip {{lengthWords}} wide, by an eye that sees 6 in 10 at least, at most {{few}} plants {{aHectare}} are left if they stand singly.',
           {
-            aboutWayWords: aboutWayWords(metresToExclude(5, 4, 0.8)),
+            aboutWayWords: aboutWayWords(metresToExclude(5, 4, USUAL_EYE[0])),
             lengthWords: lengthWords(4),
             few: few(onEach(5)),
             aHectare: aHectare(),
@@ -41,12 +41,13 @@ export function SearchedHere({ paddockId }: { paddockId: string }) {
               <li key={f.taxon}>
                 {taxonName(f.taxon, byId)}:{' '}
                 {f.found === 0
-                  ? say('none seen, up to {{few}} plants {{aHectare}} could stand there', {
+                  ? say('none seen; up to {{few}} plants {{aHectare}} could stand there singly{{clumps}}', {
+                      clumps: f.clumpedPerHa ? say(', up to {{n}} in clumps', { n: few(onEach(f.clumpedPerHa)) }) : '',
                       few: few(onEach(f.limitsPerHa[1])),
                       aHectare: aHectare(),
                     })
                   : say(
-                      '{{found}} seen, {{few}} plants {{aHectare}} ({{few2}} to {{few3}}, exact limits of the count)',
+                      '{{found}} seen, {{few}} plants {{aHectare}} ({{few2}} to {{few3}} by the legs, and by what the eye may miss)',
                       {
                         found: f.found,
                         few: few(onEach(f.perHa)),

@@ -1,6 +1,6 @@
 import { harmKindWords } from '@/text/harmWords.ts'
 import { describe, expect, it } from 'vitest'
-import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
+import { harmFindings, type Walked } from '@/core/assess/harm/harmFindings.ts'
 import { isOfPoisonousGenus } from '@/core/assess/harm/poisonousGenera.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import { composition } from '@/core/survey/composition.ts'
@@ -9,22 +9,44 @@ import { flora, plantsById } from '@/tests/support/book.ts'
 
 const stops = (list: string[][]): StopTally[] =>
   list.map((taxa, i) => ({ seq: i + 1, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) }))
-const findings = (list: string[][], counted: 'points' | 'cover' = 'points') =>
-  harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted, 'cool-humid')
+const findings = (list: string[][], counted: 'points' | 'cover' = 'points', walk: Walked = {}) =>
+  harmFindings(composition(stops(list), {}, plantsById)!, plantsById, counted, 'cool-humid', walk)
 
 const clean = Array.from({ length: 30 }, () => Array.from({ length: 20 }, () => 'timothy'))
 
 describe('harm of a round', () => {
-  it('none in 600 points leaves up to 0.5 % of the sward, and none at 30 stops up to 12 % of places to an eye that sees 4 in 5', () => {
-    // 1 - 0.05^(1/600) = 0.00498; (1 - 0.05^(1/30)) / 0.8 = 0.0950 / 0.8 = 0.1188 (Hanley & Lippman-Hand 1983).
+  it('none in 600 points at 30 stops leaves up to 0.5 % of the ground if it stands evenly, 9.5 % however clumped, and says nothing of places', () => {
+    // 1 - 0.05^(1/600) = 0.00498; 1 - 0.05^(1/30) = 0.0950 (Hanley & Lippman-Hand 1983; P(no hit) <= 1 - mean share).
     const { bound, found } = findings(clean)
     expect(found).toEqual([])
-    expect(bound.ofPoints).toBeCloseTo(0.00498, 5)
-    expect(bound.ofStops).toBeCloseTo(0.1188, 4)
+    expect(bound.ground!.even).toBeCloseTo(0.00498, 5)
+    expect(bound.ground!.clumped).toBeCloseTo(0.095, 4)
+    expect(bound.places).toBeUndefined()
   })
 
-  it('cover values bound places only, not the share of points', () => {
-    expect(findings(clean, 'cover').bound.ofPoints).toBeUndefined()
+  it('stops that were looked round bound the places that hold it, for the least an eye sees', () => {
+    // (1 - 0.05^(1/30)) / 0.6 = 0.1583.
+    const { bound } = findings(clean, 'points', { searched: 30 })
+    expect(bound.places).toMatchObject({ looked: 30, upTo: expect.closeTo(0.1583, 4) })
+  })
+
+  it('whole frames bound places, not the share of ground', () => {
+    const { bound } = findings(clean, 'cover')
+    expect(bound.ground).toBeUndefined()
+    expect(bound.places!.looked).toBe(30)
+  })
+
+  it('what was seen near a stop is found, at that many stops, and never among the not found', () => {
+    const { found, notFound, cautions } = findings(clean, 'points', {
+      near: new Map([
+        ['tansy-ragwort', 2],
+        ['alsike-clover', 1],
+      ]),
+    })
+    expect(found).toMatchObject([{ plant: 'tansy-ragwort', stopsWith: 2, share: { estimate: 0 } }])
+    expect(found[0]!.share.interval![1]).toBeCloseTo(0.095, 4)
+    expect(cautions.map((c) => c.plant)).toContain('alsike-clover')
+    expect(notFound).not.toContain('tansy-ragwort')
   })
 
   it('every harmful plant of the book is either found or named as not found', () => {

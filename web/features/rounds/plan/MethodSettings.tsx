@@ -127,6 +127,14 @@ const fields: Record<SettingAsked, (props: FieldProps) => ReactNode> = {
       onChange={(stripWidthM) => set({ stripWidthM })}
     />
   ),
+  flags: ({ settings, set }) => (
+    <NumberChoice
+      label={say('Of twenty flags planted for a trial you saw')}
+      value={settings.flagsSeen ?? 0}
+      options={[[0, say('no trial made')], ...[20, 19, 18, 17, 16, 15, 14, 13, 12, 11, 10, 8, 6, 4, 2].map((n): [number, string] => [n, String(n)])]} // prettier-ignore
+      onChange={(flagsSeen) => set(flagsSeen > 0 ? { flagsPlanted: 20, flagsSeen } : { flagsPlanted: 0, flagsSeen: 0 })}
+    />
+  ),
   'seen-share': ({ settings, set }) => (
     <NumberChoice
       label={say('Of the plants in it you would see')}

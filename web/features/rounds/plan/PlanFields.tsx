@@ -5,6 +5,7 @@ import { routeKinds, type RouteKind } from '@/core/records/measures.ts'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
+import { FenceFields } from './FenceFields.tsx'
 import { MethodSettings } from './MethodSettings.tsx'
 import type { PlanForm } from './usePlan.ts'
 import { say } from '../../../language/say.ts'
@@ -188,6 +189,7 @@ export function PlanFields({ form, set, holdings, paddocks, harmful, count, read
           </select>
         )}
       </Labelled>
+      <FenceFields fence={form.fence} onChange={(fence) => set({ fence })} />
       {form.routeKind === 'grid' || form.routeKind === 'random' ? (
         <button
           type="button"

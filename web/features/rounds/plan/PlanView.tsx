@@ -65,7 +65,11 @@ export function PlanView({ holdings, paddocks }: Loaded) {
         ready
           ? {
               label: say('Lay the route'),
-              detail: say('{{n}} {{units}} in {{name}}', { n: count, units: words.units, name: paddock?.name }),
+              detail: say('{{n}} {{units}} in {{name}}', {
+                n: 'problem' in laid ? count : laid.stops.length,
+                units: words.units,
+                name: paddock?.name,
+              }),
               onPress: save,
             }
           : { label: say('Draw the boundary first'), to: `/places/${form.paddockId}` }

@@ -71,7 +71,7 @@ export function WhatItTakes({ form, plan, paddock, harmful }: Props) {
                   ? say(', over {{areaWords}}', { areaWords: areaWords(areaHa(paddock.boundary)) })
                   : '',
               }}
-              components={{ b: <b>{hours(roundMinutes(laid.lengthM, count, info.minutesEach))}</b> }}
+              components={{ b: <b>{hours(roundMinutes(laid.lengthM, laid.stops.length, info.minutesEach))}</b> }}
             />
           </p>
           <RouteMap

@@ -26,6 +26,8 @@ export interface PlanForm {
   pointsPerStop: number
   routeKind: RouteKind
   seed: number
+  /** Stops along the fence and the width of their strip; left out: the fence is not walked. */
+  fence: { count: number; widthM: number } | undefined
   settings: RoundSettings
 }
 
@@ -42,6 +44,7 @@ export const firstForm = (paddockId: string): PlanForm => ({
   pointsPerStop: 20,
   routeKind: 'w',
   seed: 1,
+  fence: undefined,
   settings: {},
 })
 
@@ -79,18 +82,19 @@ export function usePlan(form: PlanForm, paddock: Paddock | undefined): Plan {
         parts: paddock.strata,
         count,
         random: randomLcg(form.seed / 1000),
+        ...(form.fence ? { fence: form.fence } : {}),
       })
     } catch (error) {
       return { problem: `${(error as Error).message}.` }
     }
-  }, [paddock, form.routeKind, form.seed, count])
+  }, [paddock, form.routeKind, form.seed, form.fence, count])
   return { pilot, planned, count, laid }
 }
 
 /** Settings that belong to a method, with what is usual where nothing was chosen. */
 export function settingsFor(form: PlanForm): RoundSettings {
   const { asks, defaults } = countingMethods[form.method]
-  const { dryShare, observer, ...chosen } = form.settings
+  const { dryShare, observer, flagsPlanted, flagsSeen, ...chosen } = form.settings
   const asked = Object.entries(chosen).filter(([key]) => key in defaults)
   return {
     routeKind: form.routeKind,
@@ -98,6 +102,10 @@ export function settingsFor(form: PlanForm): RoundSettings {
     ...defaults,
     ...Object.fromEntries(asked),
     ...(dryShare !== undefined && asks.includes('dry-share') ? { dryShare } : {}),
+    ...(flagsPlanted && flagsSeen && flagsSeen <= flagsPlanted && asks.includes('flags')
+      ? { flagsPlanted, flagsSeen }
+      : {}),
+    ...(form.fence ? { fenceWidthM: form.fence.widthM } : {}),
     ...(observer ? { observer } : {}),
   }
 }

@@ -1,0 +1,39 @@
+import { partName } from '@/text/partWords.ts'
+import type { Round } from '@/core/records/round.ts'
+import { unwalkedEdge, weakParts } from '@/core/survey/counted.ts'
+import { percent } from '../../parts/words.ts'
+import { lengthWords } from '../../parts/units.ts'
+import { say } from '../../language/say.ts'
+
+/** A strip narrower than this is no part of a paddock that anybody would speak of, metres. */
+const WORTH_SAYING_M = 3
+
+/** What of the paddock the figures do not speak for: the edge that was not walked, and parts that hardly were. */
+export function SpeaksFor({ round }: { round: Round }) {
+  const edge = unwalkedEdge(round)
+  const lines = [
+    ...(edge && edge.metres >= WORTH_SAYING_M
+      ? [
+          say('Speaks for the paddock inside a strip of {{width}}; the edge, {{share}} of it, was not walked.', {
+            width: lengthWords(Math.floor(edge.metres)),
+            share: percent(edge.share),
+          }),
+        ]
+      : []),
+    ...weakParts(round).map((p) =>
+      p.stops === 0
+        ? say('No stop was counted in "{{part}}" ({{share}} of the paddock): the figures do not speak for it.', {
+            part: partName(p.name),
+            share: percent(p.share),
+          })
+        : say(
+            'Only one stop was counted in "{{part}}" ({{share}} of the paddock): this is not a figure for the whole.',
+            {
+              part: partName(p.name),
+              share: percent(p.share),
+            },
+          ),
+    ),
+  ]
+  return lines.length > 0 ? <span data-testid="speaks-for"> {lines.join(' ')}</span> : null
+}

@@ -20,6 +20,8 @@ export interface EyeBias {
   /** Mean of the said, log odds, and the sum of squares about it: for the interval of a correction. */
   centre: number
   squares: number
+  /** The other way round, what is said of a truth: said = offset + slope x truth on log odds, give or take `residual`. */
+  says: { offset: number; slope: number; residual: number; centre: number; squares: number }
 }
 
 /** Nothing and all are held off the ends by a hundredth, so that log odds stay finite. */
@@ -46,14 +48,23 @@ export function eyeBias(judged: readonly Judgement[]): EyeBias | undefined {
   const [mx, my] = [x, y].map((l) => l.reduce((a, b) => a + b, 0) / n) as [number, number]
   const squares = x.reduce((s, v) => s + (v - mx) ** 2, 0)
   if (!(squares > 1e-9)) return undefined
-  const slope = x.reduce((s, v, i) => s + (v - mx) * (y[i]! - my), 0) / squares
+  const cross = x.reduce((s, v, i) => s + (v - mx) * (y[i]! - my), 0)
+  const ofTruth = y.reduce((s, v) => s + (v - my) ** 2, 0)
+  if (!(ofTruth > 1e-9)) return undefined
+  const slope = cross / squares
   const offset = my - slope * mx
   const residual = Math.sqrt(y.reduce((s, v, i) => s + (v - offset - slope * x[i]!) ** 2, 0) / (n - 2))
   const off = judged.map((j) => j.said - j.truth)
   const mean = off.reduce((a, b) => a + b, 0) / n
   const sd = Math.sqrt(off.reduce((s, d) => s + (d - mean) ** 2, 0) / (n - 1))
   const half = (tQuantile(0.975, n - 1) * sd) / Math.sqrt(n)
-  return { offset, slope, judged: n, residual, mean, meanInterval: [mean - half, mean + half], centre: mx, squares }
+  const [saysSlope, saysOffset] = [cross / ofTruth, mx - (cross / ofTruth) * my]
+  const saysResidual = Math.sqrt(x.reduce((s, v, i) => s + (v - saysOffset - saysSlope * y[i]!) ** 2, 0) / (n - 2))
+  return {
+    ...{ offset, slope, judged: n, residual, mean, meanInterval: [mean - half, mean + half] as Interval },
+    ...{ centre: mx, squares },
+    says: { offset: saysOffset, slope: saysSlope, residual: saysResidual, centre: my, squares: ofTruth },
+  }
 }
 
 /** What a cover said by these eyes most likely was, with the 95 % interval for a single frame. */
@@ -71,29 +82,44 @@ export interface CorrectedCover {
   interval: Interval
 }
 
+/** Least spread of covers between frames that is reckoned with, log odds squared. */
+const LEAST_SPREAD = 0.01
+/** Eyes whose words hardly follow the truth cannot be corrected by them. */
+const LEAST_SLOPE = 0.2
+
 /**
- * Mean cover of a plant over frames as these eyes judged it, with their bias taken off. A frame in which it was not seen
- * stays at nothing. What is left of the error in single frames averages out over them; the error of the learned curve does
- * not, and is in the interval (delta method on its two coefficients; Draper & Smith 1998, ch. 1), as is the spread
- * between frames.
+ * Mean cover of a plant over frames as these eyes judged it, with their bias taken off. What is learned is how the eyes speak of a
+ * truth; the truths of the field are taken to lie about a mean of their own, with the spread that is left when the eye's is
+ * taken off, and each frame is drawn towards that mean by how little it is trusted (empirical Bayes; Carroll et al. 2006, ch. 4).
+ * So covers that are rarer or commoner than those of practice are not drawn towards practice. A frame in which the plant was not
+ * seen stays at nothing. The interval holds the spread between frames and the error of what was learned.
  *
  * @param said cover of the plant in each frame, 0 to 1
- * @returns undefined from fewer than two frames
+ * @returns undefined from fewer than two frames, or from eyes that say the same of all
  */
 export function correctedCover(bias: EyeBias, said: readonly number[]): CorrectedCover | undefined {
   const n = said.length
-  if (n < 2) return undefined
+  const { offset, slope, residual, centre, squares } = bias.says
+  if (n < 2 || slope < LEAST_SLOPE) return undefined
+  const seen = said.filter((s) => s > 0).map((s) => (logOdds(s) - offset) / slope)
+  if (seen.length === 0) return { share: 0, interval: [0, 0] }
+  const mu = seen.reduce((a, b) => a + b, 0) / seen.length
+  const eye = (residual / slope) ** 2
+  const between = seen.length > 1 ? seen.reduce((s, x) => s + (x - mu) ** 2, 0) / (seen.length - 1) : 0
+  const spread = Math.max(LEAST_SPREAD, between - eye)
+  const trust = spread / (spread + eye)
   // Mean of a logistic of something normal: its odds shrink by this factor (logistic close to a scaled probit).
-  const shrink = 1 / Math.sqrt(1 + ((16 * Math.sqrt(3)) / (15 * Math.PI)) ** 2 * bias.residual ** 2)
-  const odds = said.map((s) => (s > 0 ? logOdds(s) : undefined))
-  const truth = odds.map((x) => (x === undefined ? 0 : shareOf(shrink * (bias.offset + bias.slope * x))))
-  const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / n
-  const share = mean(truth)
-  const between = truth.reduce((s, t) => s + (t - share) ** 2, 0) / (n - 1) / n
-  const steep = truth.map((p) => shrink * p * (1 - p))
-  const byOffset = mean(steep)
-  const bySlope = mean(steep.map((g, i) => (odds[i] === undefined ? 0 : g * (odds[i]! - bias.centre))))
-  const curve = bias.residual ** 2 * (byOffset ** 2 / bias.judged + bySlope ** 2 / bias.squares)
-  const half = tQuantile(0.975, Math.min(n - 1, bias.judged - 2)) * Math.sqrt(between + curve)
+  const shrink = 1 / Math.sqrt(1 + ((16 * Math.sqrt(3)) / (15 * Math.PI)) ** 2 * spread * (1 - trust))
+  const truth = [
+    ...seen.map((x) => shareOf(shrink * (mu + trust * (x - mu)))),
+    ...Array.from({ length: n - seen.length }, () => 0),
+  ]
+  const share = truth.reduce((a, b) => a + b, 0) / n
+  // What was drawn towards the mean differs less than the frames do: the eye's own error between frames is put back.
+  const steep = truth.reduce((s, p) => s + p * (1 - p), 0) / n
+  const apart = truth.reduce((s, t) => s + (t - share) ** 2, 0) / (n - 1) / n
+  const byEye = (steep ** 2 * (1 - trust ** 2) * (spread + eye)) / n
+  const learned = steep ** 2 * eye * (1 / bias.judged + (mu - centre) ** 2 / squares)
+  const half = tQuantile(0.975, Math.min(n - 1, bias.judged - 2)) * Math.sqrt(apart + byEye + learned)
   return { share, interval: [Math.max(0, share - half), Math.min(1, share + half)] }
 }

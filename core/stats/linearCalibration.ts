@@ -59,7 +59,7 @@ export interface DoubleSample {
   se: number
   interval: Interval
   slope: number
-  /** Standard error that the clipped frames alone would have given. */
+  /** Standard error that the clipped frames alone would have given, were they drawn at random. */
   seClippedAlone: number
 }
 
@@ -69,12 +69,13 @@ export interface DoubleSample {
  * @param heights of the whole first sample
  * @param clipped heights and masses of the frames that were clipped too, three or more
  * @param places how many frames the paddock holds; left out where that is without bound
+ * @param byRandomClips the clipped frames were drawn at random, not picked low and high
  * @throws RangeError fewer than three clipped frames
  */
 export function doubleSampling(
   heights: readonly number[],
   clipped: { heights: readonly number[]; masses: readonly number[] },
-  { places, conf = 0.95 }: { places?: number; conf?: number } = {},
+  { places, conf = 0.95, byRandomClips = false }: { places?: number; conf?: number; byRandomClips?: boolean } = {},
 ): DoubleSample {
   const n = clipped.heights.length
   const { slope, residualSd } = linearCalibration(clipped.heights, clipped.masses)
@@ -84,7 +85,12 @@ export function doubleSampling(
   const s2 = residualSd ** 2
   const finite = places === undefined ? 0 : s2y / places
   const shift = (s2 * (mean - meanClipped) ** 2) / crossSum(clipped.heights, clipped.heights)
-  const se = Math.sqrt(s2 / n + (s2y - s2) / heights.length - finite + shift)
+  // What the line tells of all readings: b^2 times their own spread, which holds for clips that were picked low and high too;
+  // (s2y - s2) / n' of Cochran's formula is the same only where the clips were drawn at random.
+  const ofReadings = byRandomClips
+    ? (s2y - s2) / heights.length
+    : (slope ** 2 * crossSum(heights, heights)) / (heights.length - 1) / heights.length
+  const se = Math.sqrt(Math.max(0, s2 / n + ofReadings - finite + shift))
   const half = tQuantile(1 - (1 - conf) / 2, n - 2) * se
   return {
     mean: estimate,

@@ -1,4 +1,6 @@
+import { rollup } from 'd3-array'
 import type { Round } from '../records/round.ts'
+import type { Taxon } from '../records/taxon.ts'
 import { localPlane } from '../geo/localPlane.ts'
 import { areaHa, type Position } from '../geo/route.ts'
 import { edgeStrip, FENCE, FENCE_WIDTH_M, perimeterM, type EdgeStrip } from './fenceWalk.ts'
@@ -50,6 +52,23 @@ export function weakParts(round: Round): WeakPart[] {
 }
 /** Parts below this share of the paddock are not worth a word. */
 const LEAST_PART = 0.02
+
+/** From this share of the frames on in which one plant is first, ranks say too little of it: common practice, no source. */
+const RANKED_ALIKE = 0.7
+
+/** The plant that is first in most ranked frames, and its share of them, where ranks hardly change and no yields were taken. */
+export function rankedAlike(round: Round): { taxon: Taxon; share: number } | undefined {
+  if (countingMethods[round.method].values !== 'ranks') return undefined
+  const frames = round.stops.filter((s) => s.skipped === null && s.hits.length > 0)
+  if (frames.length === 0 || frames.every((s) => (s.measures.frameYield ?? 0) > 0)) return undefined
+  const firsts = rollup(
+    frames.flatMap((s) => s.hits.filter((h) => h.amount === 1)),
+    (list) => list.length / frames.length,
+    (h) => h.taxon,
+  )
+  const [taxon, share] = [...firsts].sort((a, b) => b[1] - a[1])[0] ?? ['', 0]
+  return share > RANKED_ALIKE ? { taxon, share } : undefined
+}
 
 /** The strip along the edge that no counted stop came into; undefined where the fence was walked, or no place is known. */
 export function unwalkedEdge(round: Round): EdgeStrip | undefined {

@@ -5,6 +5,8 @@ import { resolved, type NamedLetters } from '../tally.ts'
 import type { Taxon } from '../../records/taxon.ts'
 
 export const GRID_CELLS = 25
+/** Of a cell of 15 by 15 cm. */
+const CELL_M2 = 0.0225
 export const DEFAULT_NESTS_M = [0.1, 0.25, 0.5, 1]
 /** Plants a square metre for each percent of cells of 15 by 15 cm that hold one (Vogel & Masters 2001, from memory). */
 export const VOGEL_MASTERS = 0.4
@@ -18,8 +20,10 @@ export interface Frequency {
   nestM?: number
   found: number
   of: number
-  /** Plants a square metre by 0.4 x percent of cells 15 x 15 cm (Vogel & Masters 2001); only for a grid. */
+  /** Plants a square metre at the least, by 0.4 x percent of cells 15 x 15 cm (Vogel & Masters 2001); only for a grid. */
   plantsPerM2?: number
+  /** The same were the plants scattered at random, -ln(1 - f) a cell; undefined where every cell holds one. */
+  plantsAtRandom?: number
 }
 
 const byFrequency = (a: Frequency, b: Frequency) => b.estimate - a.estimate || (a.taxon < b.taxon ? -1 : 1)
@@ -84,6 +88,7 @@ export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequ
         found: cells.reduce((a, b) => a + b, 0),
         of: done.length * GRID_CELLS,
         plantsPerM2: VOGEL_MASTERS * ratio.estimate * 100,
+        ...(ratio.estimate < 1 ? { plantsAtRandom: -Math.log(1 - ratio.estimate) / CELL_M2 } : {}),
       }
     })
     .sort(byFrequency)

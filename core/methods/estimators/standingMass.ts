@@ -22,7 +22,6 @@ export interface StandingMass {
   clipped: ClippedPair[]
   /** The line, and what clipping alone would have given; only for readings. */
   line?: Calibration
-  seClippedAlone?: number
 }
 
 /** Why there is no mass yet. */
@@ -70,7 +69,6 @@ export function massFromReadings(round: Pick<Round, 'stops' | 'settings'>): Mass
     readings: stops.length,
     clipped,
     line,
-    seClippedAlone: double.seClippedAlone,
   }
 }
 

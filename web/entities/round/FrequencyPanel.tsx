@@ -56,11 +56,12 @@ export function FrequencyPanel({ frequency, unit }: { frequency: Frequency[]; un
       {seedlings.length > 0 ? (
         <p className="mt-2 text-ink-soft">
           {say(
-            'If the cells are 15 by 15 cm and these are seedlings: {{seedlings}} (frequency × 0.4, Vogel and Masters 2001, from memory).',
+            'If the cells are 15 by 15 cm and these are seedlings: {{seedlings}} (at the least frequency × 0.4, Vogel and Masters 2001, from memory; in brackets were they scattered at random).',
             {
               seedlings: seedlings
                 .map((f) =>
-                  say('{{taxonName}} about {{plantsPerM}} a m²', {
+                  say('{{taxonName}} at the least {{plantsPerM}} a m²{{atRandom}}', {
+                    atRandom: f.plantsAtRandom === undefined ? '' : ` (${fixed(f.plantsAtRandom, 0)})`,
                     taxonName: taxonName(f.taxon, byId),
                     plantsPerM: fixed(f.plantsPerM2!, 0),
                   }),

@@ -144,12 +144,8 @@ export function MassPanel({ mass, method }: { mass: MassResult; method: Method }
         {say('95 % interval, from {{readings}} {{what}}{{what2}}.{{what3}}', {
           readings: mass.readings,
           what: mass.clipped.length > 0 ? say('readings, {{n}} of them clipped', { n: mass.clipped.length }) : 'frames',
-          what2: mass.seClippedAlone
-            ? say('; standard error {{massFigure}}, by the clips alone it would be {{massFigure2}}', {
-                massFigure: massFigure(mass.se),
-                massFigure2: massFigure(mass.seClippedAlone),
-              })
-            : '',
+          what2:
+            mass.clipped.length > 0 ? say('; standard error {{massFigure}}', { massFigure: massFigure(mass.se) }) : '',
           what3:
             mass.of === 'fresh matter'
               ? say(' Nothing was dried, and no dry share is given: this is fresh weight.')

@@ -1,6 +1,8 @@
+import { taxonName } from '@/text/taxonNames.ts'
 import { partName } from '@/text/partWords.ts'
 import type { Round } from '@/core/records/round.ts'
-import { unwalkedEdge, weakParts } from '@/core/survey/counted.ts'
+import { rankedAlike, unwalkedEdge, weakParts } from '@/core/survey/counted.ts'
+import { useFlora } from '../../stores/floraStore.ts'
 import { percent } from '../../parts/words.ts'
 import { lengthWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -10,8 +12,21 @@ const WORTH_SAYING_M = 3
 
 /** What of the paddock the figures do not speak for: the edge that was not walked, and parts that hardly were. */
 export function SpeaksFor({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
   const edge = unwalkedEdge(round)
+  const alike = rankedAlike(round)
   const lines = [
+    ...(alike
+      ? [
+          say(
+            '{{plant}} is first in {{share}} of the frames: ranks read it too high where they hardly change. Take the yield of each frame, or clip.',
+            {
+              plant: taxonName(alike.taxon, byId),
+              share: percent(alike.share),
+            },
+          ),
+        ]
+      : []),
     ...(edge && edge.metres >= WORTH_SAYING_M
       ? [
           say('Speaks for the paddock inside a strip of {{width}}; the edge, {{share}} of it, was not walked.', {

@@ -1,3 +1,4 @@
+import { countingMethods } from '@/core/methods/index.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
@@ -136,10 +137,15 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
         {opening(weighed, plan, byId)}
       </p>
       <p className="mt-1">
-        {say(
-          'Counted at {{countedWords}}. A figure in brackets is the range that holds the true value 95 times in 100.',
-          { countedWords: countedWords(round.method, made) },
-        )}
+        {countingMethods[round.method].sward?.frameValues
+          ? say(
+              'Judged at {{countedWords}}. A figure in brackets is the range in which this way of judging would find the whole paddock 95 times in 100.',
+              { countedWords: countedWords(round.method, made) },
+            )
+          : say(
+              'Counted at {{countedWords}}. A figure in brackets is the range that holds the true value 95 times in 100.',
+              { countedWords: countedWords(round.method, made) },
+            )}
         <SpeaksFor round={round} />
       </p>
       <div className="mt-3 break-inside-avoid">

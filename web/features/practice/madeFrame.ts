@@ -25,6 +25,23 @@ export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked
   const of = kind === 'rank' ? 0 : [0, 2, 2, 3, 1][Math.floor(random() * 5)]!
   return {
     asked: { of, words: of === 0 ? say('bare ground') : names()[of - 1]!, names: names() },
-    plants,
+    plants: kind === 'rank' ? plants : withCover(plants, of, anyCover(random())),
   }
+}
+
+/** Fewest and most of a frame that is asked for: an eye that has only seen the middle is no judge of a field. */
+const COVERS = [0.005, 0.95] as const
+
+/** A cover between these, as likely in each step of log odds. @param u 0 to 1 */
+function anyCover(u: number): number {
+  const [low, high] = COVERS.map((p) => Math.log(p / (1 - p))) as [number, number]
+  return 1 / (1 + Math.exp(-(low + u * (high - low))))
+}
+
+/** The same frame with a plant, or the bare ground, at a cover; the others share out what is left as they did. */
+function withCover(plants: FramePlant[], of: number, cover: number): FramePlant[] {
+  const bare = 1 - plants.reduce((sum, p) => sum + p.cover, 0)
+  const before = of === 0 ? bare : plants[of - 1]!.cover
+  const times = (1 - cover) / (1 - before)
+  return plants.map((p, i) => ({ ...p, cover: i === of - 1 ? cover : p.cover * times }))
 }

@@ -142,13 +142,19 @@ export function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">{say('How these figures are made')}</summary>
         <p className="max-w-prose">
-          <Say
-            text={
-              '{{estimator}} The <word>interval</word> holds the true share 95 times in 100. Where the stops do not differ at all, exact limits of independent points stand instead (Clopper & Pearson 1934).'
-            }
-            values={{ estimator }}
-            components={{ word: <Word id="interval" /> }}
-          />
+          {countingMethods[round.method].sward?.frameValues ? (
+            <Say
+              text="{{estimator}} The <word>interval</word> holds, 95 times in 100, what this method would find of the whole paddock; that is not the true share where every frame looks alike."
+              values={{ estimator }}
+              components={{ word: <Word id="interval" /> }}
+            />
+          ) : (
+            <Say
+              text="{{estimator}} The <word>interval</word> holds the true share of the places that were walked 95 times in 100, of plants that are not rare. Where the stops do not differ at all, exact limits of independent points stand instead (Clopper & Pearson 1934)."
+              values={{ estimator }}
+              components={{ word: <Word id="interval" /> }}
+            />
+          )}
         </p>
       </details>
     </section>

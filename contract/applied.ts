@@ -88,7 +88,7 @@ const placeOf = (plan: Pick<PlannedRound, 'paddockId'>, { holdings, paddocks }: 
 export function plannedRound({ laid, ...plan }: PlannedRound, places: Places): Round | undefined {
   const { paddock, ...names } = placeOf(plan, places)
   if (!paddock) return undefined
-  const stops = laid.map((s) => openStop(s.id, s.seq, s.position, s.stratum))
+  const stops = laid.map((s) => openStop(s.id, s.seq, s.position ?? null, s.stratum))
   return { ...plan, paddock, ...names, source: '', stops, unknowns: [] }
 }
 

@@ -14,7 +14,8 @@ export interface PlannedRound extends Pick<
   'id' | 'paddockId' | 'title' | 'purpose' | 'plannedOn' | 'pointsPerStop' | 'settings'
 > {
   method: Method
-  laid: { id: string; seq: number; position: Position; stratum: string }[]
+  /** Without a place where stops are made as one walks. */
+  laid: { id: string; seq: number; position?: Position; stratum: string }[]
   route: { line: Position[]; lengthM: number }
 }
 

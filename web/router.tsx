@@ -102,6 +102,11 @@ export const makeRouter = () =>
               lazy: withBook(() => import('./features/rounds/bring-in/BringInRoute.tsx')),
             },
             {
+              path: 'count-here',
+              handle: titled(() => say('Count here')),
+              lazy: screen(() => import('./features/rounds/CountHereRoute.tsx')),
+            },
+            {
               path: 'rounds/:id',
               handle: titled(() => say('Counting')),
               lazy: screen(() => import('./features/rounds/CountRoute.tsx')),

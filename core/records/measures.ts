@@ -41,6 +41,8 @@ export type RouteKind = (typeof routeKinds)[number]
 /** How a round is done: what was settled before walking. */
 export interface RoundSettings {
   routeKind?: RouteKind
+  /** Stops are made as one walks, none was laid beforehand. */
+  asWalked?: boolean
   /** Half width of the 95 % interval that is wanted of a main share, 0.05 for plus or minus 5 in 100. */
   halfWidth?: number
   scale?: 'six-class' | 'braun-blanquet'

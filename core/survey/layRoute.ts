@@ -180,6 +180,13 @@ function stratifiedRandom(ground: Ground): Position[] {
   return nearestNext(found, plane)
 }
 
+/** The same round, begun at the place nearest to where one stands. */
+function fromNearest(round: Position[], here: Metres, plane: LocalPlane): Position[] {
+  const away = round.map((p) => between(plane.toMetres(p), here))
+  const first = away.indexOf(Math.min(...away))
+  return [...round.slice(first), ...round.slice(0, first)]
+}
+
 /** An order of walking: always to the nearest that is left, from the most southern. */
 function nearestNext(places: Position[], plane: LocalPlane): Position[] {
   const left = places.map((p) => ({ p, m: plane.toMetres(p) })).sort((a, b) => a.m[1] - b.m[1])
@@ -217,7 +224,8 @@ export function layRoute(
   const ok = (p: Position) => isInside(p, boundary) && !keptOut.some((k) => isInside(p, k.polygon))
   const ground: Ground = { boundary, parts, count, random, plane, ok }
   const walked = (line: Metres[], stops = evenly(line, ground)): LaidRoute => {
-    const along = fence ? fenceStops(boundary, { ...fence, random, plane, ok }) : []
+    const fenced = fence ? fenceStops(boundary, { ...fence, random, plane, ok }) : []
+    const along = fromNearest(fenced, line.at(-1)!, plane)
     const whole = [...line, ...along.map(plane.toMetres)]
     return {
       stops: [

@@ -181,7 +181,7 @@ function trendOf(taxon: Taxon, counts: readonly YearCount[], years: readonly num
 }
 
 /** Numbers of the stops that both counts have, the places within the error of a position where they are known. */
-function sameStops(before: YearCount, last: YearCount): number[] {
+export function sameStops(before: YearCount, last: YearCount): number[] {
   const stopsOf = (c: YearCount) => new Set(Object.values(c.byStop).flatMap((s) => Object.keys(s).map(Number)))
   const again = stopsOf(last)
   return [...stopsOf(before)].filter((s) => {

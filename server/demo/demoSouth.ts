@@ -5,7 +5,7 @@ export const demoSouth: DemoPlace[] = [
   place(
     { name: 'Harrowgum Flat', client: 'Idris Callow' },
     {
-      name: 'Gully Paddock',
+      name: 'Wattle Gully',
       outlook: 'grazing',
       region: 'southern-australasia',
       sown: ['phalaris', 'subterranean-clover'],

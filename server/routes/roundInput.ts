@@ -62,6 +62,7 @@ class StopMeasuresInput implements Measures {
 export class SettingsInput implements RoundSettings {
   @IsOptional() @IsIn(routeKinds) routeKind?: RouteKind
   @IsOptional() @IsNumber(amount) @Min(0.005) @Max(0.5) halfWidth?: number
+  @IsOptional() @IsBoolean() asWalked?: boolean
   @IsOptional() @IsNumber(amount) @Min(1) @Max(50) fenceWidthM?: number
   @IsOptional() @IsIn(['six-class', 'braun-blanquet']) scale?: 'six-class' | 'braun-blanquet'
   @IsOptional() @IsNumber(amount) @Min(0.0001) @Max(1000) frameM2?: number

@@ -2,6 +2,7 @@ import type { Polygon } from 'geojson'
 import type { MouseEvent } from 'react'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/geo/route.ts'
+import { isInside } from '@/core/geo/localPlane.ts'
 import { roundMetres } from './roundMetres.ts'
 import { inUnits, typedIn, unitOf } from './units.ts'
 import { say } from '../language/say.ts'
@@ -16,12 +17,54 @@ interface Props {
   numbered?: boolean
   /** Share of bare ground in each part by its name, '' for the rest: the barer the darker. */
   wear?: ReadonlyMap<string, number>
+  /** Share of a plant at each stop by its number: the more, the larger and darker the dot. */
+  sharesAt?: ReadonlyMap<number, number>
+  /** The same between the stops; faint where none is near. */
+  surface?: (at: Position) => { share: number; reach: number }
   /** Stops at which something harmful was found: ringed, and said below. */
   harmfulAt?: ReadonlySet<number>
   label: string
   className?: string
   /** A stop was touched: the nearest one to the finger, since they lie closer together than fingers are wide. */
   onPick?: (seq: number) => void
+}
+
+const CELLS = 36
+
+/** Share of a plant between the stops, in squares over the paddock: darker is more, fainter is farther from any stop. */
+function Surface({
+  surface,
+  boundary,
+  on,
+  top,
+}: {
+  surface: NonNullable<Props['surface']>
+  boundary: Polygon
+  on: (p: Position) => [number, number]
+  top: number
+}) {
+  // prettier-ignore
+  const ring = boundary.coordinates[0] as Position[]
+  const [west, east] = [Math.min(...ring.map((p) => p[0])), Math.max(...ring.map((p) => p[0]))]
+  const [south, north] = [Math.min(...ring.map((p) => p[1])), Math.max(...ring.map((p) => p[1]))]
+  const [[x0, y0], [x1, y1]] = [on([west, north]), on([east, south])]
+  const side = Math.max(x1 - x0, y1 - y0) / CELLS
+  const cells = []
+  for (let y = y0 + side / 2; y < y1; y += side)
+    for (let x = x0 + side / 2; x < x1; x += side) {
+      const at: Position = [
+        west + ((x - x0) / (x1 - x0)) * (east - west),
+        north - ((y - y0) / (y1 - y0)) * (north - south),
+      ]
+      if (!isInside(at, boundary)) continue
+      const { share, reach } = surface(at)
+      const strength = Math.min(1, share / top) * (reach > 2 ? 0.35 : reach > 1 ? 0.7 : 1)
+      cells.push({ x, y, strength })
+    }
+  return cells.map(
+    ({ x, y, strength }) =>
+    <rect key={`${x} ${y}`} x={x - side / 2} y={y - side / 2} width={side} height={side} shapeRendering="crispEdges" className="fill-culm" opacity={0.06 + 0.6 * strength} />, // prettier-ignore
+  )
 }
 
 /** A finger further from any stop than this, in the units of the drawing, means none. */
@@ -43,6 +86,8 @@ export function RouteMap({
   current,
   numbered = false,
   harmfulAt,
+  sharesAt,
+  surface,
   wear,
   label,
   className,
@@ -92,7 +137,10 @@ export function RouteMap({
       className={`${className ?? ''} ${onPick ? 'cursor-pointer touch-manipulation' : ''}`}
       onClick={onPick && pick}
     >
-      <path d={`${path(ring)}Z`} className="ink-leaf" opacity="0.55" />
+      <path d={`${path(ring)}Z`} className={surface ? 'fill-sheet' : 'ink-leaf'} opacity={surface ? 1 : 0.55} />
+      {surface && boundary ? (
+        <Surface {...{ surface, boundary, on }} top={Math.max(0.02, ...(sharesAt?.values() ?? []))} />
+      ) : null}
       <path d={`${path(ring)}Z`} className="ink-line" />
       {parts.map((part) => {
         const corners = part.polygon.coordinates[0] as Position[]
@@ -103,7 +151,7 @@ export function RouteMap({
               d={`${path(corners)}Z`}
               className={part.keptOut ? 'fill-sheet stroke-ink-soft' : wear ? 'stroke-ink' : 'ink-leafDark stroke-culm'}
               fill={wear && !part.keptOut ? '#7b674d' : undefined}
-              fillOpacity={part.keptOut ? 0.9 : wear ? worn(wear.get(part.name)) : 0.45}
+              fillOpacity={part.keptOut ? 0.9 : surface ? 0 : wear ? worn(wear.get(part.name)) : 0.45}
               strokeDasharray={part.keptOut ? '4 4' : undefined}
               strokeWidth="1.6"
             />
@@ -119,18 +167,19 @@ export function RouteMap({
         if (!stop.position) return null
         const [x, y] = on(stop.position)
         const here = stop.seq === current
+        const share = sharesAt?.get(stop.seq)
         return (
           <g key={stop.id}>
             <circle
               cx={x}
               cy={y}
-              r={here ? 9 : 5}
+              r={here ? 9 : share === undefined ? 5 : 3 + 9 * Math.sqrt(share)}
               className={
                 here
                   ? 'fill-straw stroke-ink'
                   : stop.skipped
                     ? 'fill-rule stroke-ink-soft'
-                    : stop.doneAt
+                    : stop.doneAt && share !== 0
                       ? 'fill-culm stroke-husk'
                       : 'fill-sheet stroke-ink'
               }

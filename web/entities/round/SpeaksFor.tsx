@@ -16,6 +16,9 @@ export function SpeaksFor({ round }: { round: Round }) {
   const edge = unwalkedEdge(round)
   const alike = rankedAlike(round)
   const lines = [
+    ...(round.settings.asWalked
+      ? [say('Nobody drew these stops beforehand: the figures speak for where somebody walked.')]
+      : []),
     ...(alike
       ? [
           say(

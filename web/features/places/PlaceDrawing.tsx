@@ -3,6 +3,7 @@ import { areaHa } from '@/core/geo/route.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { DrawGrid } from './DrawGrid.tsx'
+import { WalkBoundary } from './WalkBoundary.tsx'
 import { polygonFrom, type PlaceState } from './usePlace.ts'
 import { areaWords } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
@@ -70,6 +71,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
           </Labelled>
         </div>
       ) : null}
+      {drawing === 'boundary' ? <WalkBoundary origin={origin} onCorners={(c) => setCorners(c)} /> : null}
       <p role="alert" className="mt-1 min-h-6 text-harm">
         {problem}
       </p>

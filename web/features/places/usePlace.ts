@@ -29,9 +29,10 @@ function blank(holdingId: string): Paddock {
   }
 }
 
-function missingIn(place: Paddock, newHolding: string): string {
+/** What is still to be said of a paddock; one that was counted before it was drawn can be named first. */
+function missingIn(place: Paddock, newHolding: string, isNew: boolean): string {
   if (place.name.trim() === '') return say('Give the paddock a name.')
-  if (!place.boundary) return say('Draw its boundary, or open a file.')
+  if (!place.boundary && isNew) return say('Draw its boundary, or open a file.')
   if (place.holdingId === 'new' && newHolding.trim() === '') return say('Give the holding a name.')
   return ''
 }
@@ -48,7 +49,7 @@ export function usePlace(paddock: Paddock | null, holdings: Holding[], paddocks:
   const [problem, setProblem] = useState('')
   const [saved, setSaved] = useState('')
   const neighbour = paddocks.find((p) => p.holdingId === place.holdingId && p.boundary)
-  const missing = missingIn(place, newHolding.name)
+  const missing = missingIn(place, newHolding.name, paddock === null)
 
   const set = (patch: Partial<Paddock>) => {
     setSaved('')

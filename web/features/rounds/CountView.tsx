@@ -1,6 +1,8 @@
+import type { Position } from '@/core/geo/route.ts'
+import { byHaste } from '@/core/assess/harm/kinds.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { useDeferredValue, useMemo, useReducer, useState } from 'react'
+import { useDeferredValue, useMemo, useReducer, useState, useRef } from 'react'
 import { useNavigate } from 'react-router'
 import { moreStopsFor } from '@/core/survey/enough.ts'
 import { figuresOf, type Figures } from '@/core/survey/figures.ts'
@@ -39,6 +41,8 @@ export function CountView({ round }: { round: Round }) {
   const [unknown, setUnknown] = useState<string>()
   const [times, setTimes] = useState('')
   const navigate = useNavigate()
+  const stands = useRef<Position | null>(null)
+  const here = () => stands.current
   useSaving(round, state.stops, act)
 
   const live = useMemo<Round>(() => ({ ...round, stops: state.stops }), [round, state.stops])
@@ -64,6 +68,7 @@ export function CountView({ round }: { round: Round }) {
     keys: imported || entry === 'reading' ? [] : keys,
     choices,
     act,
+    here,
     onTaxon,
     add: () => setAdding(true),
     newUnknown,
@@ -79,12 +84,22 @@ export function CountView({ round }: { round: Round }) {
   const onName = useStable((letter: string) => void navigate(`/rounds/${round.id}/name/${letter}`))
   const onGo = useStable((seq: number) => act({ kind: 'go', seq }))
   const stop = stopAt(state)
-  const harmful = useMemo(() => lookFor(plants, round.paddock.region), [plants, round.paddock.region])
+  const harmful = useMemo(() => {
+    const { region } = round.paddock
+    return byHaste(lookFor(plants, region), region)
+  }, [plants, round.paddock])
   const left =
     stop && !imported ? (
       <>
         <ConflictPanel round={round} onTheirs={(theirs) => act({ kind: 'theirs', stop: theirs })} />
-        <StopHead round={round} state={state} stop={stop} onAct={act} />
+        <StopHead
+          round={round}
+          state={state}
+          stop={stop}
+          onAct={act}
+          here={here}
+          onFix={(at) => (stands.current = at)}
+        />
         {adding ? (
           <AddPlant
             onAdd={(id) => {
@@ -135,7 +150,7 @@ export function CountView({ round }: { round: Round }) {
         />
       }
       names={{ left: say('Count'), right: say('So far') }}
-      tip={tipOf(round, state, moreWords(more, halfWidth, methodWords(round.method).units), act)}
+      tip={tipOf(round, state, moreWords(more, halfWidth, methodWords(round.method).units), act, here)}
       nodes={nodesOf(state, act)}
     />
   )

@@ -11,6 +11,9 @@ export function Places({ holdings, paddocks }: { holdings: Holding[]; paddocks: 
   return (
     <section className="mt-6 border-t border-rule pt-3" aria-labelledby="places">
       <p className="flex flex-wrap gap-2">
+        <Link to="/count-here" className={link}>
+          {say('Count here')}
+        </Link>
         <Link to="/plan" className={link}>
           {say('Plan a round')}
         </Link>

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useLoaderData } from 'react-router'
+import { Link, useLoaderData } from 'react-router'
 import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -30,6 +30,8 @@ export async function loader(): Promise<Loaded> {
   return { rounds, ...places }
 }
 
+const step = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
+
 /** Whether each word that is looked for stands in what is said of a round. */
 const holds = (r: RoundSummary, words: string[]): boolean => {
   const text = `${r.paddock} ${r.holding} ${r.client} ${r.title} ${r.plannedOn}`.toLowerCase()
@@ -38,7 +40,8 @@ const holds = (r: RoundSummary, words: string[]): boolean => {
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
 
-function tipOf(next: RoundSummary | undefined): MidribTip {
+function tipOf(next: RoundSummary | undefined, none: boolean): MidribTip {
+  if (none) return { label: say('Count here'), detail: say('a method, and the first stop opens'), to: '/count-here' }
   if (!next) return { label: say('Plan a round'), detail: say('every planned round is counted'), to: '/plan' }
   return {
     label:
@@ -119,10 +122,18 @@ export function Component() {
                 'Draw a paddock, or open its boundary as a file, and plan the first round: the route is drawn before anyone walks, so that no nice spot is picked.',
               )}
             </p>
+            <p className="mt-4 flex flex-wrap gap-2">
+              <Link to="/count-here" className={step}>
+                {say('Count here, now')}
+              </Link>
+              <Link to="/places/new" className={step}>
+                {say('Draw a paddock')}
+              </Link>
+            </p>
           </>
         )
       }
-      tip={tipOf(open[0])}
+      tip={tipOf(open[0], rounds.length === 0)}
       nodes={done
         .slice(0, 7)
         .reverse()

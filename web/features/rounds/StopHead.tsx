@@ -2,9 +2,12 @@ import { partName } from '@/text/partWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import { groupOf } from '@/core/records/taxon.ts'
+import { Link } from 'react-router'
+import type { Position } from '@/core/geo/route.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { entryOf, lacking, layered, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { nextNow } from './countWords.ts'
 import { WalkStrip } from './WalkStrip.tsx'
 import { say } from '../../language/say.ts'
 
@@ -13,6 +16,9 @@ interface Props {
   state: CountState
   stop: Stop
   onAct: (action: CountAction) => void
+  /** Where one stands, and what is told of it as one walks. */
+  here: () => Position | null
+  onFix: (at: Position) => void
 }
 
 const step = 'min-h-12 min-w-12 rounded-xl border border-rule px-2 text-lg disabled:opacity-40'
@@ -57,7 +63,7 @@ function progress(state: CountState, stop: Stop): string {
 }
 
 /** Where one stands: the stop, what was taken there, and the way to it. */
-export function StopHead({ round, state, stop, onAct }: Props) {
+export function StopHead({ round, state, stop, onAct, here, onFix }: Props) {
   const { unitName: unit } = methodWords(round.method)
   const before = stopAt(state, stop.seq - 1)
   const lacks = lacking(state, stop)
@@ -70,11 +76,13 @@ export function StopHead({ round, state, stop, onAct }: Props) {
       </p>
       <div className="flex items-start justify-between gap-2">
         <h1 className="text-[1.65rem]">
-          {say('{{unit}} {{seq}} of {{n}}', {
-            unit: unit[0]!.toUpperCase() + unit.slice(1),
-            seq: stop.seq,
-            n: state.stops.length,
-          })}
+          {state.asWalked
+            ? `${unit[0]!.toUpperCase()}${unit.slice(1)} ${stop.seq}`
+            : say('{{unit}} {{seq}} of {{n}}', {
+                unit: unit[0]!.toUpperCase() + unit.slice(1),
+                seq: stop.seq,
+                n: state.stops.length,
+              })}
           <span className="ml-3 text-xl font-normal" data-testid="points">
             {progress(state, stop)}
           </span>
@@ -104,7 +112,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
       <div className="mt-2 flex flex-wrap items-center gap-2">
         <button
           type="button"
-          onClick={() => onAct({ kind: 'next', at: new Date().toISOString() })}
+          onClick={() => onAct(nextNow(here))}
           className={`min-h-12 rounded-xl px-5 font-semibold ${ready ? 'bg-culm text-on-culm' : 'border border-rule'}`}
         >
           {say('Next {{unit}}', { unit })} <kbd className="ml-1 text-sm">{say('Enter')}</kbd>
@@ -116,6 +124,14 @@ export function StopHead({ round, state, stop, onAct }: Props) {
         >
           {say('Undo')} <kbd className="ml-1 text-sm">z</kbd>
         </button>
+        {state.asWalked && state.stops.some((s) => s.doneAt !== null) ? (
+          <Link
+            to={`/rounds/${round.id}/weigh-up`}
+            className="inline-flex min-h-12 items-center rounded-xl border border-rule px-5"
+          >
+            {say('Weigh up what is counted')}
+          </Link>
+        ) : null}
         {layered(state) ? (
           <button
             type="button"
@@ -126,7 +142,7 @@ export function StopHead({ round, state, stop, onAct }: Props) {
           </button>
         ) : null}
       </div>
-      <WalkStrip key={round.id} stop={stop} before={before} parts={round.paddock.strata} onAct={onAct} />
+      <WalkStrip key={round.id} stop={stop} before={before} parts={round.paddock.strata} onAct={onAct} onFix={onFix} />
       {state.shortWarned && lacks ? (
         <p role="alert" className="mt-2 rounded-xl border-2 border-straw bg-straw/20 px-3 py-2">
           {say('{{unit}} {{seq}} {{lacks}}. Press Next {{unit2}} again to {{what}}.', {

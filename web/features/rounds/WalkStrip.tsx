@@ -16,6 +16,8 @@ interface Props {
   /** Parts of the paddock: a stop that is moved or added lies in one of them. */
   parts: PaddockPart[]
   onAct: (action: CountAction) => void
+  /** Told where one stands, each time it is known anew. */
+  onFix: (at: Position) => void
 }
 
 const winds = () => [
@@ -58,10 +60,13 @@ function useFix(
 }
 
 /** The way to the stop: distance and bearing, and what to do when it cannot be counted where it was drawn. */
-export function WalkStrip({ stop, before, parts, onAct }: Props) {
+export function WalkStrip({ stop, before, parts, onAct, onFix }: Props) {
   const [kind, setKind] = useState<'off' | 'device' | 'simulated'>('off')
   const [skipping, setSkipping] = useState(false)
   const { fix, problem } = useFix(kind, stop.position)
+  useEffect(() => {
+    if (fix) onFix(fix.position)
+  }, [fix, onFix])
   const from = fix?.position ?? before?.position ?? null
   const metres = from && stop.position ? Math.round(metresBetween(from, stop.position)) : undefined
   const degrees = from && stop.position ? (bearing(from, stop.position) + 360) % 360 : undefined

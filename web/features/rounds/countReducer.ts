@@ -12,6 +12,8 @@ import { say } from '../../language/say.ts'
 export interface CountState {
   method: Method
   pointsPerStop: number
+  /** Stops are made as one walks: after the last one comes another. */
+  asWalked: boolean
   stops: Stop[]
   current: number
   /** Said once when a stop would be closed short; the second press closes it. */
@@ -37,17 +39,21 @@ export type CountAction =
   | { kind: 'theirs'; stop: Stop }
   | { kind: 'renumber'; id: string; seq: number }
   | { kind: 'undo' }
-  | { kind: 'next'; at: string }
+  /** Where one stands, and an id for the stop that a round without a route goes on with. */
+  | { kind: 'next'; at: string; id?: string; position?: Position | null }
   | { kind: 'go'; seq: number }
   | { kind: 'step'; by: 1 | -1 }
 
 const lastPin = (stop: Stop | undefined): number => Math.max(1, ...(stop?.hits ?? []).map((h) => h.part ?? 1))
 
-export function startCount(round: Pick<Round, 'pointsPerStop' | 'stops'> & Partial<Pick<Round, 'method'>>): CountState {
+export function startCount(
+  round: Pick<Round, 'pointsPerStop' | 'stops'> & Partial<Pick<Round, 'method' | 'settings'>>,
+): CountState {
   const open = round.stops.find((s) => s.doneAt === null && s.skipped === null) ?? round.stops.at(-1)
   return {
     method: round.method ?? 'step-points',
     pointsPerStop: round.pointsPerStop,
+    asWalked: round.settings?.asWalked === true,
     stops: round.stops,
     current: open?.seq ?? 1,
     shortWarned: false,
@@ -183,15 +189,20 @@ const goTo = (state: CountState, seq: number): CountState => ({
   pin: lastPin(stopAt(state, seq)),
 })
 
-function next(state: CountState, stop: Stop, at: string): CountState {
+function next(state: CountState, stop: Stop, { at, id, position }: Extract<CountAction, { kind: 'next' }>): CountState {
   if (stop.skipped === null && lacking(state, stop) !== undefined && !state.shortWarned)
     return { ...state, shortWarned: true }
   const done = stop.skipped === null && mayBeDone(state, stop)
   const doneAt = done ? (stop.doneAt ?? at) : null
   // A stop that was only passed by is not written: another device may be counting it.
-  const closed = doneAt === stop.doneAt ? state : withStop(state, { ...stop, doneAt })
+  const placed = state.asWalked && done && !stop.position && position ? { position } : {}
+  const closed = doneAt === stop.doneAt ? state : withStop(state, { ...stop, ...placed, doneAt })
   const open = (s: Stop) => s.doneAt === null && s.skipped === null
   const after = closed.stops.find((s) => s.seq > stop.seq && open(s)) ?? closed.stops.find((s) => s.seq > stop.seq)
+  if (!after && state.asWalked && done && id) {
+    const seq = stop.seq + 1
+    return goTo({ ...closed, stops: [...closed.stops, openStop(id, seq, null)] }, seq)
+  }
   return goTo(closed, after?.seq ?? stop.seq)
 }
 
@@ -236,7 +247,7 @@ export function countReducer(state: CountState, action: CountAction): CountState
     case 'undo':
       return undo(state, stop)
     case 'next':
-      return next(state, stop, action.at)
+      return next(state, stop, action)
     case 'step': {
       const at = state.stops.findIndex((s) => s.seq === state.current) + action.by
       return state.stops[at] ? goTo(state, state.stops[at].seq) : state

@@ -1,5 +1,6 @@
 import { methodWords } from '@/text/methodWords.ts'
 import type { Entry } from '@/core/methods/method.ts'
+import type { Position } from '@/core/geo/route.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import type { MidribNode, MidribTip } from '../../parts/Midrib.tsx'
@@ -15,13 +16,19 @@ export function moreWords(more: number | undefined, halfWidth: number, units: st
     : say('{{more}} more {{units}} for {{wanted}}', { more, units, wanted })
 }
 
+/** On to the next stop: now, from where one stands. */
+export const nextNow = (here: () => Position | null): CountAction => ({
+  ...{ kind: 'next', at: new Date().toISOString(), id: crypto.randomUUID(), position: here() },
+})
+
 export function tipOf(
   round: Round,
   state: CountState,
   more: string | undefined,
   act: (action: CountAction) => void,
+  here: () => Position | null,
 ): MidribTip {
-  const onPress = () => act({ kind: 'next', at: new Date().toISOString() })
+  const onPress = () => act(nextNow(here))
   const stop = stopAt(state)
   const { unitName: unit } = methodWords(round.method)
   const toDo = state.stops.filter((s) => s.doneAt === null && s.skipped === null).length
@@ -43,6 +50,13 @@ export function tipOf(
     }
   if (stop && lacking(state, stop))
     return { label: say('Write down {{unit}} {{seq}}', { unit, seq: stop.seq }), ...(more ? { detail: more } : {}) }
+  if (state.asWalked && toDo === 1 && stop?.doneAt === null)
+    return {
+      label: say('Walk on to another {{unit}}', { unit }),
+      hotkey: say('Enter'),
+      ...(more ? { detail: more } : {}),
+      onPress,
+    }
   if (toDo === 1 && stop?.doneAt === null)
     return {
       label: say('Close {{unit}} {{seq}}', { unit, seq: stop.seq }),

@@ -1,7 +1,9 @@
+import type { Position } from '@/core/geo/route.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { isTyping, useWindowKeys } from '../../ui/windowKeys.ts'
 import type { CountKey } from './countKeys.ts'
 import { entryOf, type CountAction, type CountState } from './countReducer.ts'
+import { nextNow } from './countWords.ts'
 import type { ValueChoice } from './entry/valueChoices.ts'
 
 interface Keys {
@@ -9,6 +11,8 @@ interface Keys {
   keys: CountKey[]
   choices: ValueChoice[]
   act: (action: CountAction) => void
+  /** Where one stands, as far as it is known. */
+  here: () => Position | null
   onTaxon: (taxon: Taxon) => void
   add: () => void
   newUnknown: () => void
@@ -18,7 +22,18 @@ interface Keys {
 }
 
 /** Everything by single keys: a plant, its value, the same again, the next stop, undo. */
-export function useCountKeys({ state, keys, choices, act, onTaxon, add, newUnknown, times, setTimes }: Keys): void {
+export function useCountKeys({
+  state,
+  keys,
+  choices,
+  act,
+  here,
+  onTaxon,
+  add,
+  newUnknown,
+  times,
+  setTimes,
+}: Keys): void {
   const valueOf = (key: string): boolean => {
     if (!state.chosen || entryOf(state) !== 'values') return false
     if (key === '0' || key === 'Backspace') act({ kind: 'value', taxon: state.chosen, amount: null })
@@ -39,7 +54,7 @@ export function useCountKeys({ state, keys, choices, act, onTaxon, add, newUnkno
     else if (e.key === 'x') newUnknown()
     else if (pressed) onTaxon(pressed.taxon)
     else if (e.key === ' ' && !inCell) act({ kind: 'same' })
-    else if (e.key === 'Enter' && !inCell) act({ kind: 'next', at: new Date().toISOString() })
+    else if (e.key === 'Enter' && !inCell) act(nextNow(here))
     else if (e.key === ']' || e.key === '[') act({ kind: 'step', by: e.key === ']' ? 1 : -1 })
     else if (e.key === 'Escape') {
       act({ kind: 'choose', taxon: null })

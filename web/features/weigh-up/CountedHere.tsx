@@ -1,7 +1,9 @@
 import { SpeaksFor } from '../../entities/round/SpeaksFor.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
+import { useMemo } from 'react'
 import { Link } from 'react-router'
+import { furtherFigures } from '@/core/survey/furtherFigures.ts'
 import type { Round } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { countingMethods } from '@/core/methods/index.ts'
@@ -136,7 +138,8 @@ export function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
               effectiveSpecies: fixed(made.diversity.effectiveSpecies, 1),
               what: made.diversity.pool ? stillToFind(made.diversity.richness, made.diversity.pool) : '',
             },
-          )}
+          )}{' '}
+          <More round={round} />
         </p>
       ) : null}
       <details className="mt-2">
@@ -158,6 +161,28 @@ export function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
         </p>
       </details>
     </section>
+  )
+}
+
+/** How far the list still grows, and how much legume there is to the grass. */
+function More({ round }: { round: Round }) {
+  const byId = useFlora((s) => s.byId)
+  const { lastFive, legumeToGrass } = useMemo(() => furtherFigures(round, byId), [round, byId])
+  return (
+    <>
+      {lastFive === undefined
+        ? ''
+        : say('On average the last five stops brought {{n}} plants that the others had not.', {
+            n: fixed(lastFive, 1),
+          })}{' '}
+      {legumeToGrass
+        ? say('Legume to grass: {{ratio}} to 1 ({{low}} to {{high}}).', {
+            ratio: fixed(legumeToGrass.ratio, 2),
+            low: fixed(legumeToGrass.interval[0], 2),
+            high: fixed(legumeToGrass.interval[1], 2),
+          })
+        : ''}
+    </>
   )
 }
 

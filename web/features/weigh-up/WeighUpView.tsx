@@ -1,3 +1,4 @@
+import { WherePanel } from './WherePanel.tsx'
 import { letterWords } from '@/text/taxonNames.ts'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { methodWords } from '@/text/methodWords.ts'
@@ -89,6 +90,9 @@ export function WeighUpView({ round, weighed }: Props) {
         weighed ? (
           <div className="stays" tabIndex={0} role="group" aria-label={say('What was counted')}>
             <Counted round={round} weighed={weighed} />
+            <PanelBoundary name={say('Where it stands')}>
+              <WherePanel key={round.id} round={round} made={weighed.composition} />
+            </PanelBoundary>
           </div>
         ) : (
           <>

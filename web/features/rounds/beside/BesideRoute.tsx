@@ -2,9 +2,12 @@ import { typedText } from '../../../parts/typedText.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
+import { useMemo } from 'react'
 import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-router'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
+import { sideBySide } from '@/core/survey/sideBySide.ts'
+import { relationWords } from '@/text/relationWords.ts'
 import { relationOf } from '@/core/survey/relations.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
 import { Leaf } from '../../../parts/Leaf.tsx'
@@ -16,6 +19,7 @@ import type { PlannedRound } from '@/contract/commands.ts'
 import { FrequencyPanel } from '../../../entities/round/FrequencyPanel.tsx'
 import { MassPanel } from '../../../entities/round/MassPanel.tsx'
 import { SearchPanel } from '../../../entities/round/SearchPanel.tsx'
+import { PairChart } from './PairChart.tsx'
 import { Observers } from './Observers.tsx'
 import { say } from '../../../language/say.ts'
 import { dayWords } from '../../../language/dates.ts'
@@ -35,7 +39,7 @@ export async function loader({ params, request }: LoaderFunctionArgs): Promise<L
 }
 
 /** What one round says, by its own method. */
-function Said({ round }: { round: Round }) {
+function Said({ round, charted }: { round: Round; charted: boolean }) {
   const byId = useFlora((s) => s.byId)
   const { composition, frequency, mass, search } = figuresOf(round, byId)
   const words = methodWords(round.method)
@@ -53,7 +57,7 @@ function Said({ round }: { round: Round }) {
         {round.title}, {dayWords(round.plannedOn)}
         {round.settings.observer ? `, ${round.settings.observer}` : ''}: {words.says}
       </p>
-      {rows.length > 0 ? (
+      {rows.length > 0 && !charted ? null : rows.length > 0 ? (
         <ShareChart rows={rows} label={say('Shares by {{name}}', { name: words.name })} />
       ) : frequency.length + search.length === 0 && !mass ? (
         <p>{say('Nothing counted yet.')}</p>
@@ -83,6 +87,8 @@ function secondOf(round: Round, observer: string): PlannedRound {
   }
 }
 
+const titleOf = (round: Round) => `${round.title}, ${dayWords(round.plannedOn)}`
+
 /** Two rounds of one paddock side by side. Their data are never put together. */
 export function Component() {
   const { round, other, others } = useLoaderData<typeof loader>()
@@ -90,6 +96,10 @@ export function Component() {
   const post = useOutbox((s) => s.post)
   const pair = other && (other.settings.secondOf === round.id || round.settings.secondOf === other.id)
   const [first, second] = other && round.settings.secondOf === other.id ? [other, round] : [round, other]
+  const byId = useFlora((s) => s.byId)
+  // What changed is read from the earlier to the later, whichever was opened.
+  const [earlier, later] = second && second.plannedOn < first.plannedOn ? [second, first] : [first, second]
+  const beside = useMemo(() => (later ? sideBySide(earlier, later, byId) : undefined), [earlier, later, byId])
   const countAgain = (observer: string) => {
     const plan = secondOf(round, observer)
     post({ do: 'plan-round', round: plan })
@@ -121,7 +131,9 @@ export function Component() {
       {other ? (
         <p className="mt-3 rounded-xl border border-rule px-4 py-2">
           {say('{{what}} The two are never put together into one figure.', {
-            what: pair ? say('Two observers at the same stops.') : relationOf(round.method, other.method),
+            what: pair
+              ? say('Two observers at the same stops.')
+              : relationWords(relationOf(round.method, other.method)),
           })}
         </p>
       ) : null}
@@ -142,7 +154,7 @@ export function Component() {
         </button>
       </form>
       <div className="mt-5">
-        <Said round={first} />
+        <Said round={first} charted={beside === undefined} />
       </div>
     </>
   )
@@ -153,7 +165,15 @@ export function Component() {
       right={
         second ? (
           <>
-            <Said round={second} />
+            {beside ? (
+              <section aria-labelledby="both" className="mb-5">
+                <h2 id="both" className="text-[1.65rem]">
+                  {say('Both on one line')}
+                </h2>
+                <PairChart beside={beside} names={[titleOf(earlier), titleOf(later!)]} />
+              </section>
+            ) : null}
+            <Said round={second} charted={beside === undefined} />
             {pair ? (
               <section className="mt-5" aria-labelledby="observers">
                 <h2 id="observers" className="text-[1.65rem]">

@@ -2,7 +2,7 @@ import { PlanFields } from './PlanFields.tsx'
 import { WhatItTakes } from './WhatItTakes.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import { useState } from 'react'
-import { useNavigate, useSearchParams } from 'react-router'
+import { Link, useNavigate, useSearchParams } from 'react-router'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
@@ -24,6 +24,8 @@ export async function readForPlan(): Promise<Loaded> {
   const [places] = await Promise.all([readPlaces(), useFlora.getState().load()])
   return places
 }
+
+const step = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
 
 /** Plan a round: purpose, method and precision on the left; stops, route, kit and what to look for on the right. */
 export function PlanView({ holdings, paddocks }: Loaded) {
@@ -59,7 +61,24 @@ export function PlanView({ holdings, paddocks }: Loaded) {
   return (
     <Leaf
       names={{ left: say('Plan'), right: say('What it takes') }}
-      left={<PlanFields {...{ form, set, holdings, paddocks, harmful, count, ready }} onLay={save} />}
+      left={
+        paddocks.length === 0 ? (
+          <>
+            <h1 className="text-[1.65rem]">{say('Plan a round')}</h1>
+            <p className="mt-2">{say('A route is laid into a paddock, and none is drawn yet.')}</p>
+            <p className="mt-4 flex flex-wrap gap-2">
+              <Link to="/places/new" className={step}>
+                {say('Draw a paddock')}
+              </Link>
+              <Link to="/count-here" className={step}>
+                {say('Count here, now')}
+              </Link>
+            </p>
+          </>
+        ) : (
+          <PlanFields {...{ form, set, holdings, paddocks, harmful, count, ready }} onLay={save} />
+        )
+      }
       right={<WhatItTakes {...{ form, plan, paddock, harmful }} />}
       tip={
         ready
@@ -72,7 +91,7 @@ export function PlanView({ holdings, paddocks }: Loaded) {
               }),
               onPress: save,
             }
-          : { label: say('Draw the boundary first'), to: `/places/${form.paddockId}` }
+          : { label: say('Draw the boundary first'), to: `/places/${form.paddockId || 'new'}` }
       }
       nodes={[]}
     />

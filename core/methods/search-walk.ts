@@ -16,7 +16,7 @@ function searched({ round, named }: Counted): SearchFigure[] {
       lengthM: s.measures.legM!,
       found: s.hits.filter((h) => resolved(h.taxon, named) === taxon).reduce((sum, h) => sum + h.amount, 0),
     }))
-    const { dispersion: _, ...limits } = searchLimits(counts, widthM, { judged, range: eye })
+    const limits = searchLimits(counts, widthM, { judged, range: eye })
     const found = counts.reduce((sum, l) => sum + l.found, 0)
     return { taxon, found, ...limits, eye, walkedM, metresForTen: metresToExclude(10, widthM, eye[0]) }
   })

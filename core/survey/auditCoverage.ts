@@ -91,16 +91,25 @@ function massAt(evenness: number, random: () => number): [height: number, mass: 
   return [height, 600 + 130 * height + randomNormal.source(random)(0, 220)()]
 }
 
+/** Points at so many stops. */
+export const pointsAt = (stops: number): CoverageCase => ({
+  name: `points at ${stops} stops`,
+  intervals: (sward, random) =>
+    ratios(
+      stopsOf(sward, random, stops).map((s) => hitsOf(s, POINTS, random)),
+      7,
+    ),
+  truth: ({ shares }) => [...shares],
+})
+
+/** The same way of counting, held against what truly stands there and not against what the method would find in the end. */
+export const againstTrueShare = (of: CoverageCase): CoverageCase => ({
+  ...of,
+  truth: ({ shares }, random) => shares.slice(0, of.truth({ shares, evenness: 8 }, random).length),
+})
+
 export const coverageCases: CoverageCase[] = [
-  {
-    name: 'points, ratio estimate by stop',
-    intervals: (sward, random) =>
-      ratios(
-        stopsOf(sward, random).map((s) => hitsOf(s, POINTS, random)),
-        7,
-      ),
-    truth: ({ shares }) => [...shares],
-  },
+  { ...pointsAt(STOPS), name: 'points, ratio estimate by stop' },
   {
     name: 'points, resampled by stop (BCa)',
     intervals: (sward, random) => {
@@ -182,8 +191,8 @@ export const coverageCases: CoverageCase[] = [
   {
     name: 'search walk in ten legs, plants in clumps (negative binomial, k as the sward is even)',
     intervals: ({ evenness }, random) => {
-      // Patchy, middling and even swards stand for k of 0.5, 2 and 8 a leg.
-      const k = evenness / 10
+      // Patchy, middling and even swards stand for k of 0.5, 1.3 and 5 a leg.
+      const k = evenness / 6
       const legs = Array.from({ length: 10 }, () => {
         const mean = randomGamma.source(random)(k, 2 / k)()
         return { lengthM: 250, found: mean > 0 ? randomPoisson.source(random)(mean)() : 0 }
@@ -241,4 +250,23 @@ export function coverage(
     worstMain: main.length > 0 ? Math.min(...main.map((c) => c.inside / c.times)) : undefined,
     minor: share(judged.filter((c) => !c.isMain)),
   }
+}
+
+/** How often each plant's interval holds, at one patchiness; shares as the made sward has them. */
+export function coverageByPlant(
+  of: CoverageCase,
+  evenness: number,
+  rounds: number,
+  random: () => number,
+): { share: number; held: number | undefined }[] {
+  const made = { shares: SHARES, evenness }
+  const truth = of.truth(made, random)
+  const counts = truth.map(() => ({ inside: 0, times: 0 }))
+  for (let i = 0; i < rounds; i++)
+    of.intervals(made, random).forEach((interval, k) => {
+      if (!interval) return
+      counts[k]!.times++
+      if (interval[0] <= truth[k]! && truth[k]! <= interval[1]) counts[k]!.inside++
+    })
+  return counts.map((c, k) => ({ share: SHARES[k]!, held: c.times > 0 ? c.inside / c.times : undefined }))
 }

@@ -1,4 +1,4 @@
-import { brotliCompressSync } from 'node:zlib'
+import { gzipSync } from 'node:zlib'
 import { expect, it } from 'vitest'
 import { bookColumns, bookOf, type BookColumns } from '@/contract/bookColumns.ts'
 import { flora } from '@/tests/support/book.ts'
@@ -22,6 +22,6 @@ it('states, their words and their order, and ranges with fractions, are kept', (
 })
 
 it('packs to clearly less than the plants one after the other', () => {
-  const packed = (what: unknown) => brotliCompressSync(JSON.stringify(what)).length
-  expect(packed(bookColumns(flora))).toBeLessThan(0.88 * packed(flora))
+  const packed = (what: unknown) => gzipSync(JSON.stringify(what)).length
+  expect(packed(bookColumns(flora))).toBeLessThan(0.75 * packed(flora))
 })

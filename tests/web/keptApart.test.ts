@@ -90,12 +90,20 @@ describe('a frame of practice', () => {
   const random = randomLcg(4)
   const made = Array.from({ length: 400 }, () => madeFrame('cover', random))
 
-  it('leaves 5 to 40 in 100 bare, and its plants share the rest', () => {
+  it('asks for covers from half of one in 100 to 95, and the plants share what is left', () => {
+    const asked = made.map(({ asked: { of }, plants }) =>
+      of === 0 ? 1 - plants.reduce((s, p) => s + p.cover, 0) : plants[of - 1]!.cover,
+    )
+    for (const cover of asked) {
+      expect(cover).toBeGreaterThanOrEqual(0.0049)
+      expect(cover).toBeLessThanOrEqual(0.951)
+    }
+    // Rare and common ones are both met.
+    expect(Math.min(...asked)).toBeLessThan(0.05)
+    expect(Math.max(...asked)).toBeGreaterThan(0.7)
     for (const { plants } of made) {
-      const covered = plants.reduce((s, p) => s + p.cover, 0)
-      expect(1 - covered).toBeGreaterThanOrEqual(0.05)
-      expect(1 - covered).toBeLessThanOrEqual(0.4)
       expect(Math.min(...plants.map((p) => p.cover))).toBeGreaterThan(0)
+      expect(plants.reduce((s, p) => s + p.cover, 0)).toBeLessThanOrEqual(1 + 1e-9)
     }
   })
 

@@ -54,7 +54,7 @@ const TELLING = {
   legume: ['leaflet.tip', 'stipule.form', 'leaflet.mark', 'leaflet.veins', 'stem.hairs', 'smell', 'stipule.colour', 'leaflet.margin', 'hairs.lower', 'stem.inside'],
   forb: ['stem.marks', 'stem.armour', 'sap', 'stem.hairs', 'node.look', 'leaf.mark', 'leaf.coat', 'smell', 'stem.section', 'leaf.veins', 'hairs.upper', 'hairs.lower', 'leaf.margin', 'stem.inside', 'root.kind', 'petiole.form', 'stem.ridges', 'root.colour'],
   sedge: ['stem.section', 'leaf.ranks', 'blade.tip', 'root.kind', 'stem.inside', 'sheath.margin'],
-  rush: ['stem.inside', 'leaf.ranks', 'stem.section'],
+  rush: ['stem.inside', 'leaf.ranks', 'stem.section', 'root.kind'],
   shrub: ['petiole.knobs', 'stem.armour', 'twig.inside', 'leaf.margin', 'bud.look', 'smell', 'twig.look', 'leaf.coat', 'leaf.keep', 'bud.set', 'leaf.veins', 'bark.look', 'hairs.upper', 'stem.hairs', 'hairs.lower'],
 }
 

@@ -2,7 +2,7 @@ import type { Position } from '@/core/geo/route.ts'
 import { byHaste } from '@/core/assess/harm/kinds.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { useDeferredValue, useMemo, useReducer, useState, useRef } from 'react'
+import { useCallback, useDeferredValue, useMemo, useReducer, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { moreStopsFor } from '@/core/survey/enough.ts'
 import { figuresOf, type Figures } from '@/core/survey/figures.ts'
@@ -41,8 +41,10 @@ export function CountView({ round }: { round: Round }) {
   const [unknown, setUnknown] = useState<string>()
   const [times, setTimes] = useState('')
   const navigate = useNavigate()
-  const stands = useRef<Position | null>(null)
-  const here = () => stands.current
+  // Where one stands is told many times a walk and drawn nowhere here: it is kept beside what is drawn.
+  const [stands] = useState<{ at: Position | null }>(() => ({ at: null }))
+  const here = useCallback(() => stands.at, [stands])
+  const onFix = useCallback((at: Position) => void Object.assign(stands, { at }), [stands])
   useSaving(round, state.stops, act)
 
   const live = useMemo<Round>(() => ({ ...round, stops: state.stops }), [round, state.stops])
@@ -92,14 +94,7 @@ export function CountView({ round }: { round: Round }) {
     stop && !imported ? (
       <>
         <ConflictPanel round={round} onTheirs={(theirs) => act({ kind: 'theirs', stop: theirs })} />
-        <StopHead
-          round={round}
-          state={state}
-          stop={stop}
-          onAct={act}
-          here={here}
-          onFix={(at) => (stands.current = at)}
-        />
+        <StopHead round={round} state={state} stop={stop} onAct={act} here={here} onFix={onFix} />
         {adding ? (
           <AddPlant
             onAdd={(id) => {

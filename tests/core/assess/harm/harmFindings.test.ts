@@ -25,9 +25,9 @@ describe('harm of a round', () => {
   })
 
   it('stops that were looked round bound the places that hold it, for the least an eye sees', () => {
-    // (1 - 0.05^(1/30)) / 0.6 = 0.1583.
+    // (1 - 0.05^(1/30)) / 0.6 = 0.1584.
     const { bound } = findings(clean, 'points', { searched: 30 })
-    expect(bound.places).toMatchObject({ looked: 30, upTo: expect.closeTo(0.1583, 4) })
+    expect(bound.places).toMatchObject({ looked: 30, upTo: expect.closeTo(0.1584, 4) })
   })
 
   it('whole frames bound places, not the share of ground', () => {

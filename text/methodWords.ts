@@ -47,6 +47,15 @@ const wordsOf: Record<Method, () => MethodWords> = {
       'Ratio estimate with the frame as the unit (Cochran 1977, ch. 6), Korn and Graubard limits: the pins of one frame stand close together and touch the same tufts, so they do not count as independent.',
     ),
   }),
+  'picture-frame': () => ({
+    name: say('Points on a picture of a frame'),
+    says: say('share of the ground by first hit, from a picture'),
+    unitName: say('frame'),
+    units: say('frames'),
+    estimator: say(
+      'Ratio estimate with the frame as the unit (Cochran 1977, ch. 6), Korn and Graubard limits. Where a map was made of each picture, green, legume, bare ground and litter are said by the difference estimator too (Cochran 1977, ch. 7).',
+    ),
+  }),
   'turf-grid': () => ({
     name: say('Turf grid'),
     says: say('share of grid intersections'),

@@ -7,6 +7,7 @@ import { gridFrequency } from './grid-frequency.ts'
 import { layerPoints } from './layer-points.ts'
 import type { CountingMethod } from './method.ts'
 import { nestedFrequency } from './nested-frequency.ts'
+import { pictureFrame } from './picture-frame.ts'
 import { pinFrame } from './pin-frame.ts'
 import { plateMeter } from './plate-meter.ts'
 import { rulerHeight } from './ruler-height.ts'
@@ -29,6 +30,7 @@ export const countingMethods: Record<Method, CountingMethod> = {
   'plate-meter': plateMeter,
   'ruler-height': rulerHeight,
   'search-walk': searchWalk,
+  'picture-frame': pictureFrame,
 }
 
 /** Whether each amount is an independent look at a point: the first plant touched. */

@@ -118,6 +118,8 @@ export interface CountingMethod {
   pilot: (pointsPerStop: number, halfWidth: number) => Pilot
   /** What a plant is given; only with entry by values. */
   values?: ValueKind
+  /** Points are named on a picture of the frame; only with entry by points. */
+  picture?: true
   /** Every plant on a pin is written down, once a pin. */
   layered?: true
   /** The yield of each frame can be taken too. */

@@ -1,3 +1,9 @@
+/** What a map of a picture says, kept without the picture. */
+export interface PictureMeasure {
+  map: Record<string, number>
+  mapped: string[]
+}
+
 /** What is taken at a stop besides plants. Everything may be left out. */
 export interface Measures {
   /** Plate meter or ruler in cm, or a score against reference frames. */
@@ -12,6 +18,8 @@ export interface Measures {
   heightCm?: number
   barePercent?: number
   stage?: SwardStage
+  /** Of a pictured frame: share of each class by the map of the whole frame, and at each named point in order what the map has there. */
+  picture?: PictureMeasure
   /** The ground round the stop was looked over for what harms, for some ten seconds. */
   searched?: boolean
   /** Plants that harm, seen near the stop and not under its points. */

@@ -13,5 +13,6 @@ export const methods = [
   'plate-meter',
   'ruler-height',
   'search-walk',
+  'picture-frame',
 ] as const
 export type Method = (typeof methods)[number]

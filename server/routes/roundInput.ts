@@ -1,3 +1,5 @@
+import { pictureClasses } from '@/core/picture/classes.ts'
+import type { PictureMeasure } from '@/core/records/measures.ts'
 import { methods, type Method } from '@/core/records/method.ts'
 import { LETTER } from '@/core/records/taxon.ts'
 import 'reflect-metadata'
@@ -44,6 +46,19 @@ export class HoldingInput {
 
 const amount = { allowNaN: false, allowInfinity: false }
 
+class PictureMapInput {
+  @IsNumber(amount) @Min(0) @Max(1.001) green!: number
+  @IsNumber(amount) @Min(0) @Max(1.001) legume!: number
+  @IsNumber(amount) @Min(0) @Max(1.001) bare!: number
+  @IsNumber(amount) @Min(0) @Max(1.001) litter!: number;
+  [other: string]: number
+}
+
+class PictureInput implements PictureMeasure {
+  @IsObject() @ValidateNested() @Type(() => PictureMapInput) map!: PictureMapInput
+  @IsArray() @ArrayMaxSize(500) @IsIn(pictureClasses, { each: true }) mapped!: string[]
+}
+
 class StopMeasuresInput implements Measures {
   @IsOptional() @IsNumber(amount) @Min(0) @Max(1000) reading?: number
   @IsOptional() @IsNumber(amount) @Min(0) @Max(100_000) clipFreshG?: number
@@ -53,6 +68,7 @@ class StopMeasuresInput implements Measures {
   @IsOptional() @IsNumber(amount) @Min(0) @Max(500) heightCm?: number
   @IsOptional() @IsNumber(amount) @Min(0) @Max(100) barePercent?: number
   @IsOptional() @IsIn(swardStages) stage?: SwardStage
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => PictureInput) picture?: PictureInput
   @IsOptional() @IsBoolean() searched?: boolean
   @IsOptional() @IsArray() @ArrayMaxSize(50) @IsString({ each: true }) @MaxLength(200, { each: true }) near?: string[]
   @IsOptional() @IsInt() @Min(0) @Max(1000) dung?: number

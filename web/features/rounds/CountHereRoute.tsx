@@ -20,7 +20,7 @@ interface Loaded {
 export const loader = (): Promise<Loaded> => readPlaces()
 
 /** Methods that need no route laid beforehand, the quickest first. */
-const OFFERED: readonly Method[] = ['step-points', 'search-walk', 'cover-classes', 'dry-weight-rank', 'pin-frame', 'ruler-height'] // prettier-ignore
+const OFFERED: readonly Method[] = ['step-points', 'search-walk', 'cover-classes', 'dry-weight-rank', 'picture-frame', 'pin-frame', 'ruler-height'] // prettier-ignore
 
 /** A holding and a paddock without a name, for what is counted before anybody said where; both are named later. */
 function unnamedPlace({ holdings, paddocks }: Loaded): { commands: Command[]; paddock: Paddock } {

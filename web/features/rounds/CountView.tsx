@@ -19,6 +19,7 @@ import { assignKeys, keyedPlants, letters } from './countKeys.ts'
 import { countReducer, entryOf, startCount, stopAt } from './countReducer.ts'
 import { CoverTable } from './CoverTable.tsx'
 import { LookedRound } from './entry/LookedRound.tsx'
+import { PictureEntry } from './picture/PictureEntry.tsx'
 import { StopTaps } from './entry/StopTaps.tsx'
 import { valueChoices } from './entry/valueChoices.ts'
 import { KeyStrip } from './KeyStrip.tsx'
@@ -102,6 +103,14 @@ export function CountView({ round }: { round: Round }) {
               onTaxon(id)
             }}
             onClose={() => setAdding(false)}
+          />
+        ) : null}
+        {countingMethods[round.method].picture ? (
+          <PictureEntry
+            key={stop.id}
+            stop={stop}
+            points={round.pointsPerStop}
+            onMeasure={(patch) => act({ kind: 'measure', patch })}
           />
         ) : null}
         <StopEntry round={round} state={state} stop={stop} choices={choices} act={act} />

@@ -1,3 +1,4 @@
+import { PicturePanel } from '../../entities/round/PicturePanel.tsx'
 import { SpeaksFor } from '../../entities/round/SpeaksFor.tsx'
 import { methodWords } from '@/text/methodWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
@@ -127,6 +128,7 @@ export function Shares({ round, weighed }: { round: Round; weighed: WeighUp }) {
       <p className="mt-2 max-w-prose">
         <SpeaksFor round={round} />
       </p>
+      <PicturePanel round={round} />
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
           {say(

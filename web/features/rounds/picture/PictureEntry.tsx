@@ -1,0 +1,145 @@
+import { randomLcg } from 'd3-random'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { classOfTaxon } from '@/core/picture/classes.ts'
+import type { FrameMap } from '@/core/picture/crossFitted.ts'
+import type { Picture, Pixel } from '@/core/picture/homography.ts'
+import { gridPoints } from '@/core/picture/points.ts'
+import type { MeasuresPatch } from '@/core/records/measures.ts'
+import type { Stop } from '@/core/records/round.ts'
+import { simulatedFramePicture } from '../../../instruments/camera.ts'
+import { say } from '../../../language/say.ts'
+import { FileButton } from '../../../parts/FileButton.tsx'
+import { useFlora } from '../../../stores/floraStore.ts'
+import { dropPicture, keepPicture, readPicture, type KeptPicture } from '../../../stores/pictureStore.ts'
+import { pictureWorker } from '../../../workers/pictureWorker.ts'
+import { PictureCorners } from './PictureCorners.tsx'
+import { PicturePoints } from './PicturePoints.tsx'
+import { pixelsOf, scaled } from './readImage.ts'
+
+interface Props {
+  stop: Stop
+  points: number
+  onMeasure: (patch: MeasuresPatch) => void
+}
+
+const button = 'min-h-12 rounded-xl border border-rule px-4 aria-pressed:border-culm aria-pressed:bg-culm/15'
+const WAIT_MS = 500
+
+/** A number from an id, for a start by chance that stays the same. */
+const seedOf = (id: string): number => [...id].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 2_147_483_647, 7)
+
+/** A frame counted from a picture: taken or opened, made straight by its corners, its points named by the keys, a map learned beside. */
+export function PictureEntry({ stop, points: count, onMeasure }: Props) {
+  const byId = useFlora((s) => s.byId)
+  const [kept, setKept] = useState<KeptPicture>()
+  const [straight, setStraight] = useState<Picture>()
+  const [map, setMap] = useState<FrameMap>()
+  const [shown, setShown] = useState(false)
+  const [problem, setProblem] = useState('')
+  const worker = useRef<ReturnType<typeof pictureWorker>>(undefined)
+  const seed = seedOf(stop.id)
+  const points = useMemo(() => gridPoints(count, randomLcg(seed / 2_147_483_647)), [count, seed])
+  const named = stop.hits.length
+
+  useEffect(() => {
+    let gone = false
+    worker.current = pictureWorker()
+    readPicture(stop.id).then(
+      (k) => void (gone || setKept(k)),
+      () => undefined,
+    )
+    return () => {
+      gone = true
+      worker.current?.end()
+    }
+  }, [stop.id])
+  const keep = (k: KeptPicture) => {
+    setKept(k)
+    keepPicture(stop.id, k).catch(() => setProblem(say('This browser keeps no pictures: it is gone when the page is closed.'))) // prettier-ignore
+  }
+  const open = (file: Blob) =>
+    scaled(file).then(
+      (picture) => keep({ picture }),
+      () => setProblem(say('This file is no picture that the browser can read.')),
+    )
+  const { picture, corners } = kept ?? {}
+  useEffect(() => {
+    if (!picture || !corners) return setStraight(undefined)
+    let gone = false
+    void pixelsOf(picture)
+      .then((p) => worker.current!.api.straighten(p, corners))
+      .then((s) => void (gone || setStraight(s)))
+      .catch(() => void (gone || setProblem(say('The four corners must span a frame: touch them again.'))))
+    return () => {
+      gone = true
+    }
+  }, [picture, corners])
+  // The map follows the points when the hand rests; it is kept once every point is named.
+  useEffect(() => {
+    if (!straight || named === 0) return
+    const timer = setTimeout(() => {
+      const list = stop.hits.slice(0, count).map((h, i) => ({ at: points[i]!, is: classOfTaxon(h.taxon, byId) }))
+      void worker.current?.api.map(list, seed).then((m) => {
+        setMap(m)
+        if (list.length === count) onMeasure({ picture: { map: m.map, mapped: m.points.map((p) => p.mapped) } })
+      })
+    }, WAIT_MS)
+    return () => clearTimeout(timer)
+    // The hits alone decide: what is measured from them must not start it again.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [straight, stop.hits, count, points, byId, seed])
+  return (
+    <section className="mt-3" aria-label={say('Picture of the frame')}>
+      <div className="flex flex-wrap items-center gap-2">
+        <FileButton label={say('Take or open a picture')} accept="image/*" onFile={(f) => void open(f)} />
+        {kept ? null : (
+          <button
+            type="button"
+            className={button}
+            onClick={() => void simulatedFramePicture((seed % 1000) / 1000).then(open)}
+          >
+            {say('A painted frame (simulated)')}
+          </button>
+        )}
+        {straight ? (
+          <button type="button" aria-pressed={shown} className={button} onClick={() => setShown((s) => !s)}>
+            {say('Show the map')}
+          </button>
+        ) : null}
+        {kept ? (
+          <button
+            type="button"
+            className={button}
+            onClick={() => {
+              setMap(undefined)
+              if (corners) keep({ picture: kept.picture })
+              else void dropPicture(stop.id).then(() => setKept(undefined))
+            }}
+          >
+            {corners ? say('Set the corners anew') : say('Another picture')}
+          </button>
+        ) : null}
+      </div>
+      <p role="alert" className="text-harm">
+        {problem}
+      </p>
+      {picture && !corners ? (
+        <PictureCorners
+          key={stop.id}
+          picture={picture}
+          onStraight={(set: [Pixel, Pixel, Pixel, Pixel]) => keep({ picture, corners: set })}
+        />
+      ) : null}
+      {straight ? (
+        <PicturePoints straight={straight} points={points} named={named} blocks={shown ? map?.blocks : undefined} />
+      ) : kept ? null : (
+        <p className="mt-1 text-ink-soft">
+          {say(
+            'Hold the camera straight above the frame. The picture stays on this device, scaled to {{n}} pixels, without the place a camera writes into it.',
+            { n: 1600 },
+          )}
+        </p>
+      )}
+    </section>
+  )
+}

@@ -121,8 +121,8 @@ test('frequency in nested frames, and in a grid walked with the arrow keys', asy
     await page.getByRole('button', { name: 'Next grid Enter' }).click()
   }
   await expect(soFar(page)).toContainText('12 %')
-  // 12 % of cells times 0.4 (Vogel & Masters 2001, from memory): 4.8, about 5 a square metre.
-  await expect(soFar(page)).toContainText('Perennial ryegrass about 5 a m²')
+  // 12 % of cells times 0.4 (Vogel & Masters 2001, from memory): 4.8 at the least; at random -ln 0.88 / 0.0225 m2, 5.7.
+  await expect(soFar(page)).toContainText('Perennial ryegrass at the least 5 a m² (6)')
 })
 
 for (const [method, label] of [
@@ -159,11 +159,13 @@ test('search walk: what was found, and what could be there though nothing was', 
     await page.getByLabel('Metres walked on this leg').fill('500')
     await page.getByRole('button', { name: 'Next leg Enter' }).click()
   }
-  // 1000 m by 4 m are 0.4 ha; the upper limit of a Poisson count of 0 is 3.689 (Garwood 1936), so 9.2 a hectare.
-  await expect(soFar(page)).toContainText('Not found over 1000 m, but up to 9.2 a hectare could be there')
+  // 1000 m by 4 m are 0.4 ha; one-sided 2.996 (Hanley & Lippman-Hand 1983), by an eye that may see 3 in 4: 10 a hectare.
+  await expect(soFar(page)).toContainText(
+    'Not found over 1000 m, but up to 10.0 a hectare could be there if they stand singly',
+  )
   await page.getByRole('button', { name: /Poison hemlock/ }).click()
-  // 1 in 0.4 ha: 2.5, 0.1 to 13.9.
-  await expect(soFar(page)).toContainText('1 found: 2.5 a hectare, 0.1 to 14')
+  // 1 in 0.4 ha: 2.5, 0.06 to 13.9 (Garwood 1936), the upper end over three quarters.
+  await expect(soFar(page)).toContainText('1 found: 2.5 a hectare, 0.1 to 19')
 })
 
 test('a stop is skipped with a reason, another is added, and the way is told by a simulated GPS', async ({ page }) => {

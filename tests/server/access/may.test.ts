@@ -22,6 +22,7 @@ describe('what each may ask, of every route there is', () => {
   it('the holder of a link the plant book and the one round it is for', () => {
     expect(allowed('link')).toEqual([
       'GET /book',
+      'GET /book-columns',
       'GET /characters',
       'GET /groups',
       'GET /hazards',

@@ -1,4 +1,4 @@
-import { useEffect, useState, type MouseEvent } from 'react'
+import { useEffect, useMemo, useState, type MouseEvent } from 'react'
 import type { Pixel } from '@/core/picture/homography.ts'
 import { say } from '../../../language/say.ts'
 
@@ -6,14 +6,10 @@ type Corners = [Pixel, Pixel, Pixel, Pixel]
 
 /** Four corners of the frame, touched on the picture: the nearest of them goes where the finger was. */
 export function PictureCorners({ picture, onStraight }: { picture: Blob; onStraight: (corners: Corners) => void }) {
-  const [url, setUrl] = useState<string>()
+  const url = useMemo(() => URL.createObjectURL(picture), [picture])
   const [size, setSize] = useState<[number, number]>()
   const [corners, setCorners] = useState<Corners>()
-  useEffect(() => {
-    const made = URL.createObjectURL(picture)
-    setUrl(made)
-    return () => URL.revokeObjectURL(made)
-  }, [picture])
+  useEffect(() => () => URL.revokeObjectURL(url), [url])
   const touch = (e: MouseEvent<HTMLDivElement>) => {
     if (!size || !corners) return
     const box = e.currentTarget.getBoundingClientRect()
@@ -26,18 +22,16 @@ export function PictureCorners({ picture, onStraight }: { picture: Blob; onStrai
     <div className="mt-2">
       <p className="text-ink-soft">{say('Touch the four inner corners of the frame; the nearest mark goes there.')}</p>
       <div className="relative mt-1 cursor-crosshair" onClick={touch} data-testid="corners">
-        {url ? (
-          <img
-            src={url}
-            alt={say('The picture of the frame')}
-            className="block w-full"
-            onLoad={(e) => {
-              const { naturalWidth: w, naturalHeight: h } = e.currentTarget
-              setSize([w, h])
-              setCorners((c) => c ?? [[w * 0.1, h * 0.1], [w * 0.9, h * 0.1], [w * 0.9, h * 0.9], [w * 0.1, h * 0.9]]) // prettier-ignore
-            }}
-          />
-        ) : null}
+        <img
+          src={url}
+          alt={say('The picture of the frame')}
+          className="block w-full"
+          onLoad={(e) => {
+            const { naturalWidth: w, naturalHeight: h } = e.currentTarget
+            setSize([w, h])
+            setCorners((c) => c ?? [[w * 0.1, h * 0.1], [w * 0.9, h * 0.1], [w * 0.9, h * 0.9], [w * 0.1, h * 0.9]]) // prettier-ignore
+          }}
+        />
         {size && corners ? (
           <svg viewBox={`0 0 ${size[0]} ${size[1]}`} className="absolute inset-0 size-full" aria-hidden="true">
             <path

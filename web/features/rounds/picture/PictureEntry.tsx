@@ -32,7 +32,7 @@ const seedOf = (id: string): number => [...id].reduce((h, c) => (h * 31 + c.char
 export function PictureEntry({ stop, points: count, onMeasure }: Props) {
   const byId = useFlora((s) => s.byId)
   const [kept, setKept] = useState<KeptPicture>()
-  const [straight, setStraight] = useState<Picture>()
+  const [made, setMade] = useState<{ of: KeptPicture; straight: Picture }>()
   const [map, setMap] = useState<FrameMap>()
   const [shown, setShown] = useState(false)
   const [problem, setProblem] = useState('')
@@ -63,17 +63,19 @@ export function PictureEntry({ stop, points: count, onMeasure }: Props) {
       () => setProblem(say('This file is no picture that the browser can read.')),
     )
   const { picture, corners } = kept ?? {}
+  // What was made straight of an earlier picture, or by other corners, is not this one.
+  const straight = made && corners && made.of === kept ? made.straight : undefined
   useEffect(() => {
-    if (!picture || !corners) return setStraight(undefined)
+    if (!picture || !corners) return
     let gone = false
     void pixelsOf(picture)
       .then((p) => worker.current!.api.straighten(p, corners))
-      .then((s) => void (gone || setStraight(s)))
+      .then((straight) => void (gone || setMade({ of: kept!, straight })))
       .catch(() => void (gone || setProblem(say('The four corners must span a frame: touch them again.'))))
     return () => {
       gone = true
     }
-  }, [picture, corners])
+  }, [kept, picture, corners])
   // The map follows the points when the hand rests; it is kept once every point is named.
   useEffect(() => {
     if (!straight || named === 0) return

@@ -49,9 +49,18 @@ export function PicturePoints({ straight, points, named, blocks }: Props) {
   }, [blocks])
   return (
     <div className="mt-2 grid gap-2">
-      {point ? (
-        <div className="flex items-center gap-3">
-          <div className="relative size-44 shrink-0 overflow-hidden rounded-full border-4 border-straw">
+      <p data-testid="point-at-hand">
+        {point
+          ? say('Point {{n}} of {{all}}: what lies under the middle of the cross?', {
+              n: named + 1,
+              all: points.length,
+            })
+          : say('Every point of this frame is named.')}
+      </p>
+      {/* On a phone the lens and the frame stand side by side, so that the keys are in reach of the thumb. */}
+      <div className="grid grid-cols-2 items-start gap-2 min-[901px]:grid-cols-1">
+        {point ? (
+          <div className="relative aspect-square w-full max-w-56 overflow-hidden rounded-full border-4 border-straw">
             <canvas
               ref={lens}
               width={2 * LENS}
@@ -66,29 +75,23 @@ export function PicturePoints({ straight, points, named, blocks }: Props) {
               <circle cx="50" cy="50" r="2.5" fill="none" className="stroke-straw" strokeWidth="1.4" />
             </svg>
           </div>
-          <p data-testid="point-at-hand">
-            {say('Point {{n}} of {{all}}: what lies under the middle of the cross?', {
-              n: named + 1,
+        ) : null}
+        <div className="relative">
+          <canvas
+            ref={whole}
+            width={straight.width}
+            height={straight.height}
+            className="block w-full"
+            role="img"
+            aria-label={say('The frame made straight, {{named}} of {{all}} points named', {
+              named,
               all: points.length,
             })}
-          </p>
-        </div>
-      ) : (
-        <p>{say('Every point of this frame is named.')}</p>
-      )}
-      <div className="relative">
-        <canvas
-          ref={whole}
-          width={straight.width}
-          height={straight.height}
-          className="block w-full"
-          role="img"
-          aria-label={say('The frame made straight, {{named}} of {{all}} points named', { named, all: points.length })}
-        />{' '}
-        {/* prettier-ignore */}
-        <canvas ref={over} className={`absolute inset-0 size-full ${blocks ? '' : 'hidden'}`} style={{ imageRendering: 'pixelated' }} aria-hidden="true" />{' '}
-        {/* prettier-ignore */}
-        <svg viewBox="0 0 100 100" className="absolute inset-0 size-full" aria-hidden="true">
+          />{' '}
+          {/* prettier-ignore */}
+          <canvas ref={over} className={`absolute inset-0 size-full ${blocks ? '' : 'hidden'}`} style={{ imageRendering: 'pixelated' }} aria-hidden="true" />{' '}
+          {/* prettier-ignore */}
+          <svg viewBox="0 0 100 100" className="absolute inset-0 size-full" aria-hidden="true">
           {points.map(([u, v], i) => (
             <circle
               key={i}
@@ -100,6 +103,7 @@ export function PicturePoints({ straight, points, named, blocks }: Props) {
             />
           ))}
         </svg>
+        </div>
       </div>
       {blocks ? (
         <p className="flex flex-wrap gap-x-4 text-sm">

@@ -29,6 +29,7 @@ module.exports = {
     inCore('naming', basis),
     inCore('drawing', basis),
     inCore('methods', basis),
+    inCore('picture', basis),
     inCore('survey', [...basis, 'methods']),
     inCore('assess', [...basis, 'methods', 'survey', 'naming']),
     inCore('formats', [...basis, 'methods', 'survey', 'naming', 'assess']),

@@ -143,7 +143,7 @@ describe('what follows from a count', () => {
   // Chao 1987 by hand: 20 met, 6 once, 3 twice: 20 + 36/6 = 26, times 9/10 for ten stops 25.4.
   it('says what more stops would find, and when nothing can be said', () => {
     expect(stillToFind(20, { estimate: 25.4, se: 5, interval: [21.2, 44.6], once: 6, twice: 3 })).toBe(
-      '6 were met at one stop only, 3 at two: in all there may be 25 or more (21 to 45; Chao 1987).',
+      '6 were met at one stop only, 3 at two: at the least about 25 in all; that lower bound itself is known from 21 to 45 (Chao 1987).',
     )
     expect(stillToFind(20, { estimate: 20, se: 0.2, interval: [20, 20.3], once: 1, twice: 4 })).toBe(
       '1 was met at one stop only, 4 at two: too few to say how many are still to find.',

@@ -99,7 +99,7 @@ export const termsOfCounting: Term[] = [
     },
     get means() {
       return say(
-        'Never the same as none there. With none in n looks, up to about 3 in n could still hold one (Hanley and Lippman-Hand 1983).',
+        'Never the same as none there. With none in n looks, up to about 3 in n could still hold one, which is right 95 times in 100 (Hanley and Lippman-Hand 1983).',
       )
     },
     written: [],

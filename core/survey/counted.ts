@@ -1,5 +1,6 @@
 import { rollup } from 'd3-array'
-import type { Round } from '../records/round.ts'
+import type { Round, Stop } from '../records/round.ts'
+import { partAt } from './layRoute.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { localPlane } from '../geo/localPlane.ts'
 import { areaHa, type Position } from '../geo/route.ts'
@@ -15,8 +16,12 @@ export function countedStops(round: Round): StopTally[] {
   const amounts = sward.amounts(round)
   return round.stops
     .filter((s) => s.skipped === null)
-    .map((s) => ({ seq: s.seq, hits: amounts(s), stratum: s.stratum }))
+    .map((s) => ({ seq: s.seq, hits: amounts(s), stratum: partOf(round, s) }))
 }
+
+/** The part a stop lies in; one that was made on the way falls into parts that were drawn after it. */
+const partOf = ({ settings, paddock }: Round, { stratum, position }: Stop): string =>
+  stratum || (settings.asWalked && position ? partAt(position, paddock.strata) : '')
 
 /** The strip along the fence with its hectares, where stops of the round stand in it. */
 function fenceOf({ stops, settings, paddock }: Round): (readonly [string, number])[] {

@@ -47,6 +47,14 @@ describe('what a count does not speak for', () => {
     expect(weakParts(roundIn(two, field as never))).toEqual([])
   })
 
+  it('stops made on the way fall into a part that was drawn after them, planned ones keep theirs', () => {
+    const stops = [at(20, 20), at(20, 80), at(100, 50), at(150, 50)].map((position, i) =>
+      countedStop(i + 1, { ...timothy, position }),
+    )
+    expect(weakParts(roundIn(stops, field as never, { settings: { asWalked: true } }))).toEqual([])
+    expect(weakParts(roundIn(stops, field as never))).toMatchObject([{ name: 'hollow', stops: 0 }])
+  })
+
   it('the edge that no stop came near is a strip, until the fence is walked', () => {
     const round = roundIn(inside, { ...field, strata: [] } as never)
     // The stop at 150, 30 lies 30 m from the long side, the nearest of all.

@@ -49,7 +49,7 @@ export function WhatItTakes({ form, plan, paddock, harmful }: Props) {
           />
         </p>
       ) : (
-        <StopsArithmetic method={form.method} pilot={pilot} planned={planned} />
+        <StopsArithmetic method={form.method} pilot={pilot} planned={planned} pointsPerStop={form.pointsPerStop} />
       )}
       {form.stops === undefined && planned.stops > count ? (
         <p className="mt-1">

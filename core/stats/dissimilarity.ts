@@ -32,9 +32,3 @@ export function jaccard(a: readonly number[], b: readonly number[]): number {
   if (either === 0) throw new RangeError('two swards without plants cannot be compared')
   return 1 - a.filter((x, i) => x > 0 && b[i]! > 0).length / either
 }
-
-/** The same by amounts (Ruzicka 1958), 2 B / (1 + B) of Bray and Curtis. @throws RangeError as `brayCurtis` */
-export function ruzicka(a: readonly number[], b: readonly number[]): number {
-  const distance = brayCurtis(a, b)
-  return (2 * distance) / (1 + distance)
-}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import { speciesAccumulation } from '@/core/stats/accumulation.ts'
-import { brayCurtis, brayCurtisOfShares, jaccard, ruzicka } from '@/core/stats/dissimilarity.ts'
+import { brayCurtis, brayCurtisOfShares, jaccard } from '@/core/stats/dissimilarity.ts'
 import { patchiness } from '@/core/stats/patchiness.ts'
 import { shareRatio } from '@/core/stats/shareRatio.ts'
 import { looksNeeded } from '@/core/stats/stopsNeeded.ts'
@@ -38,7 +38,7 @@ describe('patchiness against vegan 2.6-4 and base R', () => {
 describe.each(['composition-toy', 'composition-dune'])('%s against vegan 2.6-4', (file) => {
   const { datasets } = vectorFile(file)
   const coverOf = (id: string) => datasets![id]!.cover
-  const distances = { brayCurtis, brayCurtisRelative: brayCurtisOfShares, jaccardPresence: jaccard, jaccardQuantitative: ruzicka } // prettier-ignore
+  const distances = { brayCurtis, brayCurtisRelative: brayCurtisOfShares, jaccardPresence: jaccard } // prettier-ignore
 
   it.each(Object.entries(distances))('%s', (fn, distance) => {
     for (const { input, expected, tol } of cases<{ dataset: string }, { distance: number[] }>(file, fn)) {

@@ -3,6 +3,7 @@ import { useRef, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Holding, Paddock, PartKind } from '@/core/records/round.ts'
 import { areaHa, type Position } from '@/core/geo/route.ts'
+import { homeRegion } from '../../stores/namePlaceStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import { readPlaceFile } from '../../data/readPlaceFile.ts'
 import { say } from '../../language/say.ts'
@@ -21,7 +22,7 @@ function blank(holdingId: string): Paddock {
     holdingId,
     name: '',
     boundary: null,
-    region: 'cool-humid',
+    region: homeRegion(),
     outlook: 'grazing',
     sown: [],
     strata: [],

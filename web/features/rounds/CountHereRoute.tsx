@@ -10,6 +10,7 @@ import { momentWords, today } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
+import { homeRegion } from '../../stores/namePlaceStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 
 interface Loaded {
@@ -29,7 +30,7 @@ function unnamedPlace({ holdings, paddocks }: Loaded): { commands: Command[]; pa
   const name = say('Here, {{moment}}', { moment: momentWords(new Date().toISOString()) })
   const paddock: Paddock = {
     ...{ id: crypto.randomUUID(), holdingId: holding.id, name, boundary: null, outlook: 'grazing' },
-    region: paddocks[0]?.region ?? 'cool-humid',
+    region: paddocks[0]?.region ?? homeRegion(),
     ...{ sown: [], strata: [], note: '' },
   }
   const first: Command[] = known ? [] : [{ do: 'add-holding', holding }]

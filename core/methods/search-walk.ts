@@ -10,14 +10,15 @@ function searched({ round, named }: Counted): SearchFigure[] {
   if (!(walkedM > 0)) return []
   const { stripWidthM: widthM = 4, seenShare: judged = 0.8, targets = [], flagsPlanted, flagsSeen } = round.settings
   const eye = eyeRange(judged, flagsPlanted && flagsSeen ? { planted: flagsPlanted, seen: flagsSeen } : undefined)
-  const met = legs.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named)))
+  const met = done.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named)))
   return [...new Set([...targets, ...met])].map((taxon) => {
-    const counts = legs.map((s) => ({
-      lengthM: s.measures.legM!,
-      found: s.hits.filter((h) => resolved(h.taxon, named) === taxon).reduce((sum, h) => sum + h.amount, 0),
-    }))
+    const foundAt = (s: (typeof done)[number]) =>
+      s.hits.filter((h) => resolved(h.taxon, named) === taxon).reduce((sum, h) => sum + h.amount, 0)
+    const counts = legs.map((s) => ({ lengthM: s.measures.legM!, found: foundAt(s) }))
+    const found = done.reduce((sum, s) => sum + foundAt(s), 0)
+    // What was found on a leg without a length was found all the same: it counts with the first that has one.
+    counts[0]!.found += found - counts.reduce((sum, l) => sum + l.found, 0)
     const limits = searchLimits(counts, widthM, { judged, range: eye })
-    const found = counts.reduce((sum, l) => sum + l.found, 0)
     return { taxon, found, ...limits, eye, walkedM, metresForTen: metresToExclude(10, widthM, eye[0]) }
   })
 }

@@ -160,6 +160,15 @@ describe('search walk', () => {
     expect(hemlock!.limitsPerHa[0]).toBe(0)
     expect(hemlock!.limitsPerHa[1]).toBeCloseTo(9.986, 3)
   })
+
+  it('what was found on a leg whose length nobody typed is found all the same', () => {
+    const stops = [
+      countedStop(1, { measures: { legM: 500 } }),
+      countedStop(2, { hits: [{ taxon: 'poison-hemlock', amount: 2 }] }),
+    ]
+    const [hemlock] = figuresOf(roundOf('search-walk', stops), plantsById).search
+    expect(hemlock).toMatchObject({ taxon: 'poison-hemlock', found: 2, walkedM: 500 })
+  })
 })
 
 describe('turf', () => {

@@ -136,6 +136,12 @@ function NotJudged({ harm }: { harm: WeighUp['harm'] }) {
   )
 }
 
+/** What of the edge of the field may stand there, whether its fence was walked or not. */
+const edgeWords = (walked: boolean, mayStand: { names: string; more: string }): string =>
+  walked
+    ? say('Not met along the fence, and could stand there all the same: {{names}}{{more}}. Keep clippings and fallen branches out.', mayStand) // prettier-ignore
+    : say('There could stand: {{names}}{{more}}. Walk the fence for them, and keep clippings and fallen branches out.', mayStand) // prettier-ignore
+
 /** What was not met: named apart where it could not have been seen in this month. */
 function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']; animal: string | undefined }) {
   const byId = useFlora((s) => s.byId)
@@ -143,6 +149,10 @@ function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']
   const grows = (id: string) => growsIn(byId.get(id)!, month, round.paddock.region)
   const edge = harm.alongEdge.filter((id) => strikes(byId.get(id)!, animal))
   const named = (ids: string[]) => ids.map((id) => inSentence(byId.get(id)!.commonName)).join(', ')
+  const mayStand = {
+    names: named(edge.slice(0, MOST_EDGE)),
+    more: edge.length > MOST_EDGE ? say(' and {{n}} more', { n: edge.length - MOST_EDGE }) : '',
+  }
   const [growing, resting] = [harm.notFound.filter(grows), harm.notFound.filter((id) => !grows(id))]
   return (
     <p className="mt-1 text-sm leading-snug">
@@ -167,15 +177,7 @@ function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']
       {harm.edgeStops > 0
         ? say('The fence was walked at {{n}} stops. Trees, ditch bottom, pond and what lies outside were not looked at.', { n: harm.edgeStops }) // prettier-ignore
         : say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
-      {edge.length > 0
-        ? ` ${say(
-            'There could stand: {{names}}{{more}}. Walk the fence for them, and keep clippings and fallen branches out.',
-            {
-              names: named(edge.slice(0, MOST_EDGE)),
-              more: edge.length > MOST_EDGE ? say(' and {{n}} more', { n: edge.length - MOST_EDGE }) : '',
-            },
-          )}`
-        : ''}
+      {edge.length > 0 ? ` ${edgeWords(harm.edgeStops > 0, mayStand)}` : ''}
     </p>
   )
 }

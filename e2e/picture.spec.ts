@@ -31,7 +31,7 @@ test('a frame is counted from a picture: made straight, its points named under t
   await page.keyboard.press('b')
   await expect(page.getByText('Every point of this frame is named.')).toBeVisible()
   // A picture is still there after a reload: it stays on the device.
-  await page.waitForTimeout(4000)
+  await page.getByText('The map of this frame is learned and kept.').waitFor({ timeout: 60_000 })
   await page.reload()
   await expect(page.getByText('Every point of this frame is named.')).toBeVisible()
   await page.keyboard.press('Enter')

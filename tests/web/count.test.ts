@@ -6,13 +6,8 @@ import { letterMark, taxonName } from '@/text/taxonNames.ts'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { assignKeys, expectedPlants, letters } from '@/web/features/rounds/countKeys.ts'
-import {
-  countReducer,
-  startCount,
-  stopAt,
-  type CountAction,
-  type CountState,
-} from '@/web/features/rounds/countReducer.ts'
+import { countReducer, startCount } from '@/web/features/rounds/countReducer.ts'
+import { stopAt, type CountAction, type CountState } from '@/web/features/rounds/countState.ts'
 
 const stops = (n: number): Stop[] => Array.from({ length: n }, (_, i) => openStop(`s${i + 1}`, i + 1, null))
 

@@ -3,14 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
 import { countingMethods } from '@/core/methods/index.ts'
-import {
-  countReducer,
-  pointsAt,
-  startCount,
-  stopAt,
-  type CountAction,
-  type CountState,
-} from '@/web/features/rounds/countReducer.ts'
+import { countReducer, startCount } from '@/web/features/rounds/countReducer.ts'
+import { pointsAt, stopAt, type CountAction, type CountState } from '@/web/features/rounds/countState.ts'
 
 const POINTS = 5
 const STOPS = 3

@@ -3,14 +3,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { openStop, type Stop } from '@/core/records/round.ts'
 import { braunBlanquet, sixClasses } from '@/core/methods/estimators/coverClasses.ts'
-import {
-  countReducer,
-  lacking,
-  startCount,
-  stopAt,
-  type CountAction,
-  type CountState,
-} from '@/web/features/rounds/countReducer.ts'
+import { countReducer, startCount } from '@/web/features/rounds/countReducer.ts'
+import { lacking, stopAt, type CountAction, type CountState } from '@/web/features/rounds/countState.ts'
 import { valueChoices, valueLabel } from '@/web/features/rounds/entry/valueChoices.ts'
 
 const at = '2027-04-02T09:00:00.000Z'
@@ -46,6 +40,25 @@ describe('layers', () => {
   it('goes on with the pin in hand after a reload', () => {
     const left = after(begin('layer-points', 5), hit('a'), { kind: 'same' }, hit('b'))
     expect(begin('layer-points', 5, left.stops).pin).toBe(2)
+  })
+})
+
+describe('pictures', () => {
+  const picture = { map: { green: 1 }, mapped: ['green', 'green'] }
+  const named = after(begin('picture-frame', 2), { kind: 'hit', taxon: 'a', times: 2 })
+  const mapped: CountAction = { kind: 'mapped', of: here(named), picture }
+
+  it('a map that took its time is kept with its stop, though that was left meanwhile', () => {
+    const state = after(named, next, mapped)
+    expect(state.current).toBe(2)
+    expect(stopAt(state, 1)).toMatchObject({ doneAt: at, measures: { picture } })
+    expect(stopAt(state, 2)!.measures.picture).toBeUndefined()
+  })
+
+  it('says nothing of points that were named otherwise since, and is no step to take back', () => {
+    const otherwise = after(named, undo, { kind: 'hit', taxon: 'b', times: 2 }, mapped)
+    expect(here(otherwise).measures.picture).toBeUndefined()
+    expect(here(after(named, mapped, undo)).hits).toEqual([])
   })
 })
 

@@ -1,6 +1,7 @@
 import { useMemo } from 'react'
 import { pictureClassWords } from '@/text/pictureWords.ts'
-import type { Estimated } from '@/core/picture/differenceEstimate.ts'
+import type { Estimated, PictureShare } from '@/core/picture/differenceEstimate.ts'
+import { countingMethods } from '@/core/methods/index.ts'
 import { picturedRound } from '@/core/picture/picturedRound.ts'
 import type { Round } from '@/core/records/round.ts'
 import { percent, percentRange } from '../../parts/words.ts'
@@ -15,12 +16,30 @@ const figure = ({ estimate, interval }: Estimated) =>
 export function PicturePanel({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const pictured = useMemo(() => picturedRound(round, byId), [round, byId])
-  if (!pictured) return null
+  const unmapped = countingMethods[round.method].picture
+    ? round.stops.filter((s) => s.hits.length > 0 && s.skipped === null && !s.measures.picture).length
+    : 0
+  if (!pictured && unmapped === 0) return null
   return (
     <section className="mt-4" aria-labelledby="pictured">
       <h3 id="pictured" className="text-lg">
         {say('From the pictures')}
       </h3>
+      {pictured ? <Shares shares={pictured.shares} frames={pictured.frames} /> : null}
+      {unmapped > 0 ? (
+        <p>
+          {say('{{n}} frames have no map yet and are not in these figures: open each and wait for its map.', {
+            n: unmapped,
+          })}
+        </p>
+      ) : null}
+    </section>
+  )
+}
+
+function Shares({ shares, frames }: { shares: PictureShare[]; frames: number }) {
+  return (
+    <>
       <table className="mt-1 w-full">
         <thead className="text-left text-ink-soft">
           <tr>
@@ -39,7 +58,7 @@ export function PicturePanel({ round }: { round: Round }) {
           </tr>
         </thead>
         <tbody>
-          {pictured.shares.map((s) => (
+          {shares.map((s) => (
             <tr key={s.class} className="border-b border-rule/60">
               <th scope="row" className="py-1 text-left font-normal">
                 {pictureClassWords(s.class)}
@@ -56,9 +75,9 @@ export function PicturePanel({ round }: { round: Round }) {
       <p className="text-sm text-ink-soft">
         {say(
           '{{n}} frames. The map of each picture is corrected by the points that were named and did not teach it, so it may be wrong and the figure is not; a good map makes it narrower. From fewer than three frames no interval is told between them.',
-          { n: pictured.frames },
+          { n: frames },
         )}
       </p>
-    </section>
+    </>
   )
 }

@@ -16,7 +16,8 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { AddPlant } from '../../entities/plant/AddPlant.tsx'
 import { ConflictPanel } from './ConflictPanel.tsx'
 import { assignKeys, keyedPlants, letters } from './countKeys.ts'
-import { countReducer, entryOf, startCount, stopAt } from './countReducer.ts'
+import { countReducer, startCount } from './countReducer.ts'
+import { entryOf, stopAt } from './countState.ts'
 import { CoverTable } from './CoverTable.tsx'
 import { LookedRound } from './entry/LookedRound.tsx'
 import { PictureEntry } from './picture/PictureEntry.tsx'
@@ -110,7 +111,7 @@ export function CountView({ round }: { round: Round }) {
             key={stop.id}
             stop={stop}
             points={round.pointsPerStop}
-            onMeasure={(patch) => act({ kind: 'measure', patch })}
+            onMapped={(of, picture) => act({ kind: 'mapped', of, picture })}
           />
         ) : null}
         <StopEntry round={round} state={state} stop={stop} choices={choices} act={act} />

@@ -6,7 +6,7 @@ import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import { partAt } from '@/core/survey/layRoute.ts'
 import { metresBetween, type Position } from '@/core/geo/route.ts'
 import { browserPosition, simulatedPosition, type Fix, type PositionSource } from '../../instruments/position.ts'
-import type { CountAction } from './countReducer.ts'
+import type { CountAction } from './countState.ts'
 import { wayWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 

@@ -1,50 +1,18 @@
 import type { Hit } from '@/core/records/hit.ts'
-import type { Method } from '@/core/records/method.ts'
-import { patched, type MeasuresPatch } from '@/core/records/measures.ts'
+import { patched } from '@/core/records/measures.ts'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { GRID_CELLS } from '@/core/methods/estimators/frequency.ts'
-import type { Entry } from '@/core/methods/method.ts'
-import { countingMethods } from '@/core/methods/index.ts'
-import type { Position } from '@/core/geo/route.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
-import { say } from '../../language/say.ts'
-
-export interface CountState {
-  method: Method
-  pointsPerStop: number
-  /** Stops are made as one walks: after the last one comes another. */
-  asWalked: boolean
-  stops: Stop[]
-  current: number
-  /** Said once when a stop would be closed short; the second press closes it. */
-  shortWarned: boolean
-  /** Plant that the next value or cell belongs to. */
-  chosen: Taxon | null
-  /** Pin in hand where all layers are taken; 1 otherwise. */
-  pin: number
-  /** Every earlier state of a stop, for undo without limit. */
-  past: Stop[]
-}
-
-export type CountAction =
-  | { kind: 'hit'; taxon: Taxon; times?: number }
-  | { kind: 'same' }
-  | { kind: 'choose'; taxon: Taxon | null }
-  | { kind: 'value'; taxon: Taxon; amount: number | null }
-  | { kind: 'cell'; taxon: Taxon; part: number }
-  | { kind: 'measure'; patch: MeasuresPatch }
-  | { kind: 'skip'; reason: string | null }
-  | { kind: 'move'; position: Position; stratum: string }
-  | { kind: 'add'; id: string; position: Position | null; stratum: string }
-  | { kind: 'theirs'; stop: Stop }
-  | { kind: 'renumber'; id: string; seq: number }
-  | { kind: 'undo' }
-  /** Where one stands, and an id for the stop that a round without a route goes on with. */
-  | { kind: 'next'; at: string; id?: string; position?: Position | null }
-  | { kind: 'go'; seq: number }
-  | { kind: 'step'; by: 1 | -1 }
-
-const lastPin = (stop: Stop | undefined): number => Math.max(1, ...(stop?.hits ?? []).map((h) => h.part ?? 1))
+import {
+  entryOf,
+  lacking,
+  lastPin,
+  layered,
+  mayBeDone,
+  stopAt,
+  type CountAction,
+  type CountState,
+} from './countState.ts'
 
 export function startCount(
   round: Pick<Round, 'pointsPerStop' | 'stops'> & Partial<Pick<Round, 'method' | 'settings'>>,
@@ -62,18 +30,6 @@ export function startCount(
     past: [],
   }
 }
-
-export const stopAt = (state: CountState, seq = state.current): Stop | undefined =>
-  state.stops.find((s) => s.seq === seq)
-
-export const entryOf = (state: Pick<CountState, 'method'>): Entry => countingMethods[state.method].entry
-
-/** Whether every plant on a pin is written down. */
-export const layered = (state: Pick<CountState, 'method'>): boolean => countingMethods[state.method].layered === true
-
-/** Points taken at a stop, or pins looked at. */
-export const pointsAt = (state: Pick<CountState, 'method'>, stop: Stop): number =>
-  layered(state) ? new Set(stop.hits.map((h) => h.part)).size : stop.hits.length
 
 const withStop = (state: CountState, stop: Stop): CountState => ({
   ...state,
@@ -156,29 +112,14 @@ function undo(state: CountState, stop: Stop): CountState {
   return previous ? { ...state, current: previous.seq, shortWarned: false } : state
 }
 
-/** What a stop still lacks before it may be closed without a word; undefined where it lacks nothing. */
-export function lacking(state: CountState, stop: Stop): string | undefined {
-  const points = pointsAt(state, stop)
-  switch (entryOf(state)) {
-    case 'points':
-      return points < state.pointsPerStop
-        ? say('has {{points}} of {{pointsPerStop}} points', { points, pointsPerStop: state.pointsPerStop })
-        : undefined
-    case 'reading':
-      return stop.measures.reading === undefined ? say('has no reading') : undefined
-    case 'search':
-      return stop.measures.legM === undefined ? say('has no length walked') : undefined
-    case 'values':
-    case 'cells':
-      return stop.hits.length === 0 ? say('has nothing written down') : undefined
+/** Nobody did this: it is no step to take back, and says nothing of points that were named otherwise since. */
+function mapped(state: CountState, of: Stop, picture: NonNullable<Stop['measures']['picture']>): CountState {
+  const holds = (s: Stop) =>
+    s.id === of.id && s.hits.length === of.hits.length && s.hits.every((h, i) => h.taxon === of.hits[i]!.taxon)
+  return {
+    ...state,
+    stops: state.stops.map((s) => (holds(s) ? { ...s, measures: { ...s.measures, picture } } : s)),
   }
-}
-
-/** May a stop that lacks this be closed as done: an empty frame is a finding, an empty stop of points is not. */
-const mayBeDone = (state: CountState, stop: Stop): boolean => {
-  const entry = entryOf(state)
-  if (entry === 'points') return stop.hits.length > 0
-  return entry === 'values' || entry === 'cells' || lacking(state, stop) === undefined
 }
 
 const goTo = (state: CountState, seq: number): CountState => ({
@@ -223,6 +164,8 @@ export function countReducer(state: CountState, action: CountAction): CountState
       return toggleCell(state, stop, action.taxon, action.part)
     case 'measure':
       return withStop(state, { ...stop, measures: patched(stop.measures, action.patch) })
+    case 'mapped':
+      return mapped(state, action.of, action.picture)
     case 'skip':
       return withStop(state, { ...stop, skipped: action.reason, doneAt: action.reason === null ? stop.doneAt : null })
     case 'move':

@@ -4,7 +4,7 @@ import type { Position } from '@/core/geo/route.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import type { MidribNode, MidribTip } from '../../parts/Midrib.tsx'
-import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countReducer.ts'
+import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countState.ts'
 import { valueLabel, type ValueChoice } from './entry/valueChoices.ts'
 import { say } from '../../language/say.ts'
 

@@ -2,7 +2,7 @@ import type { Position } from '@/core/geo/route.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
 import { isTyping, useWindowKeys } from '../../ui/windowKeys.ts'
 import type { CountKey } from './countKeys.ts'
-import { entryOf, type CountAction, type CountState } from './countReducer.ts'
+import { entryOf, type CountAction, type CountState } from './countState.ts'
 import { nextNow } from './countWords.ts'
 import type { ValueChoice } from './entry/valueChoices.ts'
 

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react'
 import { openStop, type Round, type Stop } from '@/core/records/round.ts'
 import { lostStops } from '../../stores/countedStops.ts'
 import { onElsewhere, onTaken, useOutbox } from '../../stores/outboxStore.ts'
-import type { CountAction } from './countReducer.ts'
+import type { CountAction } from './countState.ts'
 
 /** A stop as it is sent: whole, its place only where it has one. */
 function sentStop({ id, hits, doneAt, position, stratum, measures, skipped }: Stop, added: boolean): SentStop {

@@ -4,7 +4,7 @@ import { classOfTaxon } from '@/core/picture/classes.ts'
 import type { FrameMap } from '@/core/picture/crossFitted.ts'
 import type { Picture, Pixel } from '@/core/picture/homography.ts'
 import { gridPoints } from '@/core/picture/points.ts'
-import type { MeasuresPatch } from '@/core/records/measures.ts'
+import type { Measures } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
 import { simulatedFramePicture } from '../../../instruments/camera.ts'
 import { say } from '../../../language/say.ts'
@@ -19,7 +19,8 @@ import { pixelsOf, scaled } from './readImage.ts'
 interface Props {
   stop: Stop
   points: number
-  onMeasure: (patch: MeasuresPatch) => void
+  /** What the map of this stop's picture said, of the hits it was learned from. */
+  onMapped: (of: Stop, picture: NonNullable<Measures['picture']>) => void
 }
 
 const button = 'min-h-12 rounded-xl border border-rule px-4 aria-pressed:border-culm aria-pressed:bg-culm/15'
@@ -29,7 +30,7 @@ const WAIT_MS = 500
 const seedOf = (id: string): number => [...id].reduce((h, c) => (h * 31 + c.charCodeAt(0)) % 2_147_483_647, 7)
 
 /** A frame counted from a picture: taken or opened, made straight by its corners, its points named by the keys, a map learned beside. */
-export function PictureEntry({ stop, points: count, onMeasure }: Props) {
+export function PictureEntry({ stop, points: count, onMapped }: Props) {
   const byId = useFlora((s) => s.byId)
   const [kept, setKept] = useState<KeptPicture>()
   const [made, setMade] = useState<{ of: KeptPicture; straight: Picture }>()
@@ -37,22 +38,11 @@ export function PictureEntry({ stop, points: count, onMeasure }: Props) {
   const [shown, setShown] = useState(false)
   const [problem, setProblem] = useState('')
   const worker = useRef<ReturnType<typeof pictureWorker>>(undefined)
+  const learning = useRef<Promise<unknown>>(Promise.resolve())
   const seed = seedOf(stop.id)
   const points = useMemo(() => gridPoints(count, randomLcg(seed / 2_147_483_647)), [count, seed])
   const named = stop.hits.length
 
-  useEffect(() => {
-    let gone = false
-    worker.current = pictureWorker()
-    readPicture(stop.id).then(
-      (k) => void (gone || setKept(k)),
-      () => undefined,
-    )
-    return () => {
-      gone = true
-      worker.current?.end()
-    }
-  }, [stop.id])
   const keep = (k: KeptPicture) => {
     setKept(k)
     keepPicture(stop.id, k).catch(() => setProblem(say('This browser keeps no pictures: it is gone when the page is closed.'))) // prettier-ignore
@@ -76,20 +66,40 @@ export function PictureEntry({ stop, points: count, onMeasure }: Props) {
       gone = true
     }
   }, [kept, picture, corners])
-  // The map follows the points when the hand rests; it is kept once every point is named.
+  // The map follows the points when the hand rests; one of every point is learned and kept though the stop is left at once.
   useEffect(() => {
-    if (!straight || named === 0) return
-    const timer = setTimeout(() => {
+    const { current: own } = worker
+    if (!straight || named === 0 || !own) return
+    let begun = false
+    const learn = () => {
+      begun = true
       const list = stop.hits.slice(0, count).map((h, i) => ({ at: points[i]!, is: classOfTaxon(h.taxon, byId) }))
-      void worker.current?.api.map(list, seed).then((m) => {
+      learning.current = own.api.map(list, seed).then((m) => {
         setMap(m)
-        if (list.length === count) onMeasure({ picture: { map: m.map, mapped: m.points.map((p) => p.mapped) } })
+        if (list.length === count) onMapped(stop, { map: m.map, mapped: m.points.map((p) => p.mapped) })
       })
-    }, WAIT_MS)
-    return () => clearTimeout(timer)
+    }
+    const timer = setTimeout(learn, WAIT_MS)
+    return () => {
+      clearTimeout(timer)
+      if (!begun && named >= count) learn()
+    }
     // The hits alone decide: what is measured from them must not start it again.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [straight, stop.hits, count, points, byId, seed])
+  // Declared last, so that what is still to be learned has begun when the worker is told to end.
+  useEffect(() => {
+    let gone = false
+    const own = (worker.current = pictureWorker())
+    readPicture(stop.id).then(
+      (k) => void (gone || setKept(k)),
+      () => undefined,
+    )
+    return () => {
+      gone = true
+      void learning.current.catch(() => undefined).finally(() => own.end())
+    }
+  }, [stop.id])
   return (
     <section className="mt-3" aria-label={say('Picture of the frame')}>
       <div className="flex flex-wrap items-center gap-2">
@@ -125,6 +135,13 @@ export function PictureEntry({ stop, points: count, onMeasure }: Props) {
       <p role="alert" className="text-harm">
         {problem}
       </p>
+      {straight && named >= count ? (
+        <p role="status" className="text-sm text-ink-soft">
+          {stop.measures.picture
+            ? say('The map of this frame is learned and kept.')
+            : say('The map is being learned …')}
+        </p>
+      ) : null}
       {picture && !corners ? (
         <PictureCorners
           key={stop.id}

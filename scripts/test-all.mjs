@@ -85,6 +85,10 @@ await together([
   ],
 ])
 
+title('build')
+build()
+process.env.SERVER_IS_BUILT = 'yes'
+
 title('unit')
 const unitOk = run(bin('vitest'), ['run']) === 0
 readReport('unit.json', unitOk, (r) => ({
@@ -112,7 +116,6 @@ else
 
 title('end to end')
 if (chromium()) {
-  build()
   const e2eOk = run(bin('playwright'), ['test']) === 0
   readReport('e2e.json', e2eOk, ({ stats }) => ({
     passed: stats.expected + stats.flaky,

@@ -7,10 +7,13 @@ import { afterAll, describe, expect, it } from 'vitest'
 const folder = mkdtempSync(join(tmpdir(), 'fold-sprig-start-'))
 afterAll(() => rmSync(folder, { recursive: true, force: true }))
 
+// The built server where the run has just built it, since that is what is shipped; else the sources.
+const program = process.env.SERVER_IS_BUILT ? ['dist-server/main.js'] : ['--import', 'tsx', 'server/main.ts']
+
 /** Starts the server and waits for it to end by itself. */
 const start = (env: Record<string, string>) =>
   new Promise<{ code: number | null; said: string }>((resolve) => {
-    const server = spawn(process.execPath, ['--import', 'tsx', 'server/main.ts'], { env: { ...process.env, PORT: '4177', ...env } }) // prettier-ignore
+    const server = spawn(process.execPath, program, { env: { ...process.env, PORT: '4177', ...env } })
     let said = ''
     server.stderr.on('data', (d: Buffer) => (said += d.toString()))
     server.once('exit', (code) => resolve({ code, said }))

@@ -1,4 +1,4 @@
-import { FENCE } from '../core/survey/fenceWalk.ts'
+import { FENCE } from '../core/records/round.ts'
 import { say } from './say.ts'
 
 /** What a part of a paddock is called: its own name, the strip along the fence, or the rest. */

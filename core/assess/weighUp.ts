@@ -1,7 +1,7 @@
 import { clipFactors } from './feed/clipFactors.ts'
 import { mixtureFeedOf, type MassBy, type MixtureFeed } from './feed/mixtureFeed.ts'
 import { walkedStates, type Walked } from './feed/walkedStates.ts'
-import { FENCE } from '../survey/fenceWalk.ts'
+import { FENCE } from '../records/round.ts'
 import { harmFindings, type Walked as LookedOver, type HarmFindings } from './harm/harmFindings.ts'
 import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'

@@ -55,6 +55,8 @@ export interface Pilot {
 
 export interface SearchFigure {
   taxon: Taxon
+  /** Of the legs along the fence alone: they speak for its strip, those inside for the rest. */
+  fence?: true
   found: number
   perHa: number
   /** Where none was found: from 0 to the bound for plants that stand singly. */

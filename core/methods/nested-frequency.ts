@@ -18,6 +18,6 @@ export const nestedFrequency: CountingMethod = {
   defaults: { frameM2: DEFAULT_FRAME_M2, nestsM: DEFAULT_NESTS_M },
   pilot: (_, halfWidth) => ({ sd: 0.5, halfWidth: Math.max(halfWidth, NARROWEST), about: 0.5, from: 'guess' }),
   figures: ({ round, named }) => ({
-    frequency: frequencyInNests(round.stops, round.settings.nestsM ?? DEFAULT_NESTS_M, named),
+    frequency: frequencyInNests(round.stops, round.settings.nestsM ?? DEFAULT_NESTS_M, named, round.settings.nestOf),
   }),
 }

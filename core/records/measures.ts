@@ -59,6 +59,8 @@ export interface RoundSettings {
   fenceWidthM?: number
   /** Sides of the nested frames, metres, smallest first. */
   nestsM?: number[]
+  /** Side of the nest whose frequency is told of a plant, metres, as the first count of this ground has fixed it. */
+  nestOf?: Record<string, number>
   /** What becomes of the ranks a frame of one or two species leaves unfilled. */
   few?: 'first-takes-third' | 'first-takes-second' | 'scaled' | 'left-out'
   stripWidthM?: number

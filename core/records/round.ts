@@ -43,6 +43,9 @@ export interface PaddockPart {
 /** Usual reasons for skipping a stop, as they are kept; any other text may be. Kept ones stay as they were first written. */
 export const skipReasons = ['stock on it', 'under water', 'cannot be reached', 'treated, keep off'] as const
 
+/** The part of a paddock along its boundary: fence, hedge, ditch, gates, under trees. Kept under this name with each stop. */
+export const FENCE = 'along the fence'
+
 export interface Stop {
   id: string
   seq: number

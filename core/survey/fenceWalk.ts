@@ -2,8 +2,6 @@ import type { Polygon } from 'geojson'
 import type { LocalPlane, Metres } from '../geo/localPlane.ts'
 import type { Position } from '../geo/route.ts'
 
-/** The part of a paddock along its boundary: fence, hedge, ditch, gates, under trees. Kept under this name with each stop. */
-export const FENCE = 'along the fence'
 /** Width of the strip that a walk along the fence looks at where none was said, metres: common practice, no source. */
 export const FENCE_WIDTH_M = 6
 

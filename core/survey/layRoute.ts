@@ -4,7 +4,8 @@ import type { RouteKind } from '../records/measures.ts'
 import type { PaddockPart } from '../records/round.ts'
 import { isInside, localPlane, type LocalPlane, type Metres } from '../geo/localPlane.ts'
 import { areaHa, wRoute, type Position } from '../geo/route.ts'
-import { FENCE, fenceStops } from './fenceWalk.ts'
+import { FENCE } from '../records/round.ts'
+import { fenceStops } from './fenceWalk.ts'
 
 export interface LaidRoute {
   stops: { position: Position; stratum: string }[]

@@ -15,7 +15,9 @@ export interface PlannedStops {
   reachedByOneLess: number | undefined
 }
 
-const halfWidthAt = (sd: number, n: number): number => (tQuantile(0.975, n - 1) * sd) / Math.sqrt(n)
+/** @param inAll stops that the paddock holds, so that counting all of them leaves nothing open */
+const halfWidthAt = (sd: number, n: number, inAll = Infinity): number =>
+  tQuantile(0.975, n - 1) * sd * Math.sqrt(Math.max(0, 1 - n / inAll) / n)
 
 /** The smallest number of stops for the half width wanted, and the arithmetic behind it. Source: Cochran 1977, ch. 4. */
 export function planStops(pilot: Pilot, stopsInAll?: number): PlannedStops {
@@ -23,8 +25,8 @@ export function planStops(pilot: Pilot, stopsInAll?: number): PlannedStops {
   return {
     stops,
     t: tQuantile(0.975, stops - 1),
-    reached: halfWidthAt(pilot.sd, stops),
-    reachedByOneLess: stops > 2 ? halfWidthAt(pilot.sd, stops - 1) : undefined,
+    reached: halfWidthAt(pilot.sd, stops, stopsInAll),
+    reachedByOneLess: stops > 2 ? halfWidthAt(pilot.sd, stops - 1, stopsInAll) : undefined,
   }
 }
 

@@ -23,6 +23,7 @@ import {
   Max,
   MaxLength,
   Min,
+  ValidateBy,
   ValidateNested,
 } from 'class-validator'
 import {
@@ -75,6 +76,20 @@ class StopMeasuresInput implements Measures {
   @IsOptional() @IsIn(grazings) grazed?: Grazed
 }
 
+const MOST_TAXA = 500
+const isNestOf = (value: unknown): boolean =>
+  typeof value === 'object' &&
+  value !== null &&
+  Object.keys(value).length <= MOST_TAXA &&
+  Object.entries(value).every(([taxon, m]) => taxon.length <= 200 && typeof m === 'number' && m > 0 && m <= 100)
+
+/** Sides of nests in metres by the plant they are read for. */
+const IsNestOf = () =>
+  ValidateBy({
+    name: 'isNestOf',
+    validator: { validate: isNestOf, defaultMessage: () => 'nestOf must give a side in metres for each plant' },
+  })
+
 export class SettingsInput implements RoundSettings {
   @IsOptional() @IsIn(routeKinds) routeKind?: RouteKind
   @IsOptional() @IsNumber(amount) @Min(0.005) @Max(0.5) halfWidth?: number
@@ -83,6 +98,7 @@ export class SettingsInput implements RoundSettings {
   @IsOptional() @IsIn(['six-class', 'braun-blanquet']) scale?: 'six-class' | 'braun-blanquet'
   @IsOptional() @IsNumber(amount) @Min(0.0001) @Max(1000) frameM2?: number
   @IsOptional() @IsArray() @ArrayMaxSize(9) @IsNumber(amount, { each: true }) nestsM?: number[]
+  @IsOptional() @IsNestOf() nestOf?: Record<string, number>
   @IsOptional() @IsIn(fewSpeciesConventions) few?: FewSpecies
   @IsOptional() @IsNumber(amount) @Min(0.1) @Max(100) stripWidthM?: number
   @IsOptional() @IsNumber(amount) @Min(0.01) @Max(1) seenShare?: number

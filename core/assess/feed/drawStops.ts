@@ -3,14 +3,18 @@ import { randomNormal } from 'd3-random'
 /** Amounts of one plant at each stop. */
 export type Column = ArrayLike<number>
 
-/** Sums of each plant over stops drawn again with replacement. */
+/**
+ * Sums of each plant over stops drawn again with replacement: one fewer than there are, weighed up to as many, since as
+ * many would make the spread of few stops too small by the root of (m - 1)/m. Source: Rao & Wu 1988, J. Am. Stat. Assoc. 83.
+ */
 export function drawStops(columns: readonly Column[], random: () => number): () => number[] {
   const m = columns[0]!.length
+  const drawn = Math.max(1, m - 1)
   return () => {
     const sums = columns.map(() => 0)
-    for (let s = 0; s < m; s++) {
+    for (let s = 0; s < drawn; s++) {
       const stop = Math.floor(random() * m)
-      for (let j = 0; j < columns.length; j++) sums[j]! += columns[j]![stop]!
+      for (let j = 0; j < columns.length; j++) sums[j]! += (columns[j]![stop]! * m) / drawn
     }
     return sums
   }
@@ -33,7 +37,7 @@ export function drawSums(columns: readonly Column[], random: () => number): () =
     for (let j = 0; j <= i; j++) {
       const [a, b, meanA, meanB] = [columns[i]!, columns[j]!, mean[i]!, mean[j]!]
       let sum = 0
-      for (let s = 0; s < m; s++) sum += (a[s]! - meanA) * (b[s]! - meanB)
+      for (let s = 0; s < m; s++) sum += ((a[s]! - meanA) * (b[s]! - meanB) * m) / Math.max(1, m - 1)
       for (let k = 0; k < j; k++) sum -= factor[i]![k]! * factor[j]![k]!
       factor[i]![j] = i === j ? Math.sqrt(Math.max(0, sum)) : factor[j]![j]! > 0 ? sum / factor[j]![j]! : 0
     }

@@ -31,11 +31,18 @@ const byFrequency = (a: Frequency, b: Frequency) => b.estimate - a.estimate || (
 /**
  * Frequency of each plant in nested frames. A plant is written down with the smallest nest that holds it; it is then in
  * all larger ones. For each plant the nest is shown in which it lies nearest to half of the frames, where a change is
- * seen best (common practice, no source).
+ * seen best (common practice, no source). A nest is chosen so once: one that follows each year's count would hide a change
+ * or make one, so what an earlier count has chosen stands.
  *
  * @param nestsM sides of the nests, metres, smallest first
+ * @param nestOf side of the nest that an earlier count has fixed for a plant, metres; one that is not among the nests is passed over
  */
-export function nestedFrequency(stops: Round['stops'], nestsM: number[], named: NamedLetters): Frequency[] {
+export function nestedFrequency(
+  stops: Round['stops'],
+  nestsM: number[],
+  named: NamedLetters,
+  nestOf: Readonly<Record<Taxon, number>> = {},
+): Frequency[] {
   const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
   const smallest = new Map<Taxon, number[]>()
   for (const stop of done) {
@@ -49,10 +56,12 @@ export function nestedFrequency(stops: Round['stops'], nestsM: number[], named: 
   return [...smallest]
     .map(([taxon, list]): Frequency => {
       const inNest = nestsM.map((_, i) => list.filter((n) => n <= i + 1).length)
-      const best = inNest.reduce(
+      const fixed = nestsM.indexOf(nestOf[taxon] ?? NaN)
+      const nearest = inNest.reduce(
         (b, x, i) => (Math.abs(x / done.length - 0.5) < Math.abs(inNest[b]! / done.length - 0.5) ? i : b),
         inNest.length - 1,
       )
+      const best = fixed >= 0 ? fixed : nearest
       const found = inNest[best]!
       return {
         taxon,
@@ -65,6 +74,12 @@ export function nestedFrequency(stops: Round['stops'], nestsM: number[], named: 
     })
     .sort(byFrequency)
 }
+
+/** The nests that a count fixes for later ones of the same ground, those it took over itself among them. */
+export const nestsFixedBy = (frequency: readonly Frequency[], taken: Readonly<Record<Taxon, number>> = {}) => ({
+  ...Object.fromEntries(frequency.flatMap(({ taxon, nestM }) => (nestM === undefined ? [] : [[taxon, nestM]]))),
+  ...taken,
+})
 
 /**
  * Frequency of each plant in grids of 25 cells; the grid is the unit. Where every grid holds as many, their spread says

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
 import type { Round } from '@/core/records/round.ts'
-import { gridFrequency, nestedFrequency, VOGEL_MASTERS } from '@/core/methods/estimators/frequency.ts'
+import { gridFrequency, nestedFrequency, nestsFixedBy, VOGEL_MASTERS } from '@/core/methods/estimators/frequency.ts'
 import { countedStop } from '@/tests/support/rounds.ts'
 
 type Hit = Round['stops'][number]['hits'][number]
@@ -37,6 +37,19 @@ describe('frequency in nested frames', () => {
   it('a plant everywhere in the smallest nest is at its highest there, and one met once is read in the largest', () => {
     expect(only(nestedFrequency(frames([1, 1, 1, 1]), NESTS, {}))).toMatchObject({ estimate: 1, found: 4 })
     expect(only(nestedFrequency(frames([4, 0, 0, 0]), NESTS, {}))).toMatchObject({ nestM: 1, found: 1 })
+  })
+
+  it('a nest that an earlier count fixed stands, though another lies nearer to half by now', () => {
+    const first = frames([1, 2, 2, 3, 3, 4, 4, 4, 4, 0])
+    const later = frames([1, 1, 1, 1, 2, 3, 3, 3, 3, 3])
+    const fixed = nestsFixedBy(nestedFrequency(first, NESTS, {}))
+    expect(fixed).toEqual({ 'white-clover': 0.5 })
+    // Read in the nest nearest to half each year, 5 of 10 would stand beside 5 of 10, and the spread be hidden.
+    expect(only(nestedFrequency(later, NESTS, {}))).toMatchObject({ nestM: 0.25, found: 5 })
+    expect(only(nestedFrequency(later, NESTS, {}, fixed))).toMatchObject({ nestM: 0.5, found: 10 })
+    // What was taken over is handed on; a nest that is not carried any more cannot be read.
+    expect(nestsFixedBy(nestedFrequency(later, NESTS, {}), fixed)).toEqual(fixed)
+    expect(only(nestedFrequency(later, [0.1, 0.25], {}, fixed)).nestM).toBe(0.25)
   })
 
   it('written twice in a frame it is there once, in the smaller nest; a letter is the plant it was named', () => {

@@ -2,6 +2,7 @@ import { methods } from '@/core/records/method.ts'
 import type { Hit } from '@/core/records/hit.ts'
 import { relationWords } from '@/text/relationWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
+import { FENCE } from '@/core/records/round.ts'
 import { describe, expect, it } from 'vitest'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
 import { dryWeightRank, type RankedFrame } from '@/core/methods/estimators/dryWeightRank.ts'
@@ -159,6 +160,22 @@ describe('search walk', () => {
     expect(hemlock).toMatchObject({ found: 0, walkedM: 1000 })
     expect(hemlock!.limitsPerHa[0]).toBe(0)
     expect(hemlock!.limitsPerHa[1]).toBeCloseTo(9.986, 3)
+  })
+
+  it('legs along the fence speak for its strip, and say nothing of the ground within', () => {
+    const leg = (seq: number, legM: number, amount: number, stratum = '') =>
+      countedStop(seq, { measures: { legM }, stratum, hits: amount > 0 ? [{ taxon: 'tansy-ragwort', amount }] : [] })
+    const round = roundOf('search-walk', [leg(1, 500, 0), leg(2, 500, 0), leg(3, 250, 3, FENCE), leg(4, 250, 1, FENCE)])
+    const { search } = figuresOf(round, plantsById)
+    expect(search).toHaveLength(1)
+    expect(search[0]).toMatchObject({ fence: true, found: 4, walkedM: 500 })
+    // 4 found on 500 m of 4 m by an eye that sees 8 in 10: 4 / (0.2 x 0.8), by hand.
+    expect(search[0]!.perHa).toBeCloseTo(25, 10)
+    const sought = figuresOf({ ...round, settings: { targets: ['tansy-ragwort'] } }, plantsById).search
+    expect(sought.map((f) => [f.fence, f.found, f.walkedM])).toEqual([[undefined, 0, 1000], [true, 4, 500]]) // prettier-ignore
+    // Found on legs whose length nobody typed: they must not drop out with them.
+    const unmeasured = countedStop(3, { stratum: FENCE, hits: [{ taxon: 'tansy-ragwort', amount: 2 }] })
+    expect(figuresOf(roundOf('search-walk', [leg(1, 500, 0), unmeasured]), plantsById).search[0]!.found).toBe(2)
   })
 
   it('what was found on a leg whose length nobody typed is found all the same', () => {

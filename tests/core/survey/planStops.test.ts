@@ -13,7 +13,7 @@ describe('stops from a pilot (R 4.2.2, base)', () => {
     pilot_sd: number
     conf: number
     half_width: number
-    stops_in_all?: number
+    population?: number
   }
   interface Expected {
     n: number
@@ -21,21 +21,22 @@ describe('stops from a pilot (R 4.2.2, base)', () => {
     half_width_at_n_minus_1: number
   }
   const plain = cases<Input, Expected>('samplesize', 'sampleSizeMean').filter(
-    ({ input }) => input.conf === 0.95 && input.half_width > 0 && Object.keys(input).length === 4,
+    ({ input }) => input.conf === 0.95 && input.half_width > 0 && Object.keys(input).length <= 5,
   )
   it.each(plain)('$id', ({ input, expected, tol }) => {
-    const made = planStops({
-      sd: input.pilot_sd,
-      halfWidth: input.half_width,
-      about: input.pilot_mean,
-      from: 'guess',
-    })
+    const made = planStops(
+      { sd: input.pilot_sd, halfWidth: input.half_width, about: input.pilot_mean, from: 'guess' },
+      input.population,
+    )
     expect(made.stops).toBe(expected.n)
     expectNear(made.reached, expected.half_width_at_n, tol)
     if (made.reachedByOneLess !== undefined) expectNear(made.reachedByOneLess, expected.half_width_at_n_minus_1, tol)
   })
 
-  it('holds some cases', () => expect(plain.length).toBeGreaterThan(0))
+  it('holds some cases, of a paddock with so many stops and no more among them', () => {
+    expect(plain.length).toBeGreaterThan(0)
+    expect(plain.some(({ input }) => input.population !== undefined)).toBe(true)
+  })
 })
 
 describe('what the number of stops is worked out from', () => {

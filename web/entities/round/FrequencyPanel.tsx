@@ -32,9 +32,10 @@ export function FrequencyPanel({ frequency, unit }: { frequency: Frequency[]; un
       <p className="mt-1 text-ink-soft">
         {say('{{what}} A frequency is not a share of the sward.', {
           what: first.nestM
-            ? say('Share of {{it}} frames that hold the plant; behind the name the nest it is read in.', {
-                it: first.of,
-              })
+            ? say(
+                'Share of {{it}} frames that hold the plant; behind the name the nest it is read in, which later counts of this ground keep.',
+                { it: first.of },
+              )
             : say(
                 'Share of {{it}} cells that hold the plant, with 95 % intervals that take the {{unit}} as the unit.',
                 { it: first.of, unit },

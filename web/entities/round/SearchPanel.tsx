@@ -14,8 +14,12 @@ export function SearchPanel({ search }: { search: SearchFigure[] }) {
   return (
     <ul className="mt-3 grid gap-2">
       {search.map((f) => (
-        <li key={f.taxon} className="rounded-xl border-2 border-harm bg-harm-wash px-4 py-2">
+        <li
+          key={`${f.taxon}${f.fence ? ' fence' : ''}`}
+          className="rounded-xl border-2 border-harm bg-harm-wash px-4 py-2"
+        >
           <b className="font-plant text-lg">{taxonName(f.taxon, byId)}</b>
+          {f.fence ? <span className="ml-2">{say('along the fence')}</span> : null}
           {f.found > 0 ? (
             <p>
               <Say

@@ -38,8 +38,9 @@ export function SearchedHere({ paddockId }: { paddockId: string }) {
           </p>
           <ul className="list-disc pl-5">
             {s.figures.map((f) => (
-              <li key={f.taxon}>
-                {taxonName(f.taxon, byId)}:{' '}
+              <li key={`${f.taxon}${f.fence ? ' fence' : ''}`}>
+                {taxonName(f.taxon, byId)}
+                {f.fence ? `, ${say('along the fence')} (${wayWords(f.walkedM)})` : ''}:{' '}
                 {f.found === 0
                   ? say('none seen; up to {{few}} plants {{aHectare}} could stand there singly{{clumps}}', {
                       clumps: f.clumpedPerHa ? say(', up to {{n}} in clumps', { n: few(onEach(f.clumpedPerHa)) }) : '',

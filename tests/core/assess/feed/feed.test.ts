@@ -152,6 +152,23 @@ describe('many stops', () => {
     }
   })
 
+  it('few stops are spread as wide as their own variance says: s squared over m, by hand', () => {
+    // Rao & Wu 1988: with as many drawn as there are it would be (m - 1)/m of it, 2.67 in place of 4.
+    const drawn = moments(
+      drawStops(
+        [
+          [1, 2, 6],
+          [0, 0, 0],
+          [0, 0, 0],
+        ],
+        randomLcg(0.7),
+      ),
+    )
+    const s2 = ((1 - 3) ** 2 + (2 - 3) ** 2 + (6 - 3) ** 2) / 2
+    expect((drawn.sd[0]! / 3) ** 2 / (s2 / 3)).toBeCloseTo(1, 1)
+    expect(drawn.mean[0]! / 3).toBeCloseTo(3, 1)
+  })
+
   it('and plants that grow together move together, those that keep apart move apart', () => {
     expect(again.together).toBeGreaterThan(0)
     expect(again.apart).toBeLessThan(0)

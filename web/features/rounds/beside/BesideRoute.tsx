@@ -7,6 +7,7 @@ import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-route
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { sideBySide } from '@/core/survey/sideBySide.ts'
+import { nestsFixedBy } from '@/core/methods/estimators/frequency.ts'
 import { relationWords } from '@/text/relationWords.ts'
 import { relationOf } from '@/core/survey/relations.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
@@ -99,6 +100,12 @@ export function Component() {
   const byId = useFlora((s) => s.byId)
   // What changed is read from the earlier to the later, whichever was opened.
   const [earlier, later] = second && second.plannedOn < first.plannedOn ? [second, first] : [first, second]
+  // Both are read in the nests of the earlier one: nests that follow each count would hide a change, or make one.
+  const nestOf = useMemo(
+    () => nestsFixedBy(figuresOf(earlier, byId).frequency, earlier.settings.nestOf),
+    [earlier, byId],
+  )
+  const inNests = (r: Round): Round => (r === earlier ? r : { ...r, settings: { ...r.settings, nestOf } })
   const beside = useMemo(() => (later ? sideBySide(earlier, later, byId) : undefined), [earlier, later, byId])
   const countAgain = (observer: string) => {
     const plan = secondOf(round, observer)
@@ -154,7 +161,7 @@ export function Component() {
         </button>
       </form>
       <div className="mt-5">
-        <Said round={first} charted={beside === undefined} />
+        <Said round={inNests(first)} charted={beside === undefined} />
       </div>
     </>
   )
@@ -173,7 +180,7 @@ export function Component() {
                 <PairChart beside={beside} names={[titleOf(earlier), titleOf(later!)]} />
               </section>
             ) : null}
-            <Said round={second} charted={beside === undefined} />
+            <Said round={inNests(second)} charted={beside === undefined} />
             {pair ? (
               <section className="mt-5" aria-labelledby="observers">
                 <h2 id="observers" className="text-[1.65rem]">

@@ -51,7 +51,7 @@ export function PlanView({ holdings, paddocks }: Loaded) {
       plannedOn: form.on,
       pointsPerStop: countingMethods[form.method].entry === 'points' ? form.pointsPerStop : 1,
       method: form.method,
-      settings: settingsFor(form),
+      settings: settingsFor(form, plan.nestOf),
       route: { line: laid.line, lengthM: laid.lengthM },
       laid: laid.stops.map((s, i) => ({ id: crypto.randomUUID(), seq: i + 1, ...s })),
     }

@@ -6,6 +6,7 @@ import type { Paddock } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { layRoute, type LaidRoute } from '@/core/survey/layRoute.ts'
 import { countingMethods } from '@/core/methods/index.ts'
+import { nestsFixedBy } from '@/core/methods/estimators/frequency.ts'
 import type { Pilot } from '@/core/methods/method.ts'
 import { pilotFrom, planStops, type PlannedStops } from '@/core/survey/planStops.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
@@ -48,20 +49,29 @@ export const firstForm = (paddockId: string): PlanForm => ({
   settings: {},
 })
 
-/** The spread met in the last counted round of the same method in this paddock. */
-function useEarlier(paddockId: string, method: Method, halfWidth: number): Pilot | undefined {
+interface Earlier {
+  pilot: Pilot | undefined
+  /** Nests that it has fixed, so that the new count is read in the same. */
+  nestOf: Record<string, number>
+}
+
+/** The spread met in the last counted round of the same method in this paddock, and what it has fixed for later ones. */
+function useEarlier(paddockId: string, method: Method, halfWidth: number): Earlier {
   const byId = useFlora((s) => s.byId)
   const { data: rounds } = useRead(
     useMemo(() => roundsOf(paddockId, method, (r) => r.method === method && r.stopsDone > 2), [paddockId, method]),
   )
   return useMemo(() => {
     const [last] = rounds ?? []
-    return last && pilotFrom(figuresOf(last, byId), halfWidth)
+    if (!last) return { pilot: undefined, nestOf: {} }
+    const figures = figuresOf(last, byId)
+    return { pilot: pilotFrom(figures, halfWidth), nestOf: nestsFixedBy(figures.frequency, last.settings.nestOf) }
   }, [rounds, halfWidth, byId])
 }
 
 export interface Plan {
   pilot: Pilot
+  nestOf: Earlier['nestOf']
   planned: PlannedStops
   count: number
   laid: LaidRoute | { problem: string }
@@ -70,7 +80,7 @@ export interface Plan {
 /** All that follows from the form: how many stops, and where they lie. */
 export function usePlan(form: PlanForm, paddock: Paddock | undefined): Plan {
   const earlier = useEarlier(form.paddockId, form.method, form.halfWidth)
-  const pilot = earlier ?? countingMethods[form.method].pilot(form.pointsPerStop, form.halfWidth)
+  const pilot = earlier.pilot ?? countingMethods[form.method].pilot(form.pointsPerStop, form.halfWidth)
   const planned = planStops(pilot)
   // A share is seldom wanted so closely that a day would not do: what is more is chosen by hand.
   const count = form.stops ?? Math.min(MOST_STOPS, Math.max(countingMethods[form.method].fewestPlanned, planned.stops))
@@ -88,11 +98,11 @@ export function usePlan(form: PlanForm, paddock: Paddock | undefined): Plan {
       return { problem: `${(error as Error).message}.` }
     }
   }, [paddock, form.routeKind, form.seed, form.fence, count])
-  return { pilot, planned, count, laid }
+  return { pilot, nestOf: earlier.nestOf, planned, count, laid }
 }
 
 /** Settings that belong to a method, with what is usual where nothing was chosen. */
-export function settingsFor(form: PlanForm): RoundSettings {
+export function settingsFor(form: PlanForm, nestOf: Earlier['nestOf']): RoundSettings {
   const { asks, defaults } = countingMethods[form.method]
   const { dryShare, observer, flagsPlanted, flagsSeen, ...chosen } = form.settings
   const asked = Object.entries(chosen).filter(([key]) => key in defaults)
@@ -106,6 +116,7 @@ export function settingsFor(form: PlanForm): RoundSettings {
       ? { flagsPlanted, flagsSeen }
       : {}),
     ...(form.fence ? { fenceWidthM: form.fence.widthM } : {}),
+    ...(Object.keys(nestOf).length > 0 ? { nestOf } : {}),
     ...(observer ? { observer } : {}),
   }
 }

@@ -6,7 +6,7 @@ import { keepForTheField } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
 import { letterMark } from '@/text/taxonNames.ts'
 import { deviceId, ownMark } from './stores/device.ts'
-import { keepDraining, openOutbox } from './stores/outboxStore.ts'
+import { keepDraining, openOutbox } from './stores/openOutbox.ts'
 
 /** Most pages are read within this time: drawing first that they are being read would only make them later. */
 const SOON_MS = 1000

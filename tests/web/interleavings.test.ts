@@ -119,7 +119,7 @@ async function openPage(device: Device, round: Round): Promise<Page> {
     if (roundId === round.id) page.stops.set(seq, { ...page.stops.get(seq)!, ...stop, ...(version === undefined ? {} : { version }) } as Stop) // prettier-ignore
   })
   outbox.lookUpShown((command) => standingOf(command, { kept: () => undefined, plan: page.shownPlan, places: () => undefined, unknowns: () => undefined, events: () => undefined, checks: () => undefined })) // prettier-ignore
-  await outbox.openOutbox()
+  await (await import('@/web/stores/openOutbox.ts')).openOutbox()
   await page.readPlan()
   return page
 }

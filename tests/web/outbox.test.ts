@@ -48,7 +48,8 @@ const command = (key: string, body: unknown = key): Command => ({
 /** A page of the app, not yet opened: what it holds in memory is its own, what it stores is the device's. */
 async function closedPage() {
   vi.resetModules()
-  const { useOutbox, openOutbox } = await import('@/web/stores/outboxStore.ts')
+  const { useOutbox } = await import('@/web/stores/outboxStore.ts')
+  const { openOutbox } = await import('@/web/stores/openOutbox.ts')
   const { deviceId } = await import('@/web/stores/device.ts')
   const state = () => useOutbox.getState()
   const waiting = () => state().pending.map((l) => l.key.replace('/api/', ''))

@@ -22,7 +22,8 @@ const valueOf = (c: Command) => (c as { item: object }).item
 
 async function page(shown?: object | null) {
   vi.resetModules()
-  const { useOutbox, openOutbox, lookUpShown } = await import('@/web/stores/outboxStore.ts')
+  const { useOutbox, lookUpShown } = await import('@/web/stores/outboxStore.ts')
+  const { openOutbox } = await import('@/web/stores/openOutbox.ts')
   lookUpShown(() => shown)
   await openOutbox()
   const state = useOutbox.getState

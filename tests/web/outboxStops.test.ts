@@ -29,7 +29,8 @@ const herd: Command = { do: 'keep-apart', kind: 'herd', subject: 'p', value: {} 
 /** A page of one device: its memory is its own, store and channel are the device's. */
 async function page() {
   vi.resetModules()
-  const { useOutbox, openOutbox, onTaken, onElsewhere } = await import('@/web/stores/outboxStore.ts')
+  const { useOutbox, onTaken, onElsewhere } = await import('@/web/stores/outboxStore.ts')
+  const { openOutbox } = await import('@/web/stores/openOutbox.ts')
   const heard: Taken[] = []
   const screen: number[] = []
   onTaken((taken) => heard.push(taken))

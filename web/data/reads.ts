@@ -5,7 +5,8 @@ import { keyOf } from '@/contract/commandKeys.ts'
 import type { Command } from '@/contract/commands.ts'
 import { standingOf } from '@/contract/standingOf.ts'
 import * as api from '../api/client.ts'
-import { lookUpShown, onGone, onTaken, pendingCommands, useOutbox, wasSentWhileOpening } from '../stores/outboxStore.ts'
+import { wasSentWhileOpening } from '../stores/openOutbox.ts'
+import { lookUpShown, onGone, onTaken, pendingCommands, useOutbox } from '../stores/outboxStore.ts'
 
 /** What was read from the server, by its key; the service worker answers where there is no signal. */
 export const serverReads = new QueryClient({

@@ -102,7 +102,7 @@ export function usePlan(form: PlanForm, paddock: Paddock | undefined): Plan {
 }
 
 /** Settings that belong to a method, with what is usual where nothing was chosen. */
-export function settingsFor(form: PlanForm, nestOf: Earlier['nestOf']): RoundSettings {
+export function settingsFor(form: PlanForm, nestOf: Earlier['nestOf'] = {}): RoundSettings {
   const { asks, defaults } = countingMethods[form.method]
   const { dryShare, observer, flagsPlanted, flagsSeen, ...chosen } = form.settings
   const asked = Object.entries(chosen).filter(([key]) => key in defaults)

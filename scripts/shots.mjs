@@ -6,6 +6,7 @@ import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { build, installPackages, root } from './prepare.mjs'
+import { answers, carrot, count, fescue } from './shotSteps.mjs'
 
 const wanted = process.argv.slice(2).filter((a) => !a.startsWith('--'))
 const out = process.env.SHOTS_DIR ?? join(root, 'docs/screenshots')
@@ -64,38 +65,6 @@ async function team(page) {
   await page.goto(`http://127.0.0.1:${port - 1}/team`)
   await page.getByText('counted a stop').first().waitFor()
 }
-
-/** Answer the bench by its keys' words, as a reader would by touching the drawings. */
-async function answers(page, list) {
-  for (const [look, answer] of list) {
-    await page.keyboard.press('/')
-    await page.getByRole('textbox', { name: 'Find a plant or a character' }).fill(look)
-    await page.keyboard.press('Enter')
-    await page.getByRole('button', { name: answer, exact: false }).first().click()
-    await page.waitForTimeout(80)
-  }
-}
-
-async function count(page, stops, keys) {
-  for (let s = 0; s < stops; s++) {
-    for (let i = 0; i < 20; i++) await page.keyboard.press(keys[(i * 7 + s * 3) % keys.length])
-    await page.keyboard.press('Enter')
-  }
-}
-
-const carrot = [
-  ['Kind of plant', 'broad leaf'],
-  ['Leaf outline', 'feathery'],
-  ['Smell', 'carroty'],
-]
-const fescue = [
-  ['Kind of plant', 'grass'],
-  ['Newest leaf', 'rolled'],
-  ['Auricles', 'short blunt'],
-  ['Ribs', 'deep ribs'],
-  ['Midrib', 'none stands out'],
-  ['Base colour', 'purple red'],
-]
 
 const desktop = { width: 1280, height: 800 }
 const phone = { width: 390, height: 844 }

@@ -1,14 +1,8 @@
 import { randomLcg } from 'd3-random'
 import { writeFileSync } from 'node:fs'
 import { join } from 'node:path'
-import {
-  againstTrueShare,
-  coverage,
-  coverageByPlant,
-  coverageCases,
-  patchiness,
-  pointsAt,
-} from '@/core/survey/auditCoverage.ts'
+import { againstTrueShare, coverageCases, patchiness, pointsAt } from '@/core/survey/coverageCases.ts'
+import { coverage, coverageByPlant } from '@/core/survey/auditCoverage.ts'
 import { falseChanges } from '@/core/survey/auditChanges.ts'
 import { CLUMPED_K, searchLimits, USUAL_EYE } from '@/core/methods/estimators/searchWalk.ts'
 import { projectRoot } from '../projectRoot.ts'

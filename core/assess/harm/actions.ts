@@ -1,5 +1,5 @@
 import { daysAfter } from '../../records/days.ts'
-import { hasteOf } from './kinds.ts'
+import { hasteOf } from './acuteness.ts'
 import type { ControlAct, Plant, Stage } from '../../flora/flora.ts'
 
 /** What is done about any plant of a life cycle. */

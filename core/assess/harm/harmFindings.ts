@@ -3,7 +3,7 @@ import type { Composition, Share } from '../../survey/composition.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
 import { BARE, latinOf, letterOf, LITTER, type Taxon } from '../../records/taxon.ts'
 import { USUAL_EYE } from '../../methods/estimators/searchWalk.ts'
-import { byHaste } from './kinds.ts'
+import { byHaste } from './acuteness.ts'
 import { isOfPoisonousGenus } from './poisonousGenera.ts'
 
 /** A harmful plant that was met. */

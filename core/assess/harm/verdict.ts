@@ -2,7 +2,8 @@ import type { FeedForm, Plant } from '../../flora/flora.ts'
 import type { HarmFindings } from './harmFindings.ts'
 import type { HazardReading } from './hazards/hazard.ts'
 import { acutenesses, type Acuteness } from '../../flora/codes.ts'
-import { acutenessFor, harmAs, harmsByItself } from './kinds.ts'
+import { acutenessFor } from './acuteness.ts'
+import { harmAs, harmsByItself } from './kinds.ts'
 
 /**
  * What is said of a sward for one kind of stock in one form. None of them is an all-clear: the last says only that what was

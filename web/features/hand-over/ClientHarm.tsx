@@ -7,13 +7,11 @@ import type { HazardReading } from '@/core/assess/harm/hazards/hazard.ts'
 import { hazardActWords, hazardSaysWords, hazardTestWords } from '@/text/hazardWords.ts'
 import { useHazards, useTell } from '../../entities/round/useHazards.ts'
 import type { Contacts } from '@/core/records/contacts.ts'
-import type { HarmFound } from '@/core/assess/harm/harmFindings.ts'
 import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
 import { growsIn } from '@/core/flora/seasons.ts'
 import type { FormWord, Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import { TypicalPart } from '../../entities/plant/TypicalPart.tsx'
 import { withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { listed, say } from '../../language/say.ts'
@@ -22,43 +20,17 @@ import { fixed } from '../../language/numbers.ts'
 import { boundWords } from '../../entities/round/boundWords.ts'
 import { NoxiousHere } from '../../entities/round/NoxiousHere.tsx'
 import { CallFirst } from './Signed.tsx'
+import { sentence } from './sentence.ts'
+import { Found } from './FoundHarm.tsx'
 
-const sentence = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 /** So many feed plants that can harm are told of one by one; the others by their names. */
 const MOST = 6
+
 /** So many carriers are named with a danger. */
 const MOST_CARRIERS = 3
+
 /** So many of the plants of the edge are named. */
 const MOST_EDGE = 9
-
-/** A poison that was found: whom it harms, what shows and what is done first. */
-function Found({ found: f, stops }: { found: HarmFound; stops: number }) {
-  const plant = useFlora((s) => s.byId).get(f.plant)!
-  return (
-    <div className="mt-1 flex gap-3">
-      <TypicalPart plant={plant} className="size-14 shrink-0" />
-      <p>
-        <Say
-          text="<b>Found: {{inSentence}}</b> (<i/>), {{withInterval}}, at {{stopsWith}} of {{stops}} stops. {{notes}}{{what}}"
-          values={{
-            inSentence: inSentence(plant.commonName),
-            withInterval: withInterval(f.share),
-            stopsWith: f.stopsWith,
-            stops,
-            notes: f.notes.map((n) => `${sentence(harmKindWords(n))}: ${n.note}`).join(' '),
-            what: plant.exposure
-              ? say(' Signs: {{inSentence}}. First: {{first}}', {
-                  inSentence: inSentence(plant.exposure.signs),
-                  first: plant.exposure.first,
-                })
-              : '',
-          }}
-          components={{ b: <b />, i: <i className="font-plant">{plant.scientificName}</i> }}
-        />
-      </p>
-    </div>
-  )
-}
 
 const hayWords: Record<FormWord, () => string> = {
   harmful: () => say('as hay too'),

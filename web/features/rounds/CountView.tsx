@@ -1,5 +1,5 @@
 import type { Position } from '@/core/geo/route.ts'
-import { byHaste } from '@/core/assess/harm/kinds.ts'
+import { byHaste } from '@/core/assess/harm/acuteness.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { useCallback, useDeferredValue, useMemo, useReducer, useState } from 'react'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
-import { acutenessFor } from '@/core/assess/harm/kinds.ts'
+import { acutenessFor } from '@/core/assess/harm/acuteness.ts'
 import { verdictFor, type Verdict, type VerdictCode } from '@/core/assess/harm/verdict.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { acutenesses } from '@/core/flora/codes.ts'

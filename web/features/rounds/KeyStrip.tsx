@@ -1,5 +1,5 @@
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
-import { groupOf, type Taxon } from '@/core/records/taxon.ts'
+import { groupOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { CountKey } from './countKeys.ts'
@@ -59,15 +59,13 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
         <button type="button" onClick={onAdd} className="min-h-11 rounded-xl border border-rule px-4">
           {say('Another plant')} <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
         </button>
-        <button
-          type="button"
-          onClick={onNewUnknown}
-          disabled={!newLetter}
-          className="min-h-11 rounded-xl border border-rule px-4"
-        >
-          {say('A new unknown{{what}}', { what: newLetter ? ` (${letterWords(newLetter)})` : '' })}{' '}
-          <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
-        </button>
+        {/* The first unknown has its key above; another begins once that one was met. */}
+        {newLetter && !keys.some((k) => k.taxon === unknownTaxon(newLetter)) ? (
+          <button type="button" onClick={onNewUnknown} className="min-h-11 rounded-xl border border-rule px-4">
+            {say('A new unknown{{what}}', { what: ` (${letterWords(newLetter)})` })}{' '}
+            <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
+          </button>
+        ) : null}
         <span className="text-ink-soft">{hint}</span>
       </p>
     </>

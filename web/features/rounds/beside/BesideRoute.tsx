@@ -4,6 +4,7 @@ import { taxonName } from '@/text/taxonNames.ts'
 import { inSentence } from '@/text/say.ts'
 import { useMemo } from 'react'
 import { useLoaderData, useNavigate, type LoaderFunctionArgs } from 'react-router'
+import type { Plant } from '@/core/flora/flora.ts'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { sideBySide } from '@/core/survey/sideBySide.ts'
@@ -39,10 +40,20 @@ export async function loader({ params, request }: LoaderFunctionArgs): Promise<L
   return { round, others, other: wanted ? await readRound(wanted) : null }
 }
 
-/** What one round says, by its own method. */
-function Said({ round, charted }: { round: Round; charted: boolean }) {
+const inNestsOf = (earlier: Round, round: Round, byId: Map<string, Plant>): Round => ({
+  ...round,
+  settings: {
+    ...round.settings,
+    nestOf: nestsFixedBy(figuresOf(earlier, byId).frequency, earlier.settings.nestOf),
+  },
+})
+
+/** What one round says, by its own method. @param after the earlier of the two */
+function Said({ round, after, charted }: { round: Round; after: Round; charted: boolean }) {
   const byId = useFlora((s) => s.byId)
-  const { composition, frequency, mass, search } = figuresOf(round, byId)
+  // Both are read in the nests of the earlier one: nests that follow each count would hide a change, or make one.
+  const read = after === round ? round : inNestsOf(after, round, byId)
+  const { composition, frequency, mass, search } = figuresOf(read, byId)
   const words = methodWords(round.method)
   const rows = (composition?.taxa ?? []).slice(0, 8).map((t) => ({
     id: t.taxon,
@@ -100,12 +111,6 @@ export function Component() {
   const byId = useFlora((s) => s.byId)
   // What changed is read from the earlier to the later, whichever was opened.
   const [earlier, later] = second && second.plannedOn < first.plannedOn ? [second, first] : [first, second]
-  // Both are read in the nests of the earlier one: nests that follow each count would hide a change, or make one.
-  const nestOf = useMemo(
-    () => nestsFixedBy(figuresOf(earlier, byId).frequency, earlier.settings.nestOf),
-    [earlier, byId],
-  )
-  const inNests = (r: Round): Round => (r === earlier ? r : { ...r, settings: { ...r.settings, nestOf } })
   const beside = useMemo(() => (later ? sideBySide(earlier, later, byId) : undefined), [earlier, later, byId])
   const countAgain = (observer: string) => {
     const plan = secondOf(round, observer)
@@ -161,7 +166,7 @@ export function Component() {
         </button>
       </form>
       <div className="mt-5">
-        <Said round={inNests(first)} charted={beside === undefined} />
+        <Said round={first} after={earlier} charted={beside === undefined} />
       </div>
     </>
   )
@@ -180,7 +185,7 @@ export function Component() {
                 <PairChart beside={beside} names={[titleOf(earlier), titleOf(later!)]} />
               </section>
             ) : null}
-            <Said round={inNests(second)} charted={beside === undefined} />
+            <Said round={second} after={earlier} charted={beside === undefined} />
             {pair ? (
               <section className="mt-5" aria-labelledby="observers">
                 <h2 id="observers" className="text-[1.65rem]">

@@ -134,6 +134,24 @@ test('a paddock from a GeoJSON file, a round laid into it, and clear words for a
   await expect(page.getByText('Step points, first hit, 15 stops of 20 points')).toBeVisible()
 })
 
+test('a paddock is drawn by keys alone', async ({ page }) => {
+  await page.goto('/places/new')
+  await page.getByLabel('Name of the paddock').fill('Keyed Piece')
+  const grid = page.getByRole('application')
+  await grid.focus()
+  // A step is a quarter of a square of 50 m: eight steps are 100 m, so a right triangle of half a hectare.
+  await page.keyboard.press('Enter')
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowRight')
+  await expect(page.getByText('The cross stands 0 m north and 100 m east.')).toBeVisible()
+  await page.keyboard.press('Enter')
+  for (let i = 0; i < 8; i++) await page.keyboard.press('ArrowDown')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Enter')
+  await page.keyboard.press('Backspace')
+  await page.getByRole('button', { name: 'Close the line' }).click()
+  await expect(page.getByTestId('area')).toHaveText('0.50 ha')
+})
+
 test('a paddock drawn by hand, a part kept out of the walk, and its history', async ({ page }) => {
   await page.goto('/places/new')
   await page.getByLabel('Name of the paddock').fill('Drawn Piece')

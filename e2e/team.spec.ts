@@ -69,6 +69,7 @@ test('an advisor signs in, lets a trainee in, and sees what the trainee did', as
   await expect(trail.getByText('Tam Rushford planned a round (refused)')).toBeVisible()
   // Closed, the trainee is out at once; what is typed then waits.
   await odile.getByRole('listitem').filter({ hasText: 'Tam Rushford, trainee' }).getByRole('button', { name: 'Close' }).click() // prettier-ignore
+  await odile.getByRole('button', { name: 'Close it' }).click()
   await expect(odile.getByText('Tam Rushford is out, on every device.')).toBeVisible()
   await trainee.getByRole('link', { name: 'Rounds' }).click()
   await expect(trainee.getByRole('link', { name: 'Sign in' })).toBeVisible()
@@ -101,6 +102,7 @@ test('a client reads the pages of one round with a link, until it is taken back'
   await expect(client).toHaveURL(/sign-in/)
 
   await odile.getByRole('button', { name: 'Take it back' }).click()
+  await odile.getByRole('alertdialog').getByRole('button', { name: 'Take it back' }).click()
   await expect(odile.getByText('Taken back: it opens nothing any more.')).toBeVisible()
   await client.goto('about:blank')
   await client.goto(link)

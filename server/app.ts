@@ -9,6 +9,7 @@ import type { Db } from './db/db.ts'
 import type { Book } from './flora/book.ts'
 import { answerErrors } from './http/answerErrors.ts'
 import { HttpError, notFound } from './http/httpError.ts'
+import type { Log } from './logger.ts'
 import { pages } from './http/pages.ts'
 import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
@@ -78,7 +79,7 @@ export interface AppParts {
   copyState?: CopyState
   /** Where others than this machine may come in; left out: only this machine, and it may do all. */
   accounts?: Accounts | undefined
-  log: (error: unknown) => void
+  log: Log
 }
 
 export function makeApp({ db, book, dist, copies, copyState, accounts, log }: AppParts): Express {

@@ -33,6 +33,9 @@ const LINE = 'insert into audit (id, who, role, method, path, status) values ($1
 const ONCE_AN_HOUR = `insert into audit (id, who, role, method, path, status) select $1::uuid, $2, $3, $4, $5, $6::int
   where not exists (select 1 from audit where role = $3 and status = $6 and at > now() - interval '1 hour' and path <> '/sign-in')`
 
+/** A change without its line is not answered as done: whoever sent it sends it again, which changes nothing more and writes the line. */
+const noLine = { error: { code: 'no-line', message: 'What was done could not be written down. It is sent again.' } }
+
 /** Every change that was answered has its line: the line is written before the answer goes out. */
 export function audited(db: Sql, log: (error: unknown) => void): RequestHandler {
   return (req, res, next) => {
@@ -43,9 +46,14 @@ export function audited(db: Sql, log: (error: unknown) => void): RequestHandler 
       const { who, role } = res.locals.asker as Asker
       const line = [randomUUID(), who, role, method, path.slice(0, 200), res.statusCode]
       const anybody = role === 'nobody' && res.statusCode >= 400 && path !== '/sign-in'
-      db.query(anybody ? ONCE_AN_HOUR : LINE, line)
-        .catch(log)
-        .finally(() => answer(body))
+      db.query(anybody ? ONCE_AN_HOUR : LINE, line).then(
+        () => answer(body),
+        (error: unknown) => {
+          log(error)
+          if (res.statusCode < 400) res.status(503)
+          answer(res.statusCode === 503 ? noLine : body)
+        },
+      )
       return res
     }
     next()

@@ -1,5 +1,4 @@
 import { randomBytes } from 'node:crypto'
-import { join } from 'node:path'
 import {
   accountRoles,
   addAccount,
@@ -9,13 +8,13 @@ import {
   type AccountRole,
 } from '../access/accounts.ts'
 import { nameKey } from '../access/passwords.ts'
+import { configOfHere } from '../config.ts'
 import { openDb, type Db } from '../db/db.ts'
 import { lockFolder } from '../db/folderLock.ts'
 import { migrate } from '../db/migrate.ts'
 
 const [what, name, role] = process.argv.slice(2)
-const dataDir = process.env.DATA_DIR ?? './data'
-const databaseUrl = process.env.DATABASE_URL
+const { dataDir, pgDir, databaseUrl } = configOfHere()
 
 const HOW = `npm run account -- add "Name" advisor     a new account (or trainee); its first password is shown once
 npm run account -- reset "Name"           a new password; signed out everywhere
@@ -64,7 +63,7 @@ async function run(db: Db): Promise<void> {
 async function main(): Promise<void> {
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   try {
-    const db = await openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
+    const db = await openDb({ databaseUrl, dataDir: pgDir })
     await migrate(db)
     await run(db).finally(() => db.close())
   } finally {

@@ -1,4 +1,4 @@
-import { join } from 'node:path'
+import { configOfHere } from '../config.ts'
 import { openDb } from '../db/db.ts'
 import { lockFolder } from '../db/folderLock.ts'
 import { migrate } from '../db/migrate.ts'
@@ -10,11 +10,10 @@ if (what !== 'dune') {
   console.error('Which table? The one that ships is: npm run import -- dune')
   process.exit(2)
 }
-const dataDir = process.env.DATA_DIR ?? './data'
-const databaseUrl = process.env.DATABASE_URL
+const { dataDir, pgDir, databaseUrl } = configOfHere()
 try {
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
-  const db = await openDb({ databaseUrl, dataDir: join(dataDir, 'pg') })
+  const db = await openDb({ databaseUrl, dataDir: pgDir })
   await migrate(db)
   const done = await importDune(db, loadFlora())
   console.log(`Loaded 20 plots of ${done.species} species, ${done.linked} of them in the book. Round ${done.roundId}.`)

@@ -1,13 +1,12 @@
 import { existsSync, readdirSync, renameSync } from 'node:fs'
-import { join } from 'node:path'
 import { readBackup } from '../backup/readBackup.ts'
 import { restoreBackup } from '../backup/restoreBackup.ts'
+import { configOfHere } from '../config.ts'
 import { openDb } from '../db/db.ts'
 import { lockFolder } from '../db/folderLock.ts'
 
 const [file, option] = process.argv.slice(2)
-const dataDir = process.env.DATA_DIR ?? './data'
-const databaseUrl = process.env.DATABASE_URL
+const { dataDir, pgDir, databaseUrl } = configOfHere()
 
 /** A folder that holds something is only moved aside when asked to, and never taken away. */
 function makeRoom(folder: string): void {
@@ -27,7 +26,7 @@ async function restore(): Promise<void> {
   const backup = await readBackup(file)
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   try {
-    const folder = join(dataDir, 'pg')
+    const folder = pgDir
     if (!databaseUrl) makeRoom(folder)
     const db = await openDb({ databaseUrl, dataDir: folder })
     const counts = await restoreBackup(db, backup)

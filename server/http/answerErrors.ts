@@ -1,6 +1,8 @@
-import type { ErrorRequestHandler } from 'express'
+import type { ErrorRequestHandler, Request } from 'express'
+import { randomUUID } from 'node:crypto'
 import { DatabaseStopped } from '../db/connection.ts'
 import { ConflictError, HttpError } from './httpError.ts'
+import type { Log } from '../logger.ts'
 
 interface Known {
   status: number
@@ -56,11 +58,16 @@ const READS = new Set(['GET', 'HEAD'])
 /** What somebody typed comes back in an answer, but not all of it. */
 const cut = (text: string, most: number) => (text.length > most ? `${text.slice(0, most)} …` : text)
 
-export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler {
+/** Where it went wrong, by the pattern of the route: an address may hold somebody's link. */
+const routeOf = (req: Request): string => `${req.baseUrl}${(req.route as { path?: string } | undefined)?.path ?? ''}`
+
+/** What went wrong as an answer; of what is our own doing the log has a line, under an id that the answer tells. */
+export function answerErrors(log: Log): ErrorRequestHandler {
   return (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error)
     const said = known(error)
-    if (!said || said.status >= 500) log(withoutValues(error))
+    const request = !said || said.status >= 500 ? randomUUID() : undefined
+    if (request) log(withoutValues(error), { request, method: req.method, route: routeOf(req) })
     const { status, code, message, field } = said ?? {
       status: 500,
       code: 'internal',
@@ -69,8 +76,14 @@ export function answerErrors(log: (error: unknown) => void): ErrorRequestHandler
         : 'Something went wrong here. What you sent was not saved.',
     }
     const theirs = error instanceof ConflictError ? { theirs: error.theirs } : {}
-    res
-      .status(status)
-      .json({ error: { code, message: cut(message, 500), ...(field ? { field: cut(field, 100) } : {}), ...theirs } })
+    res.status(status).json({
+      error: {
+        code,
+        message: cut(message, 500),
+        ...(field ? { field: cut(field, 100) } : {}),
+        ...(request ? { request } : {}),
+        ...theirs,
+      },
+    })
   }
 }

@@ -306,6 +306,21 @@ describe('the trail', () => {
     expect(JSON.stringify(rows)).not.toMatch(/guess|wet gate|counted thirty/)
   })
 
+  it('a change whose line cannot be written is not answered as done; sent again it changes nothing more and has one', async () => {
+    const url = `/api/rounds/${rounds[0]!.id}/unknowns/Y`
+    const known = team.logged.length
+    await team.db.query('alter table audit rename to audit_away')
+    try {
+      await tam.put(url).send({ namedAs: 'timothy' }).expect(503)
+      await tam.put(url).send({ namedAs: 'no-such-plant' }).expect(400)
+    } finally {
+      await team.db.query('alter table audit_away rename to audit')
+    }
+    expect(team.logged.splice(known)).toHaveLength(2)
+    await tam.put(url).send({ namedAs: 'timothy' }).expect(200)
+    expect((await audit())[0]).toMatchObject({ who: TAM.name, status: 200, path: url.replace('/api', '') })
+  })
+
   it('is read page by page', async () => {
     const first = await audit()
     const { at } = first[10]!

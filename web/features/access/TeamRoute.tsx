@@ -7,6 +7,7 @@ import { useMe } from '../../stores/meStore.ts'
 import { auditWords } from './auditWords.ts'
 import { NewAccount, NewPassword } from './AccountForms.tsx'
 import { OwnPassword } from './OwnPassword.tsx'
+import { Confirm } from '../../ui/Confirm.tsx'
 import { say } from '../../language/say.ts'
 import { weekdayWords, timeWords } from '../../language/dates.ts'
 
@@ -63,13 +64,16 @@ function AccountLine({ account, onSaid }: { account: Account; onSaid: (words: st
             >
               {say('New password')}
             </button>
-            <button
-              type="button"
-              className="min-h-11 text-harm underline"
-              onClick={() => change({ role, closed: true }, say('{{name}} is out, on every device.', { name }))}
+            <Confirm
+              title={say('Close the account of {{name}}?', { name })}
+              detail={say('{{name}} is out at once, on every device. The account can be opened again.', { name })}
+              act={say('Close it')}
+              onConfirm={() => change({ role, closed: true }, say('{{name}} is out, on every device.', { name }))}
             >
-              {say('Close')}
-            </button>
+              <button type="button" className="min-h-11 text-harm underline">
+                {say('Close')}
+              </button>
+            </Confirm>
           </>
         )}
       </div>

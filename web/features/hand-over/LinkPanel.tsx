@@ -3,6 +3,7 @@ import { addLink, dropLink } from '../../api/client.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
+import { Confirm } from '../../ui/Confirm.tsx'
 import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 
@@ -81,9 +82,16 @@ export function LinkPanel({ roundId }: { roundId: string }) {
                 what: l.openedAt ? say('last opened {{day}}', { day: dayWords(l.openedAt) }) : say('not opened yet'),
               })}
             </span>
-            <button type="button" onClick={() => takeBack(l.id)} className="min-h-11 px-2 text-culm underline">
-              {say('Take it back')}
-            </button>
+            <Confirm
+              title={say('Take this link back?')}
+              detail={say('Whoever has it cannot open the pages any more. Another link can be made.')}
+              act={say('Take it back')}
+              onConfirm={() => takeBack(l.id)}
+            >
+              <button type="button" className="min-h-11 px-2 text-culm underline">
+                {say('Take it back')}
+              </button>
+            </Confirm>
           </li>
         ))}
       </ul>

@@ -18,6 +18,7 @@ import { FileButton } from '../../parts/FileButton.tsx'
 import { useLab } from '../../entities/round/herd.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { estimateIn, unitOf } from '../../parts/units.ts'
+import { Confirm } from '../../ui/Confirm.tsx'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { atMost, fixed } from '../../language/numbers.ts'
@@ -149,9 +150,16 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
       {lab ? (
         <>
           <Result lab={lab} estimate={estimate} />
-          <button type="button" className="mt-1 min-h-11 underline" onClick={() => set(undefined)}>
-            {say('Take the result out again')}
-          </button>
+          <Confirm
+            title={say('Take the result out again?')}
+            detail={say('Its figures are gone from this round, and feed is estimated from the plants again.')}
+            act={say('Take it out')}
+            onConfirm={() => set(undefined)}
+          >
+            <button type="button" className="mt-1 min-h-11 underline">
+              {say('Take the result out again')}
+            </button>
+          </Confirm>
         </>
       ) : (
         <>

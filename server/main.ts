@@ -82,10 +82,22 @@ async function start(): Promise<void> {
   const stop = () => {
     stopCopies()
     stopFollowing()
-    server.close(() => void db.close().finally(() => process.exit(0)))
+    server.close()
     server.closeIdleConnections()
-    // What is being answered may end; a connection that is only kept open must not hold the database open with it.
-    setTimeout(() => server.closeAllConnections(), FINISH_MS).unref()
+    // What is being answered may end; what is still asked then, or a connection that is only kept open, must not hold the
+    // database open with it.
+    let closing = false
+    const close = () => {
+      if (closing) return
+      closing = true
+      server.closeAllConnections()
+      void db.close().finally(() => process.exit(0))
+    }
+    const late = setTimeout(close, FINISH_MS)
+    server.once('close', () => {
+      clearTimeout(late)
+      close()
+    })
     setTimeout(() => process.exit(0), 3000).unref()
   }
   process.once('SIGINT', stop)

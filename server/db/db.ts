@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { availableParallelism } from 'node:os'
 import pg from 'pg'
 import { askedOnce } from './askedOnce.ts'
-import { connectHere, connectInThread, type Connection } from './connection.ts'
+import { connectHere, connectInThread, DatabaseStopped, type Connection } from './connection.ts'
 import { asIs, integer, iso } from './lite.ts'
 
 /** What a query runs on: the database, or a transaction of it. */
@@ -34,7 +34,7 @@ const AHEAD = 3
 
 /** Works are begun in the order in which they came: up to `AHEAD` of those that may overlap, or one that must be alone. */
 function queue() {
-  const waiting: { alone: boolean; start: () => Promise<void> }[] = []
+  const waiting: { alone: boolean; start: () => Promise<void>; giveUp: (error: unknown) => void }[] = []
   let running = 0
   let alone = false
   const next = () => {
@@ -51,16 +51,21 @@ function queue() {
       })
     }
   }
-  return <T>(work: () => Promise<T>, { overlaps = false } = {}): Promise<T> =>
+  const inTurn = <T>(work: () => Promise<T>, { overlaps = false } = {}): Promise<T> =>
     new Promise<T>((resolve, reject) => {
-      waiting.push({ alone: !overlaps, start: () => work().then(resolve, reject) })
+      waiting.push({ alone: !overlaps, start: () => work().then(resolve, reject), giveUp: reject })
       next()
     })
+  /** What has not begun is not begun any more: none of it was answered as done. */
+  const giveUp = (error: unknown) => {
+    for (const work of waiting.splice(0)) work.giveUp(error)
+  }
+  return { inTurn, giveUp }
 }
 
 /** Everything in turn on one connection; a transaction keeps it until it ends. */
 function oneByOne(connection: Connection): Db {
-  const inTurn = queue()
+  const { inTurn, giveUp } = queue()
   const sql: Sql & Pick<Db, 'script'> = {
     query: async <Row>(text: string, params?: unknown[]) => ({ rows: (await connection.query(text, params)) as Row[] }),
     script: (text) => connection.exec(text),
@@ -110,6 +115,7 @@ function oneByOne(connection: Connection): Db {
       }),
     close: () => {
       clearTimeout(quiet)
+      giveUp(new DatabaseStopped())
       return inTurn(() => connection.close())
     },
   }

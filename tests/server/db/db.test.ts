@@ -92,4 +92,16 @@ describe('the database', () => {
     await expect(failing).rejects.toThrow('stopped half-way')
     expect((await db.query('select 1 from holding where id = $1', [id])).rows).toEqual([])
   })
+
+  it('told to close it ends what has begun, and what has not is told so: a long queue does not hold it open', async () => {
+    const own = await openDb({ dataDir: join(folder, 'closing') })
+    const first = own.query<{ n: number }>('select 1 as n, pg_sleep(0.2)::text')
+    const later = Array.from({ length: 50 }, (_, i) => own.query(`select pg_sleep(0.2)::text, ${i}`))
+    const ended = Promise.allSettled(later)
+    await new Promise((r) => setTimeout(r, 50))
+    await own.close()
+    expect((await first).rows[0]!.n).toBe(1)
+    const told = (await ended).filter((e) => e.status === 'rejected' && /stopped/.test(String(e.reason)))
+    expect(told.length).toBeGreaterThan(40)
+  })
 })

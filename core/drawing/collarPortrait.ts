@@ -1,7 +1,7 @@
 import type { Plant, Stage } from '../flora/flora.ts'
 import { along, brush, closed, smoothClosed, straight, type Drawing, type Mark, type Point } from './mark.ts'
 import type { Traits } from './portrait/portrait.ts'
-import { usualTraits } from './portrait/traits.ts'
+import { usualTraits } from '../flora/traits.ts'
 
 /** Drawing units to a millimetre: every portrait is to this one scale, so that a fine grass looks fine. */
 const COLLAR_PER_MM = 4.6

@@ -1,16 +1,8 @@
 import type { LifeForm } from '../../flora/flora.ts'
+import type { Traits } from '../../flora/traits.ts'
 import type { Drawing, Mark } from '../mark.ts'
 
-/** States and sizes that a drawing is made from; what is not known is left out. */
-export interface Traits {
-  states: Record<string, string>
-  /** Millimetres. */
-  sizes: Record<string, number>
-  /** A seedling: few leaves, no runners yet. */
-  young?: boolean
-  /** Mown or grazed: grass blades end where they were cut. */
-  mown?: boolean
-}
+export type { Traits }
 
 /** The box that portraits are drawn in, in which a leaf that would reach over its edge stands steeper. */
 export const REACH = { left: -2, right: 100, top: 1 }

@@ -3,7 +3,7 @@ import { cloverPortrait } from './clover.ts'
 import { grassPortrait, rushPortrait, sedgePortrait } from './grass.ts'
 import { herbPortrait, shrubPortrait } from './herb.ts'
 import type { Portrait, Traits } from './portrait.ts'
-import { usualTraits } from './traits.ts'
+import { usualTraits } from '../../flora/traits.ts'
 
 const makers: Record<LifeForm, (traits: Traits, random: () => number) => Portrait> = {
   grass: grassPortrait,

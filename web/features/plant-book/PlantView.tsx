@@ -7,6 +7,7 @@ import { ExposureView } from '../../parts/ExposureView.tsx'
 import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
 import { Lookalikes } from '../../entities/plant/Lookalikes.tsx'
 import { PlantHead } from './PlantHead.tsx'
+import { InHandLater } from './InHandLater.tsx'
 import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../../parts/Terms.tsx'
@@ -78,6 +79,7 @@ export function PlantView({ plant }: { plant: Plant }) {
             label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
             className="mx-auto mt-3 w-full max-w-[34rem]"
           />
+          <InHandLater key={plant.id} plant={plant} />
           <LookOrder plant={plant} />
         </>
       }

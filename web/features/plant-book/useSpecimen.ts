@@ -1,0 +1,40 @@
+import { useEffect, useRef, useState } from 'react'
+import type { Plant, Stage } from '@/core/flora/flora.ts'
+import type { Specimen } from '@/core/likeness/specimenOf.ts'
+import { say } from '../../language/say.ts'
+import { specimenScene, type SpecimenScene } from '../../likeness/specimenScene.ts'
+import { likenessWorker } from '../../workers/likenessWorker.ts'
+
+/** Pixels a side that a specimen is drawn with at most, on a screen of whatever density. */
+const MOST_PIXELS = 900
+
+/** A specimen built beside the page and set up on a canvas; where the browser draws nothing in space, why there is none. */
+export function useSpecimen(plant: Plant, stage: Stage, seed: number) {
+  const canvas = useRef<HTMLCanvasElement>(null)
+  const [shown, setShown] = useState<{ scene: SpecimenScene; specimen: Specimen }>()
+  const [problem, setProblem] = useState('')
+  useEffect(() => {
+    let gone = false
+    let scene: SpecimenScene | undefined
+    likenessWorker()
+      .build(plant, stage, seed)
+      .then((specimen) => {
+        const on = canvas.current
+        if (gone || !on) return
+        const side = Math.min(MOST_PIXELS, Math.round(on.clientWidth * Math.min(2, devicePixelRatio)))
+        scene = specimenScene(on, specimen)
+        scene.resize(side, side)
+        setShown({ scene, specimen })
+      })
+      .catch(
+        () =>
+          void (gone || setProblem(say('This browser draws nothing in three dimensions: the drawing above serves.'))),
+      )
+    return () => {
+      gone = true
+      scene?.end()
+      setShown(undefined)
+    }
+  }, [plant, stage, seed])
+  return { canvas, problem, scene: shown?.scene, specimen: shown?.specimen }
+}

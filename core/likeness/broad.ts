@@ -113,7 +113,10 @@ export function addHerb(to: MeshBuilder, traits: Traits, random: Random): void {
   const high = Math.min(600, Math.max(60, whole * (states['posture'] === 'flat' ? 2.2 : 2.8)))
   const thick = Math.min(7, Math.max(0.8, 0.6 + whole / 50)) * (young ? 0.5 : 1)
   for (const spine of stemsOf(
-    { ...traits, states: { ...states, habit: states['habit'] === 'stolon' ? 'stolon' : 'single-crown' } },
+    {
+      ...traits,
+      states: { ...states, 'leaf.plan': '', habit: states['habit'] === 'stolon' ? 'stolon' : 'single-crown' },
+    },
     high,
     random,
   )) {

@@ -97,7 +97,7 @@ export function stemsOf({ states, young }: Traits, high: number, random: Random)
         twist: random(),
       }),
     )
-  const count = habit === 'single-crown' && states['leaf.plan'] === undefined ? 1 : flat ? 5 : 4
+  const count = habit === 'single-crown' && !states['leaf.plan'] ? 1 : flat ? 5 : 4
   return Array.from({ length: count }, (_, i) => {
     const around = GOLDEN * i + random()
     const off = count === 1 ? 0.04 : flat ? 1.35 : states['posture'] === 'bent-then-rising' ? 0.9 : 0.24

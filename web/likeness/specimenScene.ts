@@ -132,7 +132,7 @@ export function specimenScene(
           )
         }
     // Leaves seldom reach into the corners of the box round them.
-    return far * 0.84
+    return far * 0.93
   }
   const draw = ({ yaw, pitch, zoom, height, light, pulled }: Look) => {
     geometry.setDrawRange(0, pulled ? 3 * plantTriangles : Infinity)

@@ -154,6 +154,7 @@ export interface Plant {
   eaten?: Partial<Record<Grazer, EatenWord>>
   regrowth?: Regrowth
   turf?: Turf
+  likeness?: Likeness
   worth?: string
   sowing?: Sowing
   harm: HarmNote[]
@@ -164,6 +165,20 @@ export interface Plant {
   speciesDefault: boolean
   /** A reader added it: nobody looked through what it says of harm. */
   own?: boolean
+}
+
+/** Proportions of a grown plant before it flowers that no character codes, low and high: it is built in space by them. */
+export interface Likeness {
+  /** Length of grown blades and of their sheaths, mm. */
+  bladeMm?: [number, number]
+  sheathMm?: [number, number]
+  /** Shoots of a tuft. */
+  shoots?: [number, number]
+  /** Length of its stems or runners, mm. */
+  stemMm?: [number, number]
+  /** Leaves of a rosette. */
+  leaves?: [number, number]
+  sources: string[]
 }
 
 /** Plants a vegetative eye cannot split for certain, named together. */

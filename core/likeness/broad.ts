@@ -40,7 +40,7 @@ export function addLegume(to: MeshBuilder, traits: Traits, random: Random): void
   const creeps = !young && (states['habit'] === 'stolon' || states['habit'] === 'runner-not-rooting')
   const many = states['leaf.plan']?.startsWith('many') === true
   const stalk = creeps ? leaflet * 2.6 : many ? leaflet * 4 : leaflet * 1.5
-  const stems = stemsOf(traits, creeps ? 50 + leaflet * 3.4 : 40 + leaflet * 6, random)
+  const stems = stemsOf(traits, traits.proportions?.stemMm ?? (creeps ? 50 + leaflet * 3.4 : 40 + leaflet * 6), random)
   const thick = Math.max(0.7, leaflet * 0.07)
   for (const spine of stems) {
     addStem(to, spine, thick, traits, random)
@@ -69,7 +69,7 @@ export function addLegume(to: MeshBuilder, traits: Traits, random: Random): void
 /** Leaves of a rosette by the golden angle, the young ones steeper and within. */
 function addRosette(to: MeshBuilder, traits: Traits, length: number, random: Random): void {
   const cut = ['feathery', 'fern-like', 'pinnate-cut'].includes(traits.states['leaf.outline'] ?? '')
-  const count = traits.young ? 4 : cut ? 7 : 11
+  const count = traits.young ? 4 : Math.round(traits.proportions?.leaves ?? (cut ? 7 : 11))
   const flat = traits.states['posture'] === 'flat' || traits.states['posture'] === 'rosette'
   for (let i = 0; i < count; i++) {
     const age = 1 - i / count
@@ -110,7 +110,8 @@ export function addHerb(to: MeshBuilder, traits: Traits, random: Random): void {
   if (setting === 'rosette' || setting === 'single-frond') return addRosette(to, traits, length, random)
   const cut = ['feathery', 'fern-like', 'pinnate-cut'].includes(states['leaf.outline'] ?? '')
   const nodes = young ? 2 : cut ? 5 : setting === 'alternate' ? 9 : 6
-  const high = Math.min(600, Math.max(60, whole * (states['posture'] === 'flat' ? 2.2 : 2.8)))
+  const high =
+    traits.proportions?.stemMm ?? Math.min(600, Math.max(60, whole * (states['posture'] === 'flat' ? 2.2 : 2.8)))
   const thick = Math.min(7, Math.max(0.8, 0.6 + whole / 50)) * (young ? 0.5 : 1)
   for (const spine of stemsOf(
     {

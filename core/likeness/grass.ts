@@ -8,15 +8,21 @@ import { frameAt, grow, type Frame } from './spine.ts'
 import { add, times, turned, unit, type Vec } from './vec.ts'
 import { HANGS, STANDS, type GrassLook, lookOf } from './grassLook.ts'
 
+/** A tuft of more is drawn with so many. */
+const MOST_SHOOTS = 36
+
 /** Where shoots stand, and how big each is. */
 function tillers(
-  { states, young }: Traits,
+  { states, young, proportions }: Traits,
   look: GrassLook,
   random: Random,
 ): { foot: Vec; size: number; count: number }[] {
   if (young) return [{ foot: [0, 0, 1], size: 1, count: 1 }]
   const habit = states['habit'] ?? (states['rhizome.length'] === 'long' ? 'rhizome' : 'bunch')
-  const many = look.width < 1.2 ? 34 : look.width > 9 ? 6 : 12
+  const many = Math.min(
+    MOST_SHOOTS,
+    Math.round(proportions?.shoots ?? (look.width < 1.2 ? 34 : look.width > 9 ? 6 : 12)),
+  )
   if (habit === 'bunch' || habit === 'single-crown') return [{ foot: [0, 0, 1], size: 1, count: many }]
   const apart = 30 + look.width * 5
   return [-1, 0, 1, 2].map((k) => ({
@@ -86,7 +92,7 @@ function addShoot(
       along: dir,
       face: turned(collar.along, [0, 1, 0], 0),
       length: round(random, look.long * size * (newest ? 0.72 : 1 - 0.1 * k), 0.14),
-      steps: 26,
+      steps: Math.max(12, Math.round(26 * to.detail)),
       droop: newest ? hang.fall * 0.3 : round(random, hang.fall, 0.3),
       late: 0.7,
       twist: (random() - 0.5) * (look.width < 4 ? 1.6 : 0.7),

@@ -38,7 +38,7 @@ export interface GrassLook {
 }
 
 /** What the coded states of a grass make of its blades and sheaths. */
-export function lookOf({ states, sizes, young }: Traits): GrassLook {
+export function lookOf({ states, sizes, young, proportions }: Traits): GrassLook {
   const width = sizes['blade.width'] ?? 4
   const green = greens[states['blade.colour'] ?? ''] ?? MID_GREEN
   const { each, least } = LENGTHS[states['blade.shape'] ?? 'long-narrow'] ?? LENGTHS['long-narrow']!
@@ -52,8 +52,8 @@ export function lookOf({ states, sizes, young }: Traits): GrassLook {
   const crease = states['blade.crease'] === 'm-or-w'
   return {
     width,
-    long: (least + each * width) * (young ? 0.55 : 1),
-    sheathLong: Math.min(150, 16 + 9 * width) * (young ? 0.6 : 1),
+    long: (proportions?.bladeMm ?? least + each * width) * (young ? 0.55 : 1),
+    sheathLong: (proportions?.sheathMm ?? Math.min(150, 16 + 9 * width)) * (young ? 0.6 : 1),
     radius: Math.max(0.55, 0.22 * width + 0.45) * (young ? 0.75 : 1),
     section: sections[states['stem.section'] ?? 'round'] ?? sections['round']!,
     base: bases[states['base.colour'] ?? 'green-or-white'] ?? bases['green-or-white']!,

@@ -34,12 +34,13 @@ export interface Blade {
 
 const THICK_MM = 0.16
 /** How finely a blade is cut across: enough for its ribs to be seen. */
-const columnsOf = ({ ribs, midrib }: Blade): number =>
-  ribs ? Math.min(25, 4 * ribs.count + 1) : midrib === 'double-line' ? 13 : 9
+function columnsOf({ ribs, midrib }: Blade, detail: number): number {
+  const finest = ribs ? Math.min(25, 4 * ribs.count + 1) : midrib === 'double-line' ? 13 : 9
+  return Math.max(5, 2 * Math.round((finest * detail - 1) / 2) + 1)
+}
 
 /** Corners of one face of a blade along its spine. */
-function faceOf(spine: readonly Frame[], blade: Blade, lift: number): Vec[][] {
-  const wide = columnsOf(blade)
+function faceOf(spine: readonly Frame[], blade: Blade, lift: number, wide: number): Vec[][] {
   return spine.map(({ at, side, face }, i) => {
     const t = i / (spine.length - 1)
     const half = (blade.width / 2) * blade.taper(t)
@@ -57,7 +58,7 @@ function faceOf(spine: readonly Frame[], blade: Blade, lift: number): Vec[][] {
 
 /** A grass blade with both of its faces: fold, ribs, midrib and colour along it. */
 export function addBlade(to: MeshBuilder, spine: readonly Frame[], blade: Blade): void {
-  const wide = columnsOf(blade)
+  const wide = columnsOf(blade, to.detail)
   const { midrib, organ = 'blade', gloss = [0.25, 0.25] } = blade
   const last = spine.length - 1
   const at = (base: Lab) => (row: number, c: number) => {
@@ -74,8 +75,8 @@ export function addBlade(to: MeshBuilder, spine: readonly Frame[], blade: Blade)
     if (midrib === 'keel' && Math.abs(u) < 0.12) return light(lighter(aged, -7))
     return light(lighter(aged, c % 2 ? 2.5 : -1.5))
   }
-  to.sheet(faceOf(spine, blade, THICK_MM / 2), { organ, gloss: gloss[0], colour: at(blade.upper) })
-  const under = faceOf(spine, blade, -THICK_MM / 2).map((r) => r.toReversed())
+  to.sheet(faceOf(spine, blade, THICK_MM / 2, wide), { organ, gloss: gloss[0], colour: at(blade.upper) })
+  const under = faceOf(spine, blade, -THICK_MM / 2, wide).map((r) => r.toReversed())
   const lower = at(blade.lower)
   to.sheet(under, { organ, gloss: gloss[1], colour: (row, c) => lower(row, wide - 1 - c) })
 }

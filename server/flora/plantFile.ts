@@ -52,6 +52,7 @@ import {
   type Stage,
 } from '@/core/flora/flora.ts'
 
+import { LikenessFile } from './likenessFile.ts'
 import { EatenFile, FeedFile, RegrowthFile, SowingFile, TurfFile } from './useFile.ts'
 
 const ID = /^[a-z][a-z0-9-]*$/
@@ -179,6 +180,7 @@ export class PlantFile {
   @IsOptional() @IsObject() @ValidateNested() @Type(() => EatenFile) eaten?: EatenFile
   @IsOptional() @IsObject() @ValidateNested() @Type(() => RegrowthFile) regrowth?: RegrowthFile
   @IsOptional() @IsObject() @ValidateNested() @Type(() => TurfFile) turf?: TurfFile
+  @IsOptional() @IsObject() @ValidateNested() @Type(() => LikenessFile) likeness?: LikenessFile
   @IsOptional() @IsString() worth?: string
   @IsOptional() @IsObject() @ValidateNested() @Type(() => SowingFile) sowing?: SowingFile
   @IsOptional()

@@ -7,11 +7,11 @@ import { sowingTimes, type SowingTime } from '@/core/flora/flora.ts'
 type Pair = [number, number]
 
 /** A low and a high figure between limits. */
-const Range = (least: number, most: number): PropertyDecorator => {
+export const Range = (least: number, most: number): PropertyDecorator => {
   const rules = [IsArray(), ArrayMinSize(2), ArrayMaxSize(2), Min(least, { each: true }), Max(most, { each: true })]
   return (target, key) => rules.forEach((rule) => rule(target, key as string))
 }
-const Sources = (): PropertyDecorator => {
+export const Sources = (): PropertyDecorator => {
   const rules = [IsArray(), ArrayMinSize(1), IsString({ each: true })]
   return (target, key) => rules.forEach((rule) => rule(target, key as string))
 }

@@ -1,4 +1,5 @@
 import type { Plant, Sowing } from '@/core/flora/flora.ts'
+import { likenessOf } from './likenessFile.ts'
 import type { PlantFile } from './plantFile.ts'
 
 const sowingOf = (s: NonNullable<PlantFile['sowing']>): Sowing => ({
@@ -14,7 +15,8 @@ const sowingOf = (s: NonNullable<PlantFile['sowing']>): Sowing => ({
 /** What a plant is worth to those who graze, mow or sow it. */
 export const useOf = (
   file: PlantFile,
-): Pick<Plant, 'feed' | 'eaten' | 'regrowth' | 'turf' | 'mowMm' | 'worth' | 'sowing'> => ({
+): Pick<Plant, 'feed' | 'eaten' | 'regrowth' | 'turf' | 'mowMm' | 'likeness' | 'worth' | 'sowing'> => ({
+  ...(file.likeness ? { likeness: likenessOf(file.likeness) } : {}),
   ...(file.mow_mm ? { mowMm: file.mow_mm } : {}),
   ...(file.feed ? { feed: { ...file.feed, sources: file.feed.sources ?? ['from memory'] } } : {}),
   ...(file.eaten ? { eaten: { ...file.eaten } } : {}),
@@ -49,6 +51,7 @@ export function wrongWayRound(file: PlantFile): string[][] {
   const { sowing, regrowth, turf, feed } = file
   const ranges: [string[], [number, number] | undefined][] = [
     [['mow_mm'], file.mow_mm],
+    ...(['blade_mm', 'sheath_mm', 'shoots', 'stem_mm', 'leaves'] as const).map((k): [string[], [number, number] | undefined] => [['likeness', k], file.likeness?.[k]]), // prettier-ignore
     ...(['kg_per_ha', 'mix_kg_per_ha', 'depth_mm'] as const).map((k): [string[], [number, number] | undefined] => [['sowing', k], sowing?.[k]]), // prettier-ignore
     ...(['days', 'leaves', 'in_cm', 'out_cm'] as const).map((k): [string[], [number, number] | undefined] => [['regrowth', k], regrowth?.[k]]), // prettier-ignore
     ...(['n_kg_per_ha', 'g_per_m2', 'overseed_g_per_m2'] as const).map((k): [string[], [number, number] | undefined] => [['turf', k], turf?.[k]]), // prettier-ignore

@@ -180,6 +180,25 @@ describe('specimens', () => {
       expect(built(id, 0.4, 'seedling').high[1], id).toBeLessThan(built(id).high[1])
   })
 
+  it('proportions on file are those of the plant that is built', () => {
+    const traits = usualTraits(plantsById.get('tall-fescue')!, 'vegetative')
+    // Ranges of the file, from memory: blades 150 to 450 mm, sheaths 60 to 140, shoots 10 to 24.
+    expect(traits.proportions).toEqual({ bladeMm: 300, sheathMm: 100, shoots: 17 })
+    const upright = (bladeMm: number) => {
+      const states = { ...traits.states, 'blade.posture': 'stiff-upright' }
+      const { high } = specimenOf(
+        'grass',
+        { ...traits, states, young: true, proportions: { bladeMm, sheathMm: 100 } },
+        randomLcg(0.3),
+      )
+      return high[1]
+    }
+    // A young plant is built at 55 in 100 of them, its newest blade at 72 in 100, give or take a seventh.
+    const taller = (upright(600) - upright(300)) / (300 * 0.55)
+    expect(taller).toBeGreaterThan(0.72 * 0.8)
+    expect(taller).toBeLessThan(1.15)
+  })
+
   it('claws, membranes, hairs and blotches are there where they are coded and not where they are not', () => {
     const has = (id: string, organ: Organ) => of(built(id).mesh, organ).length > 0
     expect(has('tall-fescue', 'auricle')).toBe(true)

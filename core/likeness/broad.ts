@@ -111,7 +111,7 @@ export function addHerb(to: MeshBuilder, traits: Traits, random: Random): void {
   const cut = ['feathery', 'fern-like', 'pinnate-cut'].includes(states['leaf.outline'] ?? '')
   const nodes = young ? 2 : cut ? 5 : setting === 'alternate' ? 9 : 6
   const high =
-    traits.proportions?.stemMm ?? Math.min(600, Math.max(60, whole * (states['posture'] === 'flat' ? 2.2 : 2.8)))
+    traits.proportions?.stemMm ?? Math.min(500, Math.max(60, whole * (states['posture'] === 'flat' ? 2.2 : 1.9)))
   const thick = Math.min(7, Math.max(0.8, 0.6 + whole / 50)) * (young ? 0.5 : 1)
   for (const spine of stemsOf(
     {

@@ -1,6 +1,4 @@
 import { chromium, expect, test } from '@playwright/test'
-// @ts-expect-error: plain script, shared with those that run before anything is installed
-import { chromiumPath } from '../scripts/chromium.mjs'
 
 test('a plant is taken in the hand: built, turned by keys, held under the lens and to the sky, pulled up', async ({
   baseURL,
@@ -8,7 +6,7 @@ test('a plant is taken in the hand: built, turned by keys, held under the lens a
   test.setTimeout(180_000)
   // A browser of its own, since it draws in three dimensions by software.
   const browser = await chromium.launch({
-    executablePath: chromiumPath() as string,
+    executablePath: test.info().project.use.launchOptions!.executablePath!,
     args: ['--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'],
   })
   try {

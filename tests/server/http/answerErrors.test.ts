@@ -61,7 +61,10 @@ describe('what is answered when something fails', () => {
   it('what nobody foresaw tells nothing of the insides, and is in the log', async () => {
     const odd = new Error('at /srv/app/server/x.ts line 3')
     const { status, error, logged } = await failing(odd)
-    expect([status, error]).toEqual([500, { code: 'internal', message: 'Something went wrong here, so this could not be read.' }]) // prettier-ignore
+    const { request, ...said } = error as typeof error & { request: string }
+    expect([status, said]).toEqual([500, { code: 'internal', message: 'Something went wrong here, so this could not be read.' }]) // prettier-ignore
+    // By this whoever runs the server finds its line.
+    expect(request).toMatch(/^[0-9a-f-]{36}$/)
     expect(logged).toEqual([odd])
   })
 

@@ -21,8 +21,8 @@ export const ageOf = (stage: Stage | undefined): Pick<Traits, 'young' | 'mown'> 
 export function usualTraits(plant: Plant, stage: Stage): Traits {
   const traits: Traits = { states: { 'life.form': plant.form }, sizes: {}, ...ageOf(stage) }
   if (plant.likeness) {
-    const { sources: _, ...ranges } = plant.likeness
-    traits.proportions = Object.fromEntries(Object.entries(ranges).map(([k, [low, high]]) => [k, (low + high) / 2]))
+    const ranges = Object.entries(plant.likeness).filter((e): e is [string, [number, number]] => e[0] !== 'sources')
+    traits.proportions = Object.fromEntries(ranges.map(([k, [low, high]]) => [k, (low + high) / 2]))
   }
   for (const id of Object.keys(plant.characters)) {
     const cell = cellAt(plant, id, stage)

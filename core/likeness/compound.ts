@@ -136,7 +136,7 @@ export function addCompound(to: MeshBuilder, { foot, length, traits, random, sta
     return
   }
   if (plan === 'fingers') return [-140, -105, -70, -35, 0, 35, 70, 105, 140].forEach((d) => at(level, d, length, 0.25))
-  if (plan === 'five') [-74, 74].forEach((d) => at(frameAt(spine, 0.06), d, length * 0.72))
+  if (plan === 'five') [-74, 74].forEach((d) => at({ ...level, at: frameAt(spine, 0.06).at }, d, length * 0.72))
   if (plan === 'three-pinnate') {
     const tip = grow({ from: top.at, along: level.along, face: [0, 1, 0], length: length * 0.3, steps: 3 })
     addTube(to, tip, { organ: 'leaf', radius: () => 0.35, colour: () => [52, -24, 32], sides: 6 })

@@ -77,12 +77,13 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
   const face = (lift: number): Vec[][] =>
     Array.from({ length: rows }, (_, r) => {
       const t = share(r)
-      const half = (width / 2) * Math.max(0, outline(t)) * toothed(t, teeth)
+      // Where there is a notch the leaf ends before it has come to a point.
+      const half = (width / 2) * Math.max(0, outline(notch > 0 ? 0.93 * t : t)) * toothed(t, teeth)
       const whole = frameAt(spine, t)
       return Array.from({ length: columns }, (_u, c): Vec => {
         const u = across(c)
         // At the tip the middle falls back where there is a notch.
-        const back = notch * Math.max(0, (t - 0.8) / 0.2) * (1 - Math.abs(u)) ** 1.5
+        const back = Math.max(0, (t - 0.8) / 0.2) * (notch * (1 - Math.abs(u)) ** 1.5 + (notch > 0 ? 0.08 * u ** 4 : 0))
         const f = back > 0 ? frameAt(spine, t - back) : whole
         const up =
           Math.abs(u) * half * Math.sin(fold) +

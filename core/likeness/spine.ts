@@ -31,7 +31,9 @@ const DOWN: Vec = [0, -1, 0]
 
 export function frameOf(at: Vec, along: Vec, face: Vec = squareTo(along)): Frame {
   const a = unit(along)
-  const f = unit(sub(face, times(a, dot(a, face))))
+  const across = sub(face, times(a, dot(a, face)))
+  // A face that looks along the way has to be turned aside.
+  const f = Math.hypot(...across) < 1e-6 ? squareTo(a) : unit(across)
   return { at, along: a, face: f, side: cross(a, f) }
 }
 

@@ -43,6 +43,8 @@ test('where a plant stands is drawn over the paddock, and whether in clumps', as
   await page.getByLabel('Plant on the map').selectOption({ label: 'Velvetgrass' })
   await expect(page.getByRole('img', { name: /Map: Velvetgrass was met at 26 of 30 stops/ })).toBeVisible()
   await expect(page.getByTestId('speaks-for').first()).toContainText(/inside a strip of \d+ m; the edge, \d+\s%/)
+  // What no stop came near is no ground where it does not stand.
+  await expect(page.getByText('White ground: no stop came near')).toBeVisible()
 })
 
 test('two rounds stand on one line each plant, the plainest difference first and in bold', async ({ page }) => {

@@ -32,6 +32,7 @@ const whole = (name: string, what: string, least: number, most = Infinity) =>
   })
 /** Who may come in hangs on it: what is neither is not taken for the open door. */
 const onOrOff = makeValidator((text) => {
+  if (text === '') return false
   if (text !== 'on' && text !== 'off') throw new EnvError(`ACCOUNTS must be on or off, not ${text}`)
   return text === 'on'
 })

@@ -33,7 +33,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
   const { foot, length, traits, random, droop = 0.5, depth = 0 } = grown
   const { states } = traits
   const coded = states['leaf.outline'] ?? 'egg-widest-middle'
-  // What is smaller than a grain shows no cuts of its own.
+  // A part so small shows no cuts of its own.
   const outline = depth > 0 && length < SMALLEST_CUT && !(coded in SIMPLE) ? 'linear' : coded
   const coat = coatOf(traits)
   const spine = grow({

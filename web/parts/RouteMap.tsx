@@ -32,6 +32,9 @@ interface Props {
 const CELLS = 36
 
 /** Share of a plant between the stops, in squares over the paddock: darker is more, fainter is farther from any stop. */
+/** So many times the spacing of the stops from the nearest of them the ground is left white. */
+const NOBODY_NEAR = 4
+
 function Surface({
   surface,
   boundary,
@@ -58,6 +61,8 @@ function Surface({
       ]
       if (!isInside(at, boundary)) continue
       const { share, reach } = surface(at)
+      // Where nobody came near nothing is drawn: neither that it stands there nor that it does not.
+      if (reach > NOBODY_NEAR) continue
       const strength = Math.min(1, share / top) * (reach > 2 ? 0.35 : reach > 1 ? 0.7 : 1)
       cells.push({ x, y, strength })
     }
@@ -168,6 +173,8 @@ export function RouteMap({
         const [x, y] = on(stop.position)
         const here = stop.seq === current
         const share = sharesAt?.get(stop.seq)
+        // A stop that was not counted must not look like one where nothing was met.
+        const unread = sharesAt !== undefined && share === undefined
         return (
           <g key={stop.id}>
             <circle
@@ -184,6 +191,7 @@ export function RouteMap({
                       : 'fill-sheet stroke-ink'
               }
               strokeWidth="1.6"
+              {...(unread ? { strokeDasharray: '2 3', fillOpacity: 0, strokeOpacity: 0.7 } : {})}
             />
             {harmfulAt?.has(stop.seq) ? (
               <>

@@ -89,7 +89,7 @@ export function InHand({ plant }: { plant: Plant }) {
       <div className={`relative mt-2 ${problem ? 'hidden' : ''}`}>
         <canvas
           ref={canvas}
-          className="block aspect-square w-full max-w-[34rem] cursor-grab touch-none rounded-2xl border border-rule bg-sheet"
+          className={`block aspect-square w-full max-w-[34rem] cursor-grab rounded-2xl border border-rule bg-sheet ${lens ? 'touch-none' : 'touch-pan-y'}`}
           tabIndex={0}
           role="application"
           aria-label={say(

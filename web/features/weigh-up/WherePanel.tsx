@@ -40,6 +40,7 @@ export function WherePanel({ round, made }: { round: Round; made: Composition })
   const surface = useMemo(() => (where && where.placed.length > 2 ? shareSurface(where.placed) : undefined), [where])
   if (!where || !round.paddock.boundary || where.placed.length < 3) return null
   const name = taxonName(chosen, byId)
+  const unread = round.stops.filter((s) => s.position && !where.byStop.has(s.seq)).length
   return (
     <section className="mt-6" aria-labelledby="where">
       <h2 id="where" className="text-xl">
@@ -76,7 +77,10 @@ export function WherePanel({ round, made }: { round: Round; made: Composition })
       <p className="text-sm text-ink-soft">
         {say(
           'Between the stops the map is drawn by distance alone, fainter where no stop is near: a guess, without an error of its own.',
-        )}
+        )}{' '}
+        {unread > 0
+          ? say('{{n}} stops (dashed) are not counted: they and the white ground say nothing of it.', { n: unread })
+          : say('White ground: no stop came near, so the map says nothing there.')}
       </p>
     </section>
   )

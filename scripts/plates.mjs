@@ -1,8 +1,9 @@
-// Sheets of plants built in space: `npm run plates -- ID ...` shows those plants with their names, `--blind 24` shows so many
-// without, six names under each, the key in a file of its own. `--form grass` takes one form, `--seed 3` other specimens.
+// Pictures of plants built in space. `npm run plates -- ID ...` shows those plants with their names in one sheet, `--blind 24`
+// so many without, six names under each, the key in a file of its own (`--form grass` takes one form, `--insets` adds the close
+// looks, `--seed 3` other specimens). `--all` makes the pictures of the book anew whose plant has changed, `--all --again` every one.
 import { chromium } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
-import { mkdirSync, readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { parseArgs } from 'node:util'
 import { build } from 'vite'
@@ -17,6 +18,10 @@ const { values, positionals } = parseArgs({
     form: { type: 'string' },
     seed: { type: 'string', default: '1' },
     side: { type: 'string', default: '300' },
+    stage: { type: 'string', default: 'vegetative' },
+    insets: { type: 'boolean' },
+    all: { type: 'boolean' },
+    again: { type: 'boolean' },
   },
 })
 installPackages()
@@ -41,7 +46,7 @@ const byId = new Map(flora.map((p) => [p.id, p]))
 const shown = values.blind
   ? shuffled(ofForm).slice(0, Number(values.blind))
   : positionals.map((id) => byId.get(id)).filter(Boolean)
-if (shown.length === 0)
+if (shown.length === 0 && !values.all)
   throw new Error('Which plants? npm run plates -- perennial-ryegrass white-clover, or --blind 24')
 
 /** Five that it is taken for, else others of its form, and itself. */
@@ -51,36 +56,76 @@ function names(plant) {
   return shuffled([plant, ...[...kin, ...others].slice(0, 5)]).map((p) => p.commonName)
 }
 
-await build({ root, configFile: false, logLevel: 'error', resolve: { tsconfigPaths: true, alias: { '@': root } }, build: { outDir: out, emptyOutDir: false, lib: { entry: join(root, 'scripts/platesEntry.ts'), formats: ['iife'], name: 'plates', fileName: () => 'plates.js' } } }) // prettier-ignore
+await build({ root, configFile: false, logLevel: 'error', resolve: { tsconfigPaths: true, alias: { '@': root } }, publicDir: false, build: { outDir: out, emptyOutDir: false, lib: { entry: join(root, 'scripts/platesEntry.ts'), formats: ['iife'], name: 'plates', fileName: () => 'plates.js' } } }) // prettier-ignore
 const browser = await chromium.launch({ executablePath: chromiumPath(), args: ['--no-sandbox', '--use-angle=swiftshader', '--enable-unsafe-swiftshader', '--ignore-gpu-blocklist'] }) // prettier-ignore
-try {
+const newPage = async () => {
   const page = await browser.newPage()
   await page.addScriptTag({ content: readFileSync(join(out, 'plates.js'), 'utf8') })
+  return page
+}
+
+/** One sheet of the plants that were asked for. */
+async function sheet() {
+  const page = await newPage()
   const cells = []
   for (const [i, plant] of shown.entries()) {
-    const picture = await page.evaluate(
-      ([p, seed, s]) => globalThis.plate(p, 'vegetative', seed, s),
-      [plant, chance(), side],
+    const [picture] = await page.evaluate(
+      ([p, stage, seed, s]) => globalThis.plates(p, stage, seed, [[s, 200]]),
+      [plant, values.stage, chance(), side],
     )
+    const close = values.insets ? await page.evaluate(([p, stage, s]) => globalThis.insets(p, stage, s), [plant, values.stage, side / 3.2]) : '' // prettier-ignore
     const under = values.blind ? names(plant).map((n, k) => `${k + 1} ${n}`).join('<br>') : plant.commonName // prettier-ignore
-    cells.push(`<div><b>${i + 1}</b><img src="${picture}" width="${side}" height="${side}"><p>${under}</p></div>`)
+    cells.push(`<div><b>${i + 1}</b><img src="${picture}" width="${side}" height="${side}">${close ? `<p>${close}</p>` : ''}<p>${under}</p></div>`) // prettier-ignore
   }
   const columns = Math.min(6, shown.length)
-  const sheet = await browser.newPage({ viewport: { width: columns * (side + 16), height: 200 } })
-  await sheet.setContent(`<style>body{margin:8px;display:grid;grid-template-columns:repeat(${columns},${side}px);gap:8px;font:13px sans-serif;background:#f4f4ee}p{margin:2px 8px}</style>${cells.join('')}`) // prettier-ignore
-  await sheet.waitForTimeout(300)
+  const whole = await browser.newPage({ viewport: { width: columns * (side + 16), height: 200 } })
+  await whole.setContent(`<style>body{margin:8px;display:grid;grid-template-columns:repeat(${columns},${side}px);gap:8px;font:13px sans-serif;background:#f4f4ee}p{margin:2px 8px}</style>${cells.join('')}`) // prettier-ignore
+  await whole.waitForTimeout(300)
   const name = values.blind ? `blind-${values.form ?? 'all'}-${values.seed}` : 'plates'
-  await sheet.screenshot({ path: join(out, `${name}.png`), fullPage: true })
-  if (values.blind)
-    writeFileSync(
-      join(out, `${name}.key.json`),
-      JSON.stringify(
-        shown.map((p) => p.commonName),
-        null,
-        2,
-      ),
-    )
+  await whole.screenshot({ path: join(out, `${name}.png`), fullPage: true })
+  if (values.blind) writeFileSync(join(out, `${name}.key.json`), JSON.stringify(shown.map((p) => p.commonName), null, 2)) // prettier-ignore
   console.log(`reports/plates/${name}.png${values.blind ? `, its key in ${name}.key.json` : ''}`)
+}
+
+/** The pictures of the book: those whose plant is not as it was when they were made. */
+async function book() {
+  const folder = join(root, 'public/plates')
+  mkdirSync(folder, { recursive: true })
+  const list = join(root, 'flora/plates.json')
+  const before = !values.again && existsSync(list) ? JSON.parse(readFileSync(list, 'utf8')) : {}
+  const now = {}
+  const work = flora.flatMap((plant) => ['vegetative', ...Object.keys(plant.stages)].map((stage) => ({ plant, stage })))
+  const total = work.length
+  let made = 0
+  const one = async () => {
+    const page = await newPage()
+    for (let next = work.pop(); next; next = work.pop()) {
+      const { plant, stage } = next
+      const print = await page.evaluate(([p, s]) => globalThis.printOf(p, s), [plant, stage])
+      const name = `${plant.id}-${stage}.${print}`
+      ;(now[plant.id] ??= {})[stage] = name
+      if (before[plant.id]?.[stage] === name) continue
+      const large = stage === 'vegetative'
+      const sides = large ? [[1200, 120], [360, 16]] : [[360, 16]] // prettier-ignore
+      const pictures = await page.evaluate(
+        ([p, s, of]) => globalThis.plates(p, s, globalThis.plateSeed(p.id), of),
+        [plant, stage, sides],
+      )
+      for (const [i, [pixels]] of sides.entries())
+        writeFileSync(join(folder, `${name}.${pixels}.webp`), Buffer.from(pictures[i].split(',')[1], 'base64'))
+      if (++made % 25 === 0) console.log(`${made} made, ${work.length} of ${total} to go`)
+    }
+  }
+  await Promise.all([one(), one()])
+  const ordered = Object.fromEntries(Object.keys(now).sort().map((id) => [id, Object.fromEntries(Object.keys(now[id]).sort().map((s) => [s, now[id][s]]))])) // prettier-ignore
+  writeFileSync(list, `${JSON.stringify(ordered, null, 2)}\n`)
+  const wanted = new Set(Object.values(ordered).flatMap((stages) => Object.values(stages)))
+  for (const file of readdirSync(folder)) if (!wanted.has(file.replace(/\.\d+\.webp$/, ''))) rmSync(join(folder, file))
+  console.log(`${made} pictures made, ${total - made} as they were`)
+}
+
+try {
+  await (values.all ? book() : sheet())
 } finally {
   await browser.close()
 }

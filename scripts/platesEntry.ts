@@ -1,18 +1,108 @@
 import { randomLcg } from 'd3-random'
+import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
+import { fingerprint, plateSeed } from '@/core/likeness/fingerprint.ts'
 import { plantSpecimen } from '@/core/likeness/specimenOf.ts'
 import { firstLook, specimenScene } from '../web/likeness/specimenScene.ts'
 
-/** Draws one specimen for a sheet: called in a browser by `plates.mjs`. */
+/** Round lengths of a scale bar, mm. */
+const BARS = [5, 10, 20, 50, 100, 200, 500]
+
+function addBar(canvas: HTMLCanvasElement, millimetresHigh: number): void {
+  const pen = canvas.getContext('2d')!
+  const perMm = canvas.height / millimetresHigh
+  const mm = BARS.findLast((b) => b * perMm < canvas.width * 0.24) ?? BARS[0]!
+  const unit = canvas.width / 360
+  const [x, y, long] = [8 * unit, canvas.height - 9 * unit, mm * perMm]
+  for (const [colour, wide] of [
+    ['#ffffff', 5],
+    ['#20281f', 2],
+  ] as const) {
+    pen.strokeStyle = colour
+    pen.lineWidth = wide * unit
+    pen.beginPath()
+    pen.moveTo(x, y - 4 * unit)
+    pen.lineTo(x, y)
+    pen.lineTo(x + long, y)
+    pen.lineTo(x + long, y - 4 * unit)
+    pen.stroke()
+  }
+  pen.font = `600 ${13 * unit}px sans-serif`
+  pen.lineWidth = 3 * unit
+  pen.strokeStyle = '#ffffff'
+  pen.fillStyle = '#20281f'
+  const text = mm >= 10 ? `${mm / 10} cm` : `${mm} mm`
+  pen.strokeText(text, x + long + 6 * unit, y + 1 * unit)
+  pen.fillText(text, x + long + 6 * unit, y + 1 * unit)
+}
+
+/** The picture made smaller by halves, which keeps thin blades whole. */
+function smaller(from: HTMLCanvasElement, side: number): HTMLCanvasElement {
+  let at = from
+  while (at.width > side) {
+    const next = document.createElement('canvas')
+    next.width = next.height = Math.max(side, Math.ceil(at.width / 2))
+    const pen = next.getContext('2d')!
+    pen.imageSmoothingQuality = 'high'
+    pen.drawImage(at, 0, 0, next.width, next.height)
+    at = next
+  }
+  return at
+}
+
+/** As small a file as is asked for. */
+function packed(canvas: HTMLCanvasElement, most: number): string {
+  let url = ''
+  for (const quality of [0.86, 0.78, 0.7, 0.6, 0.5, 0.4]) {
+    url = canvas.toDataURL('image/webp', quality)
+    if ((url.length - 23) * 0.75 <= most) break
+  }
+  return url
+}
+
+const KILOBYTE = 1024
+
+/** Draws one specimen: called in a browser by `plates.mjs`. Sides in pixels, the largest first; each at most so many kB. */
+function plates(
+  plant: Plant,
+  stage: Stage,
+  seed: number,
+  sides: readonly [side: number, kilobytes: number][],
+): string[] {
+  const canvas = document.createElement('canvas')
+  const specimen = plantSpecimen(plant, stage, randomLcg(seed))
+  const scene = specimenScene(canvas, specimen)
+  const drawn = sides[0]![0] > 600 ? sides[0]![0] * 1.6 : sides[0]![0] * 3
+  scene.resize(drawn, drawn)
+  scene.draw(firstLook(specimen))
+  const out = sides.map(([side, kilobytes]) => {
+    const picture = smaller(canvas, side)
+    addBar(picture, scene.millimetresHigh())
+    return packed(picture, kilobytes * KILOBYTE)
+  })
+  scene.end()
+  return out
+}
+
+const INKS: Record<string, string> = { leaf: '#cfe0b4', leafDark: '#7d9d5c', paper: '#efe7d2', hollow: '#ffffff', purple: '#7c2350', yellow: '#dfb73a', straw: '#c5a067', silver: '#d3d9d8', greenMid: '#86a95c', greenDark: '#2f5a2c', greenLight: '#c3d98a', greenBlue: '#74a3a6', greenGrey: '#aab5a6' } // prettier-ignore
+
+/** The close looks of a plant's ink drawing, as markup. */
+function insets(plant: Plant, stage: Stage, side: number): string {
+  const { insets: all } = plantPortrait(plant, stage, randomLcg(plateSeed(plant.id)))
+  return all
+    .map(({ marks }) => {
+      const paths = marks.map(({ d, ink }) => {
+        if (['line', 'fine', 'dotted', 'soil'].includes(ink)) return `<path d="${d}" fill="none" stroke="#222" stroke-width="${ink === 'fine' ? 1 : 2}"/>` // prettier-ignore
+        return `<path d="${d}" fill="${ink === 'brush' ? '#222' : (INKS[ink] ?? '#bbb')}"/>`
+      })
+      return `<svg viewBox="0 0 100 100" width="${side}" height="${side}" style="border:1px solid #999;border-radius:50%;background:#fff">${paths.join('')}</svg>`
+    })
+    .join('')
+}
+
 Object.assign(window, {
-  plate: (plant: Plant, stage: Stage, seed: number, side: number): string => {
-    const canvas = document.createElement('canvas')
-    const specimen = plantSpecimen(plant, stage, randomLcg(seed))
-    const scene = specimenScene(canvas, specimen)
-    scene.resize(side, side)
-    scene.draw(firstLook(specimen))
-    const url = canvas.toDataURL('image/webp', 0.9)
-    scene.end()
-    return url
-  },
+  plates,
+  insets,
+  plateSeed,
+  printOf: (plant: Plant, stage: Stage) => fingerprint(plantSpecimen(plant, stage, randomLcg(plateSeed(plant.id)))),
 })

@@ -17,6 +17,8 @@ export function serviceWorker(): Plugin {
       const files = readdirSync(outDir, { recursive: true, withFileTypes: true })
         .filter((f) => f.isFile() && !['index.html', 'sw.js', 'scripts-by-place.json'].includes(f.name))
         .map((f) => `/${join(f.parentPath, f.name).slice(outDir.length + 1)}`)
+        // Pictures of plants are kept as they are looked at.
+        .filter((f) => !f.startsWith('/plates/'))
         // Faces for alphabets that the interface does not use are fetched when they are needed.
         .filter((f) => !/\.woff2?$/.test(f) || /latin-/.test(f))
         .sort()

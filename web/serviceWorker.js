@@ -1,6 +1,7 @@
 // The app without a signal: the shell and the book are kept, what was read from the server is shown again when it is away.
 const SHELL = 'shell-__VERSION__'
 const DATA = 'fold-sprig-data'
+const PLATES = 'fold-sprig-plates'
 const files = __FILES__
 /** Read once at the start, so that a device that never had a second look at a screen can still open it. */
 const firstData = ['/api/book-columns', '/api/rounds', '/api/rounds?latest=100', '/api/places', '/api/kept']
@@ -85,6 +86,17 @@ async function shellFirst(request) {
   return (await caches.match(request, { cacheName: SHELL, ignoreVary: true })) ?? fetch(request)
 }
 
+/** Pictures of plants never change under their name: kept from the first look on, so that they are there without a signal. */
+async function plate(request) {
+  const cache = await caches.open(PLATES)
+  const kept = await cache.match(request)
+  if (kept) return kept
+  const answer = await fetch(request)
+  if (answer.ok && (answer.headers.get('content-type') ?? '').startsWith('image/'))
+    await cache.put(request, answer.clone()).catch(() => undefined)
+  return answer
+}
+
 async function page(request) {
   try {
     return await fetch(request)
@@ -102,6 +114,7 @@ self.addEventListener('fetch', (e) => {
   if (request.mode === 'navigate') e.respondWith(page(request))
   else if (keptReads.test(pathname)) e.respondWith(serverFirst(request))
   else if (pathname.startsWith('/api/')) return
+  else if (pathname.startsWith('/plates/')) e.respondWith(plate(request))
   else e.respondWith(shellFirst(request))
 })
 self.addEventListener('message', (e) => {

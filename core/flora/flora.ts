@@ -155,6 +155,8 @@ export interface Plant {
   regrowth?: Regrowth
   turf?: Turf
   likeness?: Likeness
+  /** Names of its pictures by stage, without their size and ending. */
+  plates?: Partial<Record<Stage, string>>
   worth?: string
   sowing?: Sowing
   harm: HarmNote[]
@@ -167,17 +169,38 @@ export interface Plant {
   own?: boolean
 }
 
-/** Proportions of a grown plant before it flowers that no character codes, low and high: it is built in space by them. */
+/** Proportions of a grown plant before it flowers that no character codes: it is built in space by them. */
+export const proportions = [
+  // Length of grown blades and of their sheaths, mm; shoots of a tuft; degrees by which the outer ones lean and a blade bends.
+  'bladeMm',
+  'sheathMm',
+  'shoots',
+  'leanDegrees',
+  'fallDegrees',
+  // Length of its stems or runners, mm; how many; side shoots of each.
+  'stemMm',
+  'stems',
+  'branches',
+  // Leaves of a rosette, or places on a stem at which leaves stand; leaves round each such place.
+  'leaves',
+  'whorl',
+  // Width of a blade, leaflet or lobe as a share of its length; lobes or leaflets a side; depth of cuts 0 to 1; teeth a side.
+  'leafWide',
+  'lobes',
+  'cut',
+  'teeth',
+  // How far tips of lobes are drawn back to the stalk, as a share of their reach; below 0 to the tip.
+  'sweep',
+] as const
+export type Proportion = (typeof proportions)[number]
+export const tintedParts = ['upper', 'lower', 'stem', 'base'] as const
+/** Colours of parts as CIELAB of D50, in daylight. */
+export type Tints = Partial<Record<(typeof tintedParts)[number], readonly [number, number, number]>>
+
+/** What a likeness is built by beside the coded states; low and high of each proportion. */
 export interface Likeness {
-  /** Length of grown blades and of their sheaths, mm. */
-  bladeMm?: [number, number]
-  sheathMm?: [number, number]
-  /** Shoots of a tuft. */
-  shoots?: [number, number]
-  /** Length of its stems or runners, mm. */
-  stemMm?: [number, number]
-  /** Leaves of a rosette. */
-  leaves?: [number, number]
+  ranges: Partial<Record<Proportion, [number, number]>>
+  tints: Tints
   sources: string[]
 }
 

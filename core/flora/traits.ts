@@ -1,4 +1,4 @@
-import { cellAt, type Likeness, type Plant, type Stage } from './flora.ts'
+import { cellAt, type Plant, type Proportion, type Stage, type Tints } from './flora.ts'
 import { shareOfWord } from './frequency.ts'
 
 /** States and sizes that a plant is drawn or built from; what is not known is left out. */
@@ -7,12 +7,17 @@ export interface Traits {
   /** Millimetres. */
   sizes: Record<string, number>
   /** Proportions that no character codes, where they are on file: millimetres or numbers. */
-  proportions?: Partial<Record<keyof Omit<Likeness, 'sources'>, number>>
+  proportions?: Partial<Record<Proportion, number>>
+  /** Colours, where they are on file. */
+  tints?: Tints
   /** A seedling: few leaves, no runners yet. */
   young?: boolean
   /** Mown or grazed: grass blades end where they were cut. */
   mown?: boolean
 }
+
+/** How far up the range of its stems a plant mostly is while nothing is in flower; a guess. */
+const BEFORE_FLOWERING = 0.35
 
 export const ageOf = (stage: Stage | undefined): Pick<Traits, 'young' | 'mown'> =>
   stage === 'seedling' ? { young: true } : stage === 'mown' ? { mown: true } : {}
@@ -21,8 +26,14 @@ export const ageOf = (stage: Stage | undefined): Pick<Traits, 'young' | 'mown'> 
 export function usualTraits(plant: Plant, stage: Stage): Traits {
   const traits: Traits = { states: { 'life.form': plant.form }, sizes: {}, ...ageOf(stage) }
   if (plant.likeness) {
-    const ranges = Object.entries(plant.likeness).filter((e): e is [string, [number, number]] => e[0] !== 'sources')
-    traits.proportions = Object.fromEntries(ranges.map(([k, [low, high]]) => [k, (low + high) / 2]))
+    const { ranges, tints } = plant.likeness
+    traits.proportions = Object.fromEntries(
+      Object.entries(ranges).map(([k, [low, high]]) => [
+        k,
+        low + (high - low) * (k === 'stemMm' ? BEFORE_FLOWERING : 0.5),
+      ]),
+    )
+    traits.tints = tints
   }
   for (const id of Object.keys(plant.characters)) {
     const cell = cellAt(plant, id, stage)

@@ -8,6 +8,8 @@ import { frameAt, grow, type Frame } from './spine.ts'
 import { add, times, turned, unit, type Vec } from './vec.ts'
 import { type Foot, coatOf, fuzz } from './leafLook.ts'
 import { partFoot, type Grown } from './leaves.ts'
+import { shaded } from './stalkedLeaf.ts'
+import type { Stamp } from './stamp.ts'
 
 const LEAFLETS: Record<string, { wide: number; outline: Outline; notch?: number }> = {
   round: { wide: 0.94, outline: oval(0.5, 0.6) },
@@ -26,7 +28,8 @@ const LEAFLET_TEETH: Record<string, NonNullable<Lamina['teeth']>> = {
 }
 
 /** One leaflet of a clover, medic or vetch. */
-export function addLeaflet(to: MeshBuilder, { foot, length, traits, random }: Grown): void {
+export function addLeaflet(to: MeshBuilder, { foot, length, traits: usual, random }: Grown): void {
+  const traits = shaded(usual, random)
   const { states } = traits
   const shape = LEAFLETS[states['leaflet.shape'] ?? 'egg'] ?? LEAFLETS['egg']!
   const coat = coatOf(traits)
@@ -77,7 +80,10 @@ export function addLeaflet(to: MeshBuilder, { foot, length, traits, random }: Gr
 }
 
 /** A compound leaf on its stalk. */
-export function addCompound(to: MeshBuilder, { foot, length, traits, random, stalk }: Grown & { stalk: number }): void {
+export function addCompound(
+  to: MeshBuilder,
+  { foot, length, traits, random, stalk, leaflet }: Omit<Grown, 'droop' | 'depth'> & { stalk: number; leaflet: Stamp },
+): void {
   const plan = traits.states['leaf.plan'] ?? 'three-palmate'
   const many = plan.startsWith('many')
   const spine = grow({
@@ -102,24 +108,20 @@ export function addCompound(to: MeshBuilder, { foot, length, traits, random, sta
     : { ...top, along: unit(add(times(top.along, 0.25), horizontal(top, random))), face: [0, 1, 0], side: top.side }
   const at = (f: Foot, degrees: number, long = length, lift = 0): void => {
     const dir = turned(unit([f.along[0], f.along[1] * 0.3, f.along[2]]), [0, 1, 0], (-degrees * Math.PI) / 180)
-    addLeaflet(to, {
+    leaflet(to, {
       foot: { at: f.at, along: unit(add(dir, [0, lift, 0])), face: [0, 1, 0] },
       length: round(random, long, 0.06),
-      traits,
-      random,
     })
   }
   if (many) {
     const pairs = 6
     for (let i = 0; i < pairs; i++)
       for (const s of [-1, 1])
-        addLeaflet(to, {
+        leaflet(to, {
           foot: partFoot(frameAt(spine, 0.28 + (0.7 * i) / (pairs - 1)), s * 68),
           length: round(random, length, 0.08),
-          traits,
-          random,
         })
-    if (plan === 'many-no-tendril') return addLeaflet(to, { foot: top, length, traits, random })
+    if (plan === 'many-no-tendril') return leaflet(to, { foot: top, length })
     for (const s of [-1, 1])
       addTube(
         to,

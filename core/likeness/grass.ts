@@ -1,15 +1,15 @@
 import type { Traits } from '../flora/traits.ts'
-import { lighter, mixed } from './colours.ts'
+import { lighter, mixed, type Lab } from './colours.ts'
 import { addFibres, addRoot, addRunner, round, type Random } from './ground.ts'
 import { addCollar, addHairs } from './collar.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { addBlade, addTube, tapers } from './ribbon.ts'
 import { frameAt, grow, type Frame } from './spine.ts'
 import { add, times, turned, unit, type Vec } from './vec.ts'
-import { HANGS, STANDS, type GrassLook, lookOf } from './grassLook.ts'
+import { type GrassLook, lookOf, stanceOf } from './grassLook.ts'
 
 /** A tuft of more is drawn with so many. */
-const MOST_SHOOTS = 36
+const MOST_SHOOTS = 64
 
 /** Where shoots stand, and how big each is. */
 function tillers(
@@ -49,7 +49,7 @@ function addShoot(
   random: Random,
 ): void {
   const { states, mown } = traits
-  const stand = STANDS[states['posture'] ?? 'upright'] ?? STANDS['upright']!
+  const stance = stanceOf(traits, look.width)
   const out: Vec = [Math.sin(around), 0, Math.cos(around)]
   const away = unit(add(times(out, Math.sin(lean)), [0, Math.cos(lean), 0]))
   const sheathLong = round(random, look.sheathLong * size, 0.16)
@@ -59,7 +59,7 @@ function addShoot(
     face: out,
     length: sheathLong,
     steps: 12,
-    droop: -stand.rise * Math.min(1, lean / Math.max(0.1, stand.lean)),
+    droop: -stance.rise * Math.min(1, lean / Math.max(0.1, stance.lean)),
   })
   const swell = states['base.form'] === 'swollen-bulb' ? 1.3 : states['base.form'] === 'club-shaped' ? 0.7 : 0
   const pinkVeins = states['base.colour'] === 'pink-veined'
@@ -78,29 +78,33 @@ function addShoot(
     gloss: 0.25,
   })
   addHairs(to, sheath, states['sheath.hairs'], look.radius, random)
-  const hang = HANGS[states['blade.posture'] ?? (look.width < 1.2 ? 'stiff-upright' : 'arching')] ?? HANGS['arching']!
   const leaves = traits.young ? 2 : look.width < 1.2 ? 2 : 3
   for (let k = 0; k < leaves; k++) {
     const newest = k === leaves - 1
     const collar = frameAt(sheath, newest ? 1 : 0.62 + 0.3 * (k / leaves))
     // Leaves stand in two ranks: each on the other side from the one before.
     const rank: Vec = turned(collar.face, collar.along, k % 2 ? Math.PI : 0)
-    const leave = newest ? hang.leave * 0.22 : round(random, hang.leave, 0.25)
+    const leave = newest ? stance.leave * 0.22 : round(random, stance.leave, 0.25)
     const dir = unit(add(times(collar.along, Math.cos(leave)), times(rank, Math.sin(leave))))
     const whole = grow({
       from: add(collar.at, times(rank, look.radius * 0.7)),
       along: dir,
       face: turned(collar.along, [0, 1, 0], 0),
       length: round(random, look.long * size * (newest ? 0.72 : 1 - 0.1 * k), 0.14),
-      steps: Math.max(12, Math.round(26 * to.detail)),
-      droop: newest ? hang.fall * 0.3 : round(random, hang.fall, 0.3),
+      steps: Math.max(look.width < 1.2 ? 10 : 12, Math.round((look.width < 1.2 ? 16 : 26) * to.detail)),
+      droop: newest ? stance.fall * 0.3 : round(random, stance.fall, 0.3),
       late: 0.7,
       twist: (random() - 0.5) * (look.width < 4 ? 1.6 : 0.7),
       floor: 1,
     })
     const { spine, cut } = mown ? cutAt(whole, collar.at[1] + CUT_ABOVE_COLLAR) : { spine: whole, cut: false }
+    // No two blades of a tuft have quite the same green; the lowest are the oldest.
+    const shade = (random() - 0.5) * 7
+    const aged = (green: Lab): Lab => mixed(lighter(green, shade), [64, -14, 42], newest ? 0 : 0.1 * random())
     addBlade(to, spine, {
       ...look.blade,
+      upper: aged(look.blade.upper),
+      lower: aged(look.blade.lower),
       width: look.width * (newest ? 0.85 : 1) * Math.sqrt(size),
       ...(cut ? { taper: tapers['cut']! } : {}),
     })
@@ -111,7 +115,7 @@ function addShoot(
 /** A grass, sedge or rush as it stands, from its traits. */
 export function addGrass(to: MeshBuilder, traits: Traits, random: Random): void {
   const look = lookOf(traits)
-  const stand = STANDS[traits.states['posture'] ?? 'upright'] ?? STANDS['upright']!
+  const stance = stanceOf(traits, look.width)
   const places = tillers(traits, look, random)
   for (const { foot, size, count } of places) {
     for (let i = 0; i < count; i++) {
@@ -124,7 +128,7 @@ export function addGrass(to: MeshBuilder, traits: Traits, random: Random): void 
         look,
         {
           foot: add(foot, [Math.sin(around) * spread, 0, Math.cos(around) * spread * 0.8]),
-          lean: count === 1 ? 0.04 : stand.lean * (0.25 + 0.75 * out) + random() * 0.12,
+          lean: count === 1 ? 0.04 : stance.lean * (0.25 + 0.75 * out) + random() * 0.12,
           around,
           size: size * (1 - 0.22 * out * random()),
         },
@@ -164,10 +168,13 @@ export function addGrass(to: MeshBuilder, traits: Traits, random: Random): void 
 
 /** Round leafless stems in a tuft, brown at their foot. */
 export function addRush(to: MeshBuilder, traits: Traits, random: Random): void {
-  const high = 380
-  for (let i = 0; i < 22; i++) {
+  const high = traits.proportions?.stemMm ?? 380
+  const many = Math.min(MOST_SHOOTS, Math.round(traits.proportions?.shoots ?? 22))
+  const thick = Math.min(1.25, 0.35 + high / 420)
+  const green: Lab = traits.tints?.upper ?? [42, -22, 26]
+  for (let i = 0; i < many; i++) {
     const around = 2.4 * i
-    const out = Math.sqrt(i / 22)
+    const out = Math.sqrt(i / many)
     const spine = grow({
       from: [Math.sin(around) * out * 14, 0, Math.cos(around) * out * 10 + 1],
       along: [Math.sin(around) * out * 0.28, 1, Math.cos(around) * out * 0.2],
@@ -177,11 +184,11 @@ export function addRush(to: MeshBuilder, traits: Traits, random: Random): void {
     })
     addTube(to, spine, {
       organ: 'stem',
-      radius: (t) => 1.25 * (1 - t) ** 0.35 + 0.05,
+      radius: (t) => thick * (1 - t) ** 0.35 + 0.05,
       colour: (t, a) =>
         mixed(
-          lighter([42, -22, 26], 2 * Math.cos(a * 12)),
-          t < 0.09 ? [30, 16, 14] : [48, -20, 26],
+          lighter(green, 2 * Math.cos(a * 12)),
+          t < 0.09 ? (traits.tints?.base ?? [30, 16, 14]) : lighter(green, 6),
           t < 0.09 ? 1 : t * 0.5,
         ),
       sides: 9,

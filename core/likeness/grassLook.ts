@@ -26,6 +26,24 @@ export const STANDS: Record<string, { lean: number; rise: number }> = {
   rosette: { lean: 1.3, rise: 0.1 },
 }
 
+const RADIANS = Math.PI / 180
+
+/** How shoots lean and how blades hang, by the proportions on file, else by what is coded. */
+export function stanceOf(
+  { states, proportions }: Traits,
+  width: number,
+): { lean: number; rise: number; leave: number; fall: number } {
+  const stand = STANDS[states['posture'] ?? 'upright'] ?? STANDS['upright']!
+  const hang = HANGS[states['blade.posture'] ?? (width < 1.2 ? 'stiff-upright' : 'arching')] ?? HANGS['arching']!
+  const [lean, fall] = [proportions?.leanDegrees, proportions?.fallDegrees]
+  return {
+    ...stand,
+    ...hang,
+    ...(lean === undefined ? {} : { lean: lean * RADIANS, rise: lean > 35 ? stand.rise : 0.05 }),
+    ...(fall === undefined ? {} : { fall: fall * RADIANS }),
+  }
+}
+
 export interface GrassLook {
   blade: Omit<Blade, 'width'>
   width: number
@@ -38,9 +56,9 @@ export interface GrassLook {
 }
 
 /** What the coded states of a grass make of its blades and sheaths. */
-export function lookOf({ states, sizes, young, proportions }: Traits): GrassLook {
+export function lookOf({ states, sizes, young, proportions, tints }: Traits): GrassLook {
   const width = sizes['blade.width'] ?? 4
-  const green = greens[states['blade.colour'] ?? ''] ?? MID_GREEN
+  const green = tints?.upper ?? greens[states['blade.colour'] ?? ''] ?? MID_GREEN
   const { each, least } = LENGTHS[states['blade.shape'] ?? 'long-narrow'] ?? LENGTHS['long-narrow']!
   const thread = width < 1.2
   const shining = states['blade.sheen']
@@ -56,13 +74,13 @@ export function lookOf({ states, sizes, young, proportions }: Traits): GrassLook
     sheathLong: (proportions?.sheathMm ?? Math.min(150, 16 + 9 * width)) * (young ? 0.6 : 1),
     radius: Math.max(0.55, 0.22 * width + 0.45) * (young ? 0.75 : 1),
     section: sections[states['stem.section'] ?? 'round'] ?? sections['round']!,
-    base: bases[states['base.colour'] ?? 'green-or-white'] ?? bases['green-or-white']!,
+    base: tints?.base ?? bases[states['base.colour'] ?? 'green-or-white'] ?? bases['green-or-white']!,
     green,
     blade: {
       taper: tapers[tip] ?? tapers['pointed']!,
       upper: shining === 'waxy' ? mixed(green, [72, -10, 2], 0.3) : green,
       // The back of most blades is a little paler and greyer.
-      lower: mixed(green, [58, -18, 24], 0.35),
+      lower: tints?.lower ?? mixed(green, [58, -18, 24], 0.35),
       // Threads are folded for good; a boat closes at its bow.
       fold: (t) =>
         (thread ? 1.25 : folded ? 0.42 : 0.2) + (tip === 'boat' && t > 0.86 ? ((t - 0.86) / 0.14) * 0.75 : 0),

@@ -11,31 +11,55 @@ export type Random = () => number
 export const round = (random: Random, middle: number, share: number): number =>
   middle * (1 + (random() * 2 - 1) * share)
 
-/** A block of soil behind the plant, cut straight down in front so that what is below can be seen. */
-export function addSoil(to: MeshBuilder, half: number, deep: number): void {
-  const n = 26
-  const at = (k: number) => (k / n) * 2 - 1
-  const bump = (x: number, z: number) => half * 0.035 * (spots((x / half) * 4 + 9, (z / half) * 4) - 0.5)
-  const crumbs = (r: number, c: number, base: Lab) => light(lighter(base, (hash(r, c, 3) - 0.5) * 9))
-  to.sheet(
-    Array.from({ length: n / 2 + 1 }, (_, r) =>
-      Array.from({ length: n + 1 }, (_u, c): Vec => {
-        const [x, z] = [at(c) * half, -((r / (n / 2)) * half)]
-        return [x, bump(x, z), z]
-      }),
-    ),
-    { organ: 'soil', gloss: 0, colour: (r, c) => crumbs(r, c, SOIL) },
-  )
-  to.sheet(
-    Array.from({ length: 15 }, (_, r) =>
-      Array.from({ length: n + 1 }, (_u, c): Vec => {
-        const x = at(c) * half
-        const y = -deep + (deep * r) / 14
-        return [x, r === 14 ? bump(x, 0) : y, r === 14 ? 0 : half * 0.02 * (hash(r, c) - 0.5)]
-      }),
-    ),
-    { organ: 'soil', gloss: 0, colour: (r, c) => crumbs(r + 40, c, lighter(SOIL, -4 + (r - 7) * 0.7)) },
-  )
+/**
+ * A block of soil under the plant. In front of the plant a wedge is cut out of it, so that what is below can be seen; where
+ * it has no front the whole of it is cut straight down.
+ *
+ * @param half millimetres to each side and behind
+ * @param deep millimetres down
+ * @param front millimetres before the plant
+ */
+export function addSoil(to: MeshBuilder, half: number, deep: number, front = 0): void {
+  const n = 22
+  const bump = (x: number, z: number) => half * 0.05 * (spots((x / half) * 4 + 9, (z / half) * 4) - 0.6)
+  const crumbs = (r: number, c: number, base: Lab) => light(lighter(base, (hash(r, c, 3) - 0.5) * 11))
+  const top = (corner: (r: number, c: number) => readonly [x: number, z: number], seed: number) =>
+    to.sheet(
+      Array.from({ length: n / 2 + 1 }, (_, r) =>
+        Array.from({ length: n + 1 }, (_u, c): Vec => {
+          const [x, z] = corner(r / (n / 2), c / n)
+          return [x, bump(x, z), z]
+        }),
+      ),
+      { organ: 'soil', gloss: 0, colour: (r, c) => crumbs(r + seed, c, lighter(SOIL, 7)) },
+    )
+  /** A wall straight down along a line, seen from the side on which the line goes to the right. */
+  const wall = (line: (t: number) => readonly [x: number, z: number], seed: number, shade = 0) =>
+    to.sheet(
+      Array.from({ length: 9 }, (_, r) =>
+        Array.from({ length: n + 1 }, (_u, c): Vec => {
+          const [x, z] = line(c / n)
+          return [x, r === 8 ? bump(x, z) : -deep + (deep * r) / 8, z]
+        }),
+      ),
+      { organ: 'soil', gloss: 0, colour: (r, c) => crumbs(r + seed, c, lighter(SOIL, shade - 2 + (r - 4) * 0.8)) },
+    )
+  top((r, c) => [(2 * c - 1) * half, -r * half], 0)
+  if (front === 0) return wall((t) => [(2 * t - 1) * half, 0], 40)
+  const [near, far] = [half * 0.07, half * 0.5]
+  const edge = (t: number) => near + (far - near) * t
+  for (const s of [-1, 1]) {
+    const side = (r: number, c: number): readonly [number, number] => {
+      const z = front * (1 - r)
+      const inner = edge(z / front)
+      return s < 0 ? [-half + (half - inner) * c, z] : [inner + (half - inner) * c, z]
+    }
+    top(side, 80 + s)
+    wall(s < 0 ? (t) => [-half + (half - far) * t, front] : (t) => [far + (half - far) * t, front], 120 + s)
+    // The faces of the wedge look at each other.
+    wall(s < 0 ? (t) => [-edge(1 - t), front * (1 - t)] : (t) => [edge(t), front * t], 160 + s, -5)
+  }
+  wall((t) => [(2 * t - 1) * near, 0], 200, -5)
 }
 
 const colourOf = ({ states }: Traits): Lab => rootColours[states['root.colour'] ?? 'pale'] ?? PALE_ROOT

@@ -27,6 +27,8 @@ export interface Lamina {
   notch?: number
   /** Side veins on each side; how much paler; how deep they lie, millimetres. */
   veins?: { count: number; paler: number; deep: number; along?: boolean }
+  /** How far the edge is drawn back to the stalk, as a share of its reach; below 0 to the tip. */
+  sweep?: number
   /** Waves of the edge, millimetres up. */
   wave?: number
   /** Changes the colour of the upper face at a share of the length and of the half width (-1 to 1). */
@@ -65,6 +67,7 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
     fold = 0,
     veins,
     wave = 0,
+    sweep = 0,
     mark,
     organ = 'leaf',
     gloss = [0.25, 0.15],
@@ -90,7 +93,8 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
           wave * u * u * Math.sin(t * 26 + (u > 0 ? 1.7 : 0)) -
           (veins ? veins.deep * onVein(t, u, veins) : 0) +
           lift
-        return add(f.at, add(times(f.side, u * half * Math.cos(fold)), times(f.face, up)))
+        const out = add(times(f.side, u * half * Math.cos(fold)), times(f.face, up))
+        return add(f.at, sweep === 0 ? out : add(out, times(f.along, -sweep * half * u * u)))
       })
     })
   const tint = (base: Lab, paler: number, marked: boolean) => (r: number, c: number) => {

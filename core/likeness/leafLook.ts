@@ -7,7 +7,7 @@ import type { MeshBuilder } from './mesh.ts'
 import { hash } from './noise.ts'
 import { addTube } from './ribbon.ts'
 import { frameAt, grow, type Frame } from './spine.ts'
-import { add, times, unit } from './vec.ts'
+import { add, sub, times, unit } from './vec.ts'
 
 /** Foot of a leaf's blade, the way it goes and where its upper face looks. */
 export type Foot = Pick<Frame, 'at' | 'along' | 'face'>
@@ -30,7 +30,9 @@ export const SIMPLE: Record<string, { wide: number; outline: Outline }> = {
     outline: (t) => Math.sqrt(Math.max(0, 1 - (2 * Math.min(1, t * 0.94 + 0.06) - 1) ** 2)),
   },
   'scale-like': { wide: 0.5, outline: oval(0.35) },
-  linear: { wide: 0.06, outline: (t) => Math.min(1, 9 * t) * Math.min(1, 6 * (1 - t)) },
+  linear: { wide: 0.12, outline: (t) => Math.min(1, 9 * t) * Math.min(1, 6 * (1 - t)) },
+  // Last parts of a fern-like leaf.
+  segment: { wide: 0.4, outline: oval(0.45) },
   wedge: {
     wide: 0.6,
     outline: (t) => Math.min(1, t * 1.35) ** 0.9 * (t > 0.9 ? Math.sqrt(Math.max(0, 1 - ((t - 0.9) / 0.1) ** 2)) : 1),
@@ -50,16 +52,22 @@ export const TEETH: Record<string, NonNullable<Lamina['teeth']>> = {
 
 /** Lobes of a blade in one piece, their lower edges square or pointing back: how many a side and how deep. */
 export const lobed =
-  (count: number, deep: number, base: Outline): Outline =>
-  (t) =>
-    base(t) * (t > 0.86 ? 1 : 1 - deep * ((t * 1.163 * count) % 1) ** 1.3)
+  (count: number, deep: number, base: Outline, rounded = false): Outline =>
+  (t) => {
+    const phase = (t * 1.163 * count) % 1
+    return base(t) * (t > 0.86 ? 1 : 1 - deep * (rounded ? 0.5 + 0.5 * Math.cos(2 * Math.PI * phase) : phase ** 1.3))
+  }
 
 /** Faces, gloss and marks of a leaf by how it is coded. */
-export function coatOf({ states }: Traits): Pick<Lamina, 'upper' | 'lower' | 'gloss' | 'mark' | 'veins' | 'wave'> {
+export function coatOf({
+  states,
+  tints,
+}: Traits): Pick<Lamina, 'upper' | 'lower' | 'gloss' | 'mark' | 'veins' | 'wave'> {
   const coat = states['leaf.coat']
   const green = greens[states['blade.colour'] ?? ''] ?? MID_GREEN
   const upper: Lab =
-    coat === 'silver-grey'
+    tints?.upper ??
+    (coat === 'silver-grey'
       ? [66, -8, 10]
       : coat === 'woolly-both'
         ? SILVER
@@ -67,15 +75,16 @@ export function coatOf({ states }: Traits): Pick<Lamina, 'upper' | 'lower' | 'gl
           ? [56, -16, 4]
           : coat === 'shiny'
             ? [40, -30, 30]
-            : green
+            : green)
   const lower: Lab =
-    coat === 'purple-beneath'
+    tints?.lower ??
+    (coat === 'purple-beneath'
       ? [40, 22, 0]
       : coat === 'woolly-under' || coat === 'woolly-both'
         ? [84, -2, 5]
         : coat === 'silver-grey'
           ? [76, -4, 6]
-          : mixed(upper, [62, -16, 22], 0.45)
+          : mixed(upper, [62, -16, 22], 0.45))
   const shape = states['leaf.veins']
   const veins: Lamina['veins'] =
     shape === 'parallel-strong' || shape === 'curving-to-tip' || shape === 'three-main'
@@ -132,7 +141,11 @@ export function fuzz(
 ): void {
   const coat = FUZZ[states['hairs.upper'] ?? '']
   if (!coat) return
-  for (let i = 0; i < coat.count; i++) {
+  // A small leaf has no room for all of them.
+  const count = Math.round(
+    coat.count * Math.min(1, to.detail * 1.3) * Math.min(1, Math.hypot(...sub(spine.at(-1)!.at, spine[0]!.at)) / 40),
+  )
+  for (let i = 0; i < count; i++) {
     const t = 0.06 + 0.88 * random()
     const f = frameAt(spine, t)
     const u = random() * 2 - 1

@@ -4,9 +4,11 @@ import { round, type Random } from './ground.ts'
 import { addLamina, oval, type Lamina, type Outline } from './lamina.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { addTube } from './ribbon.ts'
+import { stamps } from './stamp.ts'
 import { frameAt, grow, type Frame } from './spine.ts'
 import { turned } from './vec.ts'
 import { type Foot, SIMPLE, TEETH, lobed, coatOf, fuzz, spines } from './leafLook.ts'
+import { addPalmate, type Lobe } from './palmate.ts'
 
 /** A part of a leaf as a leaf of its own: its foot on a rachis, and the way it points, in the plane of the leaf. */
 export const partFoot = (f: Frame, degrees: number): Foot => ({
@@ -25,13 +27,22 @@ export interface Grown {
   depth?: number
 }
 
+/** Outline of the leaflets of a paired leaf. */
+const LEAFLET = 'egg-widest-middle'
+
+/** Edges of leaves whose lobes are round. */
+const ROUNDED = new Set(['entire', 'scalloped', 'wavy-curled'])
+
 /** Millimetres under which a part of a leaf is drawn uncut. */
 const SMALLEST_CUT = 14
+/** Millimetres under which a whole leaf is built more coarsely: a stem has many of them. */
+const SMALL_LEAF = 32
+const TINY_LEAF = 20
 
 /** A broad leaf's blade, whole or cut, from its foot. */
 export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
   const { foot, length, traits, random, droop = 0.5, depth = 0 } = grown
-  const { states } = traits
+  const { states, proportions = {} } = traits
   const coded = states['leaf.outline'] ?? 'egg-widest-middle'
   // A part so small shows no cuts of its own.
   const outline = depth > 0 && length < SMALLEST_CUT && !(coded in SIMPLE) ? 'linear' : coded
@@ -48,14 +59,33 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
   })
   const simple = (wide: number, shape: Outline, more: Partial<Lamina> = {}) => {
     const width = length * wide
-    const teeth = TEETH[states['leaf.margin'] ?? '']
+    const kind = TEETH[states['leaf.margin'] ?? '']
+    const teeth =
+      kind && states['leaf.margin'] !== 'lobe-ends'
+        ? {
+            ...kind,
+            count: Math.round(proportions.teeth ?? kind.count),
+            depth: outline === 'lobed' ? kind.depth : (proportions.cut ?? kind.depth),
+          }
+        : kind
     addLamina(to, spine, {
       ...coat,
       width,
       outline: shape,
       fold: 0.14,
-      ...(teeth && (depth === 0 || states['leaf.margin'] === 'lobe-ends') ? { teeth } : {}),
+      ...(teeth && depth < 2 ? { teeth } : {}),
       ...(depth > 1 ? { thin: true } : {}),
+      // Leaves with spines are never flat.
+      wave: states['leaf.margin'] === 'spiny' && depth === 0 ? width * 0.09 : Math.min(coat.wave ?? 0, width * 0.05),
+      ...(depth === 0 && proportions.sweep !== undefined ? { sweep: proportions.sweep } : {}),
+      ...(depth === 0 && length < SMALL_LEAF
+        ? {
+            fine: [
+              teeth ? Math.min(40, teeth.count * 4) : length < TINY_LEAF ? 8 : 12,
+              length < TINY_LEAF ? 5 : 7,
+            ] as const,
+          }
+        : {}),
       ...(depth > 0 ? { fine: depth > 1 ? ([6, 3] as const) : teeth ? ([18, 7] as const) : ([10, 5] as const) } : {}),
       ...more,
     })
@@ -74,26 +104,30 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
     })
   const leafOf = (name: string): Traits => ({
     ...traits,
+    // Leaflets have their own proportions on file, other parts of a leaf those of such parts.
+    proportions: name === LEAFLET ? proportions : {},
     states: {
       ...states,
       'leaf.outline': name,
-      'leaf.margin': name === 'wedge' ? 'lobe-ends' : 'entire',
+      'leaf.margin': name === 'wedge' ? 'lobe-ends' : name === LEAFLET ? (states['leaf.margin'] ?? 'entire') : 'entire',
       'leaf.mark': 'none',
     },
   })
   const pairs = (count: number, from: number, degrees: number, share: (t: number) => number, name: string) => {
     const many = Math.max(3, Math.round(count * Math.min(1, to.detail + 0.25)))
+    const longest = Math.max(...[0, 0.25, 0.5, 0.75].map((x) => share(from + (1 - from) * x)))
+    const part = stamps(
+      to.detail,
+      length * longest,
+      (one, place) =>
+        addLeafBlade(one, { ...place, traits: leafOf(name), random, droop: droop * 0.5, depth: depth + 1 }),
+      random,
+      2,
+    )
     for (let i = 0; i < many; i++) {
       const t = from + ((1 - from) * i) / many
       for (const s of [-1, 1])
-        addLeafBlade(to, {
-          foot: partFoot(frameAt(spine, t), s * degrees),
-          length: round(random, length * share(t), 0.06),
-          traits: leafOf(name),
-          random,
-          droop: droop * 0.5,
-          depth: depth + 1,
-        })
+        part(to, { foot: partFoot(frameAt(spine, t), s * degrees), length: round(random, length * share(t), 0.06) })
     }
   }
   const end = (share: number, name: string) =>
@@ -128,64 +162,116 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       })
     }
   }
+  const lobes = Math.round(proportions.lobes ?? 5)
+  /** Length of the longest lobe for that of the leaf, so that it comes out as wide as it is said to be. */
+  const reach = (usual: number) =>
+    proportions.leafWide === undefined ? usual : proportions.leafWide / 2 / Math.sin(1.05)
+  const palm = (parts: readonly Lobe[], cut: number, point: number) => {
+    const kind = TEETH[states['leaf.margin'] ?? '']
+    addPalmate(to, frameAt(spine, 0), {
+      ...coat,
+      // Lobes behind the stalk are part of the blade's length.
+      length: length / (1 + 0.65 * Math.max(0, ...parts.map(([a, far]) => -Math.cos((a * Math.PI) / 180) * far))),
+      lobes: parts,
+      cut: proportions.cut ?? cut,
+      point,
+      teeth: kind && {
+        count: Math.max(2, Math.round((proportions.teeth ?? kind.count) / 2)),
+        depth: Math.min(0.16, kind.depth * 0.5),
+      },
+      hang: length * 0.12 * droop,
+    })
+  }
   switch (outline) {
     case 'lobed':
-      return simple(0.34, lobed(5, 0.72, oval(0.66, 0.7)), { fine: [52, 9] })
-    case 'pinnate-cut':
-      rib(length * 0.012)
+      return simple(
+        proportions.leafWide ?? 0.34,
+        lobed(lobes, proportions.cut ?? 0.72, oval(0.66, 0.7), ROUNDED.has(states['leaf.margin'] ?? 'entire')),
+        {
+          fine: [Math.max(30, lobes * 10), 9],
+        },
+      )
+    case 'pinnate-cut': {
+      rib(length * (depth > 0 ? 0.018 : 0.012))
       if (depth > 0) {
-        pairs(5, 0.18, 58, (t) => 0.3 * Math.sin(Math.PI * Math.min(1, 0.25 + t * 0.75)), 'linear')
+        pairs(6, 0.1, 52, (t) => 0.34 * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)), 'segment')
         return end(0.26, 'narrow-lance')
       }
       // A wing along the middle, lobes that widen to ragged ends, the last one the broadest.
-      simple(0.13, oval(0.6), { fine: [16, 5] })
-      pairs(5, 0.2, 62, (t) => 0.27 * Math.sin(Math.PI * Math.min(1, 0.2 + t * 0.72)), 'wedge')
-      return end(0.3, 'wedge')
-    case 'fern-like':
+      const wide = reach(0.27)
+      simple(0.13 + 0.25 * (1 - (proportions.cut ?? 1)), oval(0.6), { fine: [16, 5] })
+      pairs(lobes, 0.2, 62, (t) => wide * Math.sin(Math.PI * Math.min(1, 0.2 + t * 0.72)), 'wedge')
+      return end(wide * 1.1, 'wedge')
+    }
+    case 'fern-like': {
+      const wide = reach(0.34)
       rib(length * 0.01)
-      pairs(depth === 0 ? 9 : 4, 0.2, 62, (t) => 0.34 * (1.05 - t), depth === 0 ? 'pinnate-cut' : 'narrow-lance')
+      pairs(
+        depth === 0 ? Math.round(proportions.lobes ?? 9) : 4,
+        0.2,
+        62,
+        (t) => (depth === 0 ? wide : 0.34) * (1.05 - t),
+        depth === 0 ? 'pinnate-cut' : 'narrow-lance',
+      )
       return end(0.12, 'narrow-lance')
-    case 'feathery':
+    }
+    case 'feathery': {
+      const wide = depth === 0 ? reach(0.36) : 0.3
       rib(length * 0.008)
       pairs(
-        depth === 0 ? 8 : 5,
+        depth === 0 ? Math.round(proportions.lobes ?? 8) : 7,
         0.16,
         55,
-        (t) => (depth === 0 ? 0.36 : 0.3) * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)),
+        (t) => wide * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)),
         depth === 0 ? 'feathery' : 'linear',
       )
       return end(0.12, 'linear')
-    case 'paired-leaflets':
+    }
+    case 'paired-leaflets': {
+      const each = Math.min(0.4, Math.max(0.12, 1.15 / (lobes + 1)))
       rib(length * 0.01)
-      pairs(5, 0.22, 66, () => 0.24, 'egg-widest-middle')
-      return end(0.24, 'egg-widest-middle')
+      pairs(lobes, 0.22, 66, () => each, LEAFLET)
+      return end(each, LEAFLET)
+    }
     case 'three-to-five-lobed':
-      return fan(
+      return palm(
         [
-          [-78, 0.6],
-          [78, 0.6],
-          [-40, 0.86],
-          [40, 0.86],
-          [0, 1],
+          [-82, 0.58, 36],
+          [-41, 0.86, 34],
+          [0, 1, 32],
+          [41, 0.86, 34],
+          [82, 0.58, 36],
         ],
-        0.66,
-        oval(0.55),
-        false,
+        0.55,
+        0.9,
       )
     case 'palmate-cut':
-      return fan(
+      return palm(
         [
-          [-100, 0.6],
-          [100, 0.6],
-          [-62, 0.84],
-          [62, 0.84],
-          [-28, 0.96],
-          [28, 0.96],
-          [0, 1],
+          [-104, 0.62, 24],
+          [-66, 0.84, 22],
+          [-31, 0.95, 21],
+          [0, 1, 20],
+          [31, 0.95, 21],
+          [66, 0.84, 22],
+          [104, 0.62, 24],
         ],
-        0.3,
-        oval(0.62),
-        true,
+        0.8,
+        0.7,
+      )
+    case 'round-kidney':
+      return palm(
+        [
+          [-132, 0.8, 30],
+          [-88, 0.92, 26],
+          [-44, 0.98, 26],
+          [0, 1, 26],
+          [44, 0.98, 26],
+          [88, 0.92, 26],
+          [132, 0.8, 30],
+        ],
+        0.12,
+        0.2,
       )
     case 'fingered':
       return fan(
@@ -196,7 +282,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
           [44, 0.92],
           [0, 1],
         ],
-        0.34,
+        proportions.leafWide ?? 0.34,
         oval(0.6),
         false,
       )
@@ -207,13 +293,13 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
           [70, 0.86],
           [0, 1],
         ],
-        0.72,
+        proportions.leafWide ?? 0.72,
         oval(0.52),
         false,
       )
     default: {
       const known = SIMPLE[outline] ?? SIMPLE['egg-widest-middle']!
-      return simple(known.wide, known.outline)
+      return simple(proportions.leafWide ?? known.wide, known.outline)
     }
   }
 }

@@ -1,3 +1,4 @@
+import type { Frame } from './spine.ts'
 import type { Vec } from './vec.ts'
 
 /** What a triangle belongs to: what a lens is held over, what a gesture works on. */
@@ -32,7 +33,7 @@ export type Rgb = readonly [number, number, number]
 
 /** Puts a mesh together from sheets of corners in rows and columns. */
 export class MeshBuilder {
-  private readonly positions: number[] = []
+  readonly positions: number[] = []
   private readonly normals: number[] = []
   private readonly colours: number[] = []
   private readonly gloss: number[] = []
@@ -50,6 +51,10 @@ export class MeshBuilder {
 
   get corners(): number {
     return this.organ.length
+  }
+  /** Lowest and highest corner so far, millimetres. */
+  bounds(): { low: Vec; high: Vec } {
+    return boundsOf(this)
   }
   get triangles(): number {
     return this.indices.length / 3
@@ -70,33 +75,42 @@ export class MeshBuilder {
     const first = this.corners
     const index = organs.indexOf(look.organ)
     const { gloss = 0.2, close = false } = look
-    const flat = rows.flat()
-    const sums = new Float64Array(3 * flat.length)
+    const count = rows.length * wide
+    const at = new Float64Array(3 * count)
+    rows.forEach((row, r) => row.forEach((p, c) => at.set(p, 3 * (r * wide + c))))
+    const sums = new Float64Array(3 * count)
     const triangle = (a: number, b: number, d: number) => {
-      const [p, q, r] = [flat[a]!, flat[b]!, flat[d]!]
-      const [ux, uy, uz] = [q[0] - p[0], q[1] - p[1], q[2] - p[2]]
-      const [vx, vy, vz] = [r[0] - p[0], r[1] - p[1], r[2] - p[2]]
-      const [x, y, z] = [uy * vz - uz * vy, uz * vx - ux * vz, ux * vy - uy * vx]
+      const [p, q, r] = [3 * a, 3 * b, 3 * d]
+      const ux = at[q]! - at[p]!
+      const uy = at[q + 1]! - at[p + 1]!
+      const uz = at[q + 2]! - at[p + 2]!
+      const vx = at[r]! - at[p]!
+      const vy = at[r + 1]! - at[p + 1]!
+      const vz = at[r + 2]! - at[p + 2]!
+      const x = uy * vz - uz * vy
+      const y = uz * vx - ux * vz
+      const z = ux * vy - uy * vx
       // A sheet that runs into a point has triangles without a face.
       if (x === 0 && y === 0 && z === 0) return
       this.indices.push(first + a, first + b, first + d)
-      for (const k of [a, b, d]) {
-        sums[3 * k]! += x
-        sums[3 * k + 1]! += y
-        sums[3 * k + 2]! += z
+      for (let k = p, i = 0; i < 3; k = i === 0 ? q : r, i++) {
+        sums[k]! += x
+        sums[k + 1]! += y
+        sums[k + 2]! += z
       }
     }
     for (let r = 0; r + 1 < rows.length; r++)
       for (let c = 0; c < (close ? wide : wide - 1); c++) {
-        const right = close ? (c + 1) % wide : c + 1
+        const right = close && c + 1 === wide ? 0 : c + 1
         triangle(r * wide + c, r * wide + right, (r + 1) * wide + c)
         triangle(r * wide + right, (r + 1) * wide + right, (r + 1) * wide + c)
       }
-    for (let k = 0; k < flat.length; k++) {
-      const p = flat[k]!
-      const [x, y, z] = [sums[3 * k]!, sums[3 * k + 1]!, sums[3 * k + 2]!]
-      const l = Math.hypot(x, y, z)
-      this.positions.push(p[0], p[1], p[2])
+    for (let k = 0; k < count; k++) {
+      const x = sums[3 * k]!
+      const y = sums[3 * k + 1]!
+      const z = sums[3 * k + 2]!
+      const l = Math.sqrt(x * x + y * y + z * z)
+      this.positions.push(at[3 * k]!, at[3 * k + 1]!, at[3 * k + 2]!)
       if (l < 1e-12) this.normals.push(0, 1, 0)
       else this.normals.push(x / l, y / l, z / l)
       const [red, green, blue] = look.colour(Math.floor(k / wide), k % wide)
@@ -104,6 +118,32 @@ export class MeshBuilder {
       this.gloss.push(gloss)
       this.organ.push(index)
     }
+  }
+
+  /**
+   * Another builder's sheets, turned from its z and y to a frame's direction and face, and scaled.
+   *
+   * @param light factor of its colours
+   */
+  copy(from: MeshBuilder, { at, along, face, side }: Frame, scale: number, light: number): void {
+    if (this.triangles > this.most) return
+    const first = this.corners
+    const turn = (list: number[], source: readonly number[], i: number, size: number, [ox, oy, oz]: Vec) => {
+      const [x, y, z] = [-source[i]! * size, source[i + 1]! * size, source[i + 2]! * size]
+      list.push(
+        ox + x * side[0] + y * face[0] + z * along[0],
+        oy + x * side[1] + y * face[1] + z * along[1],
+        oz + x * side[2] + y * face[2] + z * along[2],
+      )
+    }
+    for (let i = 0; i < from.positions.length; i += 3) {
+      turn(this.positions, from.positions, i, scale, at)
+      turn(this.normals, from.normals, i, 1, [0, 0, 0])
+    }
+    for (const c of from.colours) this.colours.push(Math.min(1, c * light))
+    for (const g of from.gloss) this.gloss.push(g)
+    for (const o of from.organ) this.organ.push(o)
+    for (const i of from.indices) this.indices.push(first + i)
   }
 
   mesh(): Mesh {
@@ -119,12 +159,14 @@ export class MeshBuilder {
 }
 
 /** Lowest and highest corner, millimetres. */
-export function boundsOf({ positions }: Pick<Mesh, 'positions'>): { low: Vec; high: Vec } {
+export function boundsOf({ positions }: { positions: ArrayLike<number> }): { low: Vec; high: Vec } {
   const low: [number, number, number] = [Infinity, Infinity, Infinity]
   const high: [number, number, number] = [-Infinity, -Infinity, -Infinity]
-  for (let i = 0; i < positions.length; i++) {
-    low[i % 3] = Math.min(low[i % 3]!, positions[i]!)
-    high[i % 3] = Math.max(high[i % 3]!, positions[i]!)
-  }
+  for (let i = 0; i < positions.length; i += 3)
+    for (let k = 0; k < 3; k++) {
+      const x = positions[i + k]!
+      if (x < low[k]!) low[k] = x
+      if (x > high[k]!) high[k] = x
+    }
   return { low, high }
 }

@@ -1,15 +1,19 @@
 import { randomLcg } from 'd3-random'
 import type { LifeForm, Plant, Stage } from '../flora/flora.ts'
 import { usualTraits, type Traits } from '../flora/traits.ts'
-import { addHerb, addLegume, addShrub } from './broad.ts'
 import { addGrass, addRush } from './grass.ts'
 import { addSoil, type Random } from './ground.ts'
-import { boundsOf, MeshBuilder, type Mesh } from './mesh.ts'
+import { addHerb } from './herb.ts'
+import { addLegume } from './legume.ts'
+import { MeshBuilder, type Mesh } from './mesh.ts'
+import { shadeWithin } from './occlusion.ts'
+import { addShrub } from './shrub.ts'
 import type { Vec } from './vec.ts'
 
 const makers: Record<LifeForm, (to: MeshBuilder, traits: Traits, random: Random) => void> = {
   grass: addGrass,
-  sedge: addGrass,
+  // Some sedges have no blades, only stems.
+  sedge: (to, traits, random) => (traits.sizes['blade.width'] === undefined ? addRush : addGrass)(to, traits, random),
   rush: addRush,
   legume: addLegume,
   forb: addHerb,
@@ -17,7 +21,11 @@ const makers: Record<LifeForm, (to: MeshBuilder, traits: Traits, random: Random)
 }
 
 /** A plant of many leaves is built the coarser, so that a phone can turn it. */
-const MOST_TRIANGLES = 112_000
+const MOST_TRIANGLES = 64_000
+const ABSOLUTE_MOST = 112_000
+const COARSE = 0.25
+/** Triangles grow less than with the square of the detail: stems and hairs are not cut more finely. */
+const GROWTH = 0.62
 
 export interface Specimen {
   mesh: Mesh
@@ -37,22 +45,27 @@ export interface Specimen {
 export function specimenOf(form: LifeForm, traits: Traits, random: Random): Specimen {
   const seed = random()
   const build = (detail: number): MeshBuilder => {
-    const to = new MeshBuilder(detail, 2 * MOST_TRIANGLES)
+    const to = new MeshBuilder(detail, 2 * ABSOLUTE_MOST)
     makers[form](to, traits, randomLcg(seed))
     return to
   }
-  let plant = build(1)
-  for (let detail = 1; plant.triangles > MOST_TRIANGLES && detail > 0.2;) {
-    detail *= Math.min(0.85, Math.sqrt(MOST_TRIANGLES / plant.triangles))
-    plant = build(detail)
-  }
-  const { low, high } = boundsOf(plant.mesh())
+  // A coarse first try tells how finely it can be built.
+  const coarse = build(COARSE)
+  let detail = Math.min(1, COARSE * (MOST_TRIANGLES / Math.max(1, coarse.triangles)) ** GROWTH)
+  let plant = detail <= COARSE ? coarse : build(detail)
+  for (; plant.triangles > ABSOLUTE_MOST && detail > 0.1; plant = build(detail)) detail *= 0.7
+  const { low, high } = plant.bounds()
   const wide = Math.max(20, -low[0], high[0])
   // As much soil as shows how it is rooted, and no more than the plant above can carry.
-  const deep = Math.max(8, Math.min(-low[1] + 4, 0.55 * Math.max(high[1], wide)))
-  const plantTriangles = plant.triangles
-  addSoil(plant, Math.max(16, Math.min(wide * 0.5, 110)), deep)
-  return { mesh: plant.mesh(), low, high, plantTriangles }
+  const deep = Math.max(8, Math.min(-low[1] + 4, 0.4 * Math.max(high[1], wide)))
+  const { triangles: plantTriangles, corners } = plant
+  // What lies on the ground needs ground to lie on.
+  const lies = high[1] < 0.75 * wide
+  const half = Math.max(16, Math.min(wide * (lies ? 0.6 : 0.42), lies ? 400 : 110))
+  addSoil(plant, half, lies ? Math.min(deep, half * 0.5) : deep, lies ? half * 0.62 : 0)
+  const mesh = plant.mesh()
+  shadeWithin(mesh, corners)
+  return { mesh, low, high, plantTriangles }
 }
 
 /** A plant of the book as it mostly looks at a stage. */

@@ -13,9 +13,15 @@ import { add, times, turned, unit, type Vec } from './vec.ts'
 export const GOLDEN = 2.399963
 
 /** A stem with its ribs, marks, prickles and hairs. */
-export function addStem(to: MeshBuilder, spine: Frame[], thick: number, { states }: Traits, random: Random): void {
+export function addStem(
+  to: MeshBuilder,
+  spine: Frame[],
+  thick: number,
+  { states, tints }: Traits,
+  random: Random,
+): void {
   const marks = states['stem.marks']
-  const green: Lab = [50, -24, 32]
+  const green: Lab = tints?.stem ?? [50, -24, 32]
   const ribs = states['stem.ridges'] === 'ridged' ? 9 : 0
   const section = sections[states['stem.section'] ?? 'round'] ?? sections['round']!
   const colour = (t: number, a: number): Lab => {
@@ -82,22 +88,24 @@ export const upright = (around: number, off: number): Vec => [
 ]
 
 /** Stems from one crown, or runners along the ground, by how it spreads and stands. */
-export function stemsOf({ states, young }: Traits, high: number, random: Random): Frame[][] {
+export function stemsOf({ states, young, proportions }: Traits, high: number, random: Random): Frame[][] {
   if (young) return [grow({ from: [0, 0, 1], along: [0.04, 1, 0.06], length: high * 0.3, steps: 10 })]
   const habit = states['habit'] ?? 'single-crown'
   const flat = states['posture'] === 'flat'
   if (habit === 'stolon' || habit === 'runner-not-rooting')
-    return [0.2, 2.2, -1.9].map((a) =>
-      grow({
-        from: [0, 2, 2],
-        along: [Math.cos(a), 0.03, Math.abs(Math.sin(a)) * 0.5 + 0.05],
-        length: round(random, high, 0.2),
-        steps: 22,
-        floor: 1.6,
-        twist: random(),
-      }),
-    )
-  const count = habit === 'single-crown' && !states['leaf.plan'] ? 1 : flat ? 5 : 4
+    return [0.3, 2.4, -1.7, 1.2, -0.6, -2.6, 0.75, 1.9]
+      .slice(0, Math.max(3, Math.round(proportions?.stems ?? 3)))
+      .map((a) =>
+        grow({
+          from: [0, 2, 2],
+          along: [Math.cos(a), 0.03, Math.sin(a) * 0.75 + 0.15],
+          length: round(random, high, 0.2),
+          steps: 22,
+          floor: 1.6,
+          twist: random(),
+        }),
+      )
+  const count = Math.round(proportions?.stems ?? (habit === 'single-crown' && !states['leaf.plan'] ? 1 : flat ? 5 : 4))
   return Array.from({ length: count }, (_, i) => {
     const around = GOLDEN * i + random()
     const off = count === 1 ? 0.04 : flat ? 1.35 : states['posture'] === 'bent-then-rising' ? 0.9 : 0.24

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import Papa from 'papaparse'
 import type { Cultivar } from '@/core/naming/groupKey.ts'
@@ -52,6 +52,14 @@ function checkAgainstList(plant: Plant, file: string, list: Map<string, TaxonRow
     }))
 }
 
+/** Names of the pictures that were made of the plants, by plant and stage; a book without any is whole. */
+function readPlates(folder: string): Record<string, NonNullable<Plant['plates']>> {
+  const file = join(folder, 'plates.json')
+  return existsSync(file)
+    ? (JSON.parse(readFileSync(file, 'utf8')) as Record<string, NonNullable<Plant['plates']>>)
+    : {}
+}
+
 const CULTIVARS = 'subterranean-cultivars.yaml'
 
 /** Cultivars of subterranean clover for the group key. */
@@ -67,6 +75,7 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
   const rows = Papa.parse<TaxonRow>(readFileSync(join(folder, 'taxa.csv'), 'utf8').trim(), {
     header: true,
   }).data
+  const plates = readPlates(folder)
   const list = new Map(rows.map((r) => [r.id, r]))
   const order = new Map(rows.map((r, i) => [r.id, i]))
   const plants: Plant[] = []
@@ -75,7 +84,8 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
     problems.push(...read.problems)
     if (!read.plant) continue
     problems.push(...checkAgainstList(read.plant, file, list))
-    plants.push(read.plant)
+    const pictures = plates[read.plant.id]
+    plants.push(pictures ? { ...read.plant, plates: pictures } : read.plant)
   }
   const ids = new Set(plants.map((p) => p.id))
   for (const plant of plants)

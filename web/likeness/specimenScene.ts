@@ -35,12 +35,22 @@ export function firstLook({ low, high }: Pick<Specimen, 'low' | 'high'>): Look {
   const flat = high[1] / Math.max(1, high[0] - low[0])
   return {
     yaw: 0.25,
-    pitch: Math.min(0.75, Math.max(0.24, 0.78 - 0.6 * flat)),
+    pitch: Math.min(0.75, Math.max(0.34, 0.85 - 0.5 * flat)),
     zoom: 1,
     height: 0.45,
     light: 'sun',
     pulled: false,
   }
+}
+
+const SAMPLES = 3000
+/** Some of the corners, spread over all of them. */
+function sampled(positions: Float32Array): Vector3[] {
+  const every = Math.max(1, Math.floor(positions.length / 3 / SAMPLES))
+  const out: Vector3[] = []
+  for (let i = 0; 3 * i < positions.length; i += every)
+    out.push(new Vector3(positions[3 * i], positions[3 * i + 1], positions[3 * i + 2]))
+  return out
 }
 
 /** Gloss is told for each corner; leaves let some light through. */
@@ -70,6 +80,8 @@ function leafMaterial(through: { value: number }): MeshStandardMaterial {
 export const LENS = 10
 
 export interface SpecimenScene {
+  /** How much of the plant's own height the picture last drawn takes in, millimetres. */
+  millimetresHigh: () => number
   draw: (look: Look) => void
   /** Ten times nearer, what lies under a place of the picture (shares of its width and height), onto another canvas. */
   lens: (look: Look, at: readonly [number, number], onto: HTMLCanvasElement) => void
@@ -98,13 +110,13 @@ export function specimenScene(
   geometry.setAttribute('color', new BufferAttribute(mesh.colours, 3))
   geometry.setAttribute('gloss', new BufferAttribute(mesh.gloss, 1))
   geometry.setIndex(new BufferAttribute(mesh.indices, 1))
-  const through = { value: 0.35 }
+  const through = { value: 0.45 }
   const material = leafMaterial(through)
   const plant = new Shape(geometry, material)
   plant.castShadow = plant.receiveShadow = shadows
   scene.add(plant)
-  const sky = new HemisphereLight(new Color(0.86, 0.93, 1), new Color(0.34, 0.3, 0.22), 1.5)
-  const sun = new DirectionalLight(new Color(1, 0.96, 0.88), 3)
+  const sky = new HemisphereLight(new Color(0.86, 0.93, 1), new Color(0.4, 0.38, 0.26), 2.1)
+  const sun = new DirectionalLight(new Color(1, 0.96, 0.88), 2.9)
   const tall = Math.max(10, high[1])
   const reach = Math.max(tall, high[0], -low[0]) * 1.3
   sun.castShadow = shadows
@@ -114,43 +126,53 @@ export function specimenScene(
   sun.shadow.normalBias = reach * 0.002
   scene.add(sky, sun, sun.target)
   const camera = new PerspectiveCamera(26, 1, 1, 20_000)
-  /** How far the eye stands so that all corners of the plant and some of its roots are in the picture. */
-  const fitting = (away: Vector3, middle: Vector3): number => {
+  const places = sampled(mesh.positions)
+  /** Where the eye looks, and from how far, so that all of it is in the picture and in its middle. */
+  const fitting = (away: Vector3): { middle: Vector3; far: number } => {
     const up = Math.tan((camera.fov * Math.PI) / 360)
     const right = new Vector3(0, 1, 0).cross(away).normalize()
     const above = away.clone().cross(right)
+    const box = [Infinity, -Infinity, Infinity, -Infinity] as [number, number, number, number]
+    for (const p of places) {
+      const [x, y] = [p.dot(right), p.dot(above)]
+      box[0] = Math.min(box[0], x)
+      box[1] = Math.max(box[1], x)
+      box[2] = Math.min(box[2], y)
+      box[3] = Math.max(box[3], y)
+    }
+    const middle = right.multiplyScalar((box[0] + box[1]) / 2).addScaledVector(above, (box[2] + box[3]) / 2)
     let far = 0
-    for (const x of [low[0], high[0]])
-      for (const y of [Math.max(low[1], -0.4 * tall, low[1] * 0.6), tall])
-        for (const z of [low[2], high[2]]) {
-          const p = new Vector3(x, y, z).sub(middle)
-          const near = p.dot(away)
-          far = Math.max(
-            far,
-            near + (Math.abs(p.dot(right)) * 1.02) / (up * camera.aspect),
-            near + (Math.abs(p.dot(above)) * 1.02) / up,
-          )
-        }
-    // Leaves seldom reach into the corners of the box round them.
-    return far * 0.93
+    const [wide, high] = [(box[1] - box[0]) / 2, (box[3] - box[2]) / 2]
+    // What stands nearest the eye looks larger than it is.
+    for (const p of places) far = Math.max(far, p.dot(away) - middle.dot(away))
+    return { middle, far: 0.5 * far + (Math.max(wide / camera.aspect, high) / up) * 1.04 }
   }
+  let shownHigh = 0
   const draw = ({ yaw, pitch, zoom, height, light, pulled }: Look) => {
     geometry.setDrawRange(0, pulled ? 3 * plantTriangles : Infinity)
     const behind = light === 'sky'
-    through.value = behind ? 2.4 : 0.35
-    sky.intensity = behind ? 0.9 : 1.5
+    through.value = behind ? 2.4 : 0.45
+    sky.intensity = behind ? 1 : 2.1
     const away = new Vector3(Math.sin(yaw) * Math.cos(pitch), Math.sin(pitch), Math.cos(yaw) * Math.cos(pitch))
     // Held to the sky the light stands behind it, as the eye looks.
     if (behind) sun.position.copy(away).multiplyScalar(-2 * reach)
     else sun.position.set(Math.sin(yaw - 0.7) * reach * 2, reach * 2.2, Math.cos(yaw - 0.7) * reach * 2)
     sun.target.position.set(0, tall * 0.4, 0)
-    const middle = new Vector3(0, low[1] * 0.35 + (tall - low[1] * 0.35) * height, 0)
-    const far = fitting(away, middle) / zoom
+    const { middle, far: whole } = fitting(away)
+    const far = whole / zoom
+    shownHigh = 2 * far * Math.tan((camera.fov * Math.PI) / 360)
+    // Brought nearer, the eye goes up and down the plant.
+    if (zoom > 1) middle.y += (low[1] * 0.35 + (tall - low[1] * 0.35) * height - middle.y) * (1 - 1 / zoom)
+    // Near and far close to the plant: both faces of a leaf lie a fifth of a millimetre apart.
+    camera.near = Math.max(1, far - 2.2 * reach)
+    camera.far = far + 3 * reach
+    camera.updateProjectionMatrix()
     camera.position.copy(middle).addScaledVector(away, far)
     camera.lookAt(middle)
     renderer.render(scene, camera)
   }
   return {
+    millimetresHigh: () => shownHigh,
     draw,
     lens: (look, [x, y], onto) => {
       const { width, height } = canvas

@@ -182,8 +182,9 @@ describe('specimens', () => {
 
   it('proportions on file are those of the plant that is built', () => {
     const traits = usualTraits(plantsById.get('tall-fescue')!, 'vegetative')
-    // Ranges of the file, from memory: blades 150 to 450 mm, sheaths 60 to 140, shoots 10 to 24.
-    expect(traits.proportions).toEqual({ bladeMm: 300, sheathMm: 100, shoots: 17 })
+    // Ranges of the file, from memory: blades 150 to 450 mm, sheaths 60 to 140, shoots 10 to 24, leaning 14 to 30
+    // degrees, blades bent by 45 to 85.
+    expect(traits.proportions).toEqual({ bladeMm: 300, sheathMm: 100, shoots: 17, leanDegrees: 22, fallDegrees: 65 })
     const upright = (bladeMm: number) => {
       const states = { ...traits.states, 'blade.posture': 'stiff-upright' }
       const { high } = specimenOf(

@@ -146,6 +146,8 @@ describe('clovers', () => {
         traits: traits({ 'leaf.plan': plan, 'leaflet.shape': 'egg' }),
         random: random(),
         stalk: 40,
+        leaflet: (b, place) =>
+          addLeaflet(b, { ...place, traits: traits({ 'leaf.plan': plan, 'leaflet.shape': 'egg' }), random: random() }),
       }),
     )
 

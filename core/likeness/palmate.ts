@@ -1,0 +1,73 @@
+import { light, lighter, mixed } from './colours.ts'
+import type { Lamina } from './lamina.ts'
+import type { MeshBuilder } from './mesh.ts'
+import type { Frame } from './spine.ts'
+import { add, times, type Vec } from './vec.ts'
+
+/** A lobe that leaves the stalk's end: degrees off the middle, its length as a share, degrees to each side it fills. */
+export type Lobe = readonly [degrees: number, share: number, half: number]
+
+export interface Palmate extends Pick<Lamina, 'upper' | 'lower' | 'gloss'> {
+  /** Millimetres from the stalk to the end of the middle lobe. */
+  length: number
+  lobes: readonly Lobe[]
+  /** How far cuts between lobes go towards the stalk, 0 to 1. */
+  cut: number
+  /** 1: lobes run to a point; less: blunt. */
+  point: number
+  /** Teeth of each lobe, and their depth as a share of the length. */
+  teeth?: { count: number; depth: number } | undefined
+  /** Millimetres by which the edge bends down. */
+  hang: number
+}
+
+const THICK_MM = 0.2
+const RINGS = 6
+const PER_LOBE = 12
+
+/** How far the edge is from the stalk in a direction, as a share of the length. */
+function edge(degrees: number, { lobes, cut, point, teeth }: Palmate): number {
+  let far = 0
+  for (const [at, share, half] of lobes) {
+    const x = Math.abs(degrees - at) / half
+    if (x > 1.25) continue
+    const saw = teeth ? teeth.depth * (1 - Math.abs(((((x * teeth.count) % 1) + 1) % 1) - 0.5) * 2) : 0
+    far = Math.max(far, share * (1 - cut * Math.min(1, x) ** (0.7 + 1.8 * (1 - point))) * (1 - saw))
+  }
+  return far
+}
+
+/** A leaf whose lobes and veins spread from the end of its stalk, in one piece. */
+export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
+  const { length, lobes, upper, lower, gloss = [0.25, 0.15], hang } = leaf
+  const [least, most] = [Math.min(...lobes.map((l) => l[0] - l[2])), Math.max(...lobes.map((l) => l[0] + l[2]))]
+  const columns = Math.max(9, Math.round(lobes.length * PER_LOBE * Math.max(0.75, to.detail)) + 1)
+  const degrees = (c: number) => least + ((most - least) * c) / (columns - 1)
+  const face = (lift: number): Vec[][] =>
+    Array.from({ length: RINGS }, (_, r) =>
+      Array.from({ length: columns }, (_u, c): Vec => {
+        const a = (degrees(c) * Math.PI) / 180
+        const share = r / (RINGS - 1)
+        const far = length * edge(degrees(c), leaf) * share
+        const pleat = 0.02 * length * share * Math.cos((nearest(degrees(c), lobes) * Math.PI) / 2)
+        const out = add(times(foot.along, far * Math.cos(a)), times(foot.side, far * Math.sin(a)))
+        return add(foot.at, add(out, times(foot.face, lift - hang * share * share - pleat)))
+      }),
+    )
+  const tint = (base: Lamina['upper'], paler: number) => (r: number, c: number) => {
+    const vein = Math.max(0, 1 - nearest(degrees(c), lobes) * 7)
+    return light(mixed(lighter(base, paler * vein), [70, -16, 30], 0.4 * vein * (1 - r / RINGS)))
+  }
+  const over = tint(upper, 5)
+  const under = tint(lower, 8)
+  // Columns go from left to right of the leaf, seen from above: that face looks up.
+  to.sheet(face(THICK_MM / 2), { organ: 'leaf', gloss: gloss[0], colour: over })
+  to.sheet(
+    face(-THICK_MM / 2).map((row) => row.toReversed()),
+    { organ: 'leaf', gloss: gloss[1], colour: (r, c) => under(r, columns - 1 - c) },
+  )
+}
+
+/** How far a direction is from the middle of the nearest lobe, as a share of half that lobe. */
+const nearest = (degrees: number, lobes: readonly Lobe[]): number =>
+  Math.min(...lobes.map(([at, , half]) => Math.abs(degrees - at) / half))

@@ -2,7 +2,7 @@ import { randomLcg } from 'd3-random'
 import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { fingerprint, plateSeed } from '@/core/likeness/fingerprint.ts'
-import { plantSpecimen } from '@/core/likeness/specimenOf.ts'
+import { FOR_A_PICTURE, plantSpecimen } from '@/core/likeness/specimenOf.ts'
 import { firstLook, specimenScene } from '../web/likeness/specimenScene.ts'
 
 /** Round lengths of a scale bar, mm. */
@@ -70,7 +70,7 @@ function plates(
   sides: readonly [side: number, kilobytes: number][],
 ): string[] {
   const canvas = document.createElement('canvas')
-  const specimen = plantSpecimen(plant, stage, randomLcg(seed))
+  const specimen = plantSpecimen(plant, stage, randomLcg(seed), FOR_A_PICTURE)
   const scene = specimenScene(canvas, specimen)
   const drawn = sides[0]![0] > 600 ? sides[0]![0] * 1.6 : sides[0]![0] * 3
   scene.resize(drawn, drawn)

@@ -40,7 +40,9 @@ export interface Lamina {
   fine?: readonly [rows: number, columns: number]
 }
 
+/** Thickness, and as a share of the width: the two faces of a broad leaf that waves must not cross. */
 const THICK_MM = 0.2
+const THICK_SHARE = 0.006
 
 /** How much of a half width teeth leave at a share of the length. */
 function toothed(t: number, teeth: Lamina['teeth']): number {
@@ -76,6 +78,7 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
   const rows = Math.max(4, Math.round(finest * to.detail))
   const columns = Math.max(3, 2 * Math.round((widest * to.detail - 1) / 2) + 1)
   const share = (r: number) => r / (rows - 1)
+  const thick = Math.max(THICK_MM, THICK_SHARE * width)
   const across = (c: number) => (c / (columns - 1)) * 2 - 1
   const face = (lift: number): Vec[][] =>
     Array.from({ length: rows }, (_, r) => {
@@ -104,11 +107,11 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
     const plain = mixed(lighter(base, paler * vein * 0.7), [70, -16, 30], 0.55 * mid * (1 - 0.6 * t))
     return light(marked && mark ? mark(t, u, plain) : plain)
   }
-  to.sheet(face(THICK_MM / 2), { organ, gloss: gloss[0], colour: tint(lamina.upper, veins?.paler ?? 0, true) })
+  to.sheet(face(thick / 2), { organ, gloss: gloss[0], colour: tint(lamina.upper, veins?.paler ?? 0, true) })
   if (lamina.thin) return
   const lower = tint(lamina.lower, (veins?.paler ?? 0) + 4, false)
   to.sheet(
-    face(-THICK_MM / 2).map((r) => r.toReversed()),
+    face(-thick / 2).map((r) => r.toReversed()),
     { organ, gloss: gloss[1], colour: (r, c) => lower(r, columns - 1 - c) },
   )
 }

@@ -88,10 +88,10 @@ export function coatOf({
   const shape = states['leaf.veins']
   const veins: Lamina['veins'] =
     shape === 'parallel-strong' || shape === 'curving-to-tip' || shape === 'three-main'
-      ? { count: shape === 'three-main' ? 1 : 3, paler: 9, deep: 0.35, along: true }
+      ? { count: shape === 'three-main' ? 1 : 3, paler: 12, deep: 0.35, along: true }
       : {
           count: states['leaf.mark'] === 'white-veins' ? 6 : 7,
-          paler: states['leaf.mark'] === 'white-veins' ? 34 : 6,
+          paler: states['leaf.mark'] === 'white-veins' ? 34 : 10,
           deep: 0.3,
         }
   const marks: Record<string, Lamina['mark']> = {

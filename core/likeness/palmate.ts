@@ -21,7 +21,7 @@ export interface Palmate extends Pick<Lamina, 'upper' | 'lower' | 'gloss'> {
   hang: number
 }
 
-const THICK_MM = 0.2
+const THICK_SHARE = 0.004
 const RINGS = 6
 const PER_LOBE = 12
 
@@ -41,13 +41,15 @@ function edge(degrees: number, { lobes, cut, point, teeth }: Palmate): number {
 export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
   const { length, lobes, upper, lower, gloss = [0.25, 0.15], hang } = leaf
   const [least, most] = [Math.min(...lobes.map((l) => l[0] - l[2])), Math.max(...lobes.map((l) => l[0] + l[2]))]
+  const rings = Math.round(RINGS * Math.max(1, to.detail))
   const columns = Math.max(9, Math.round(lobes.length * PER_LOBE * Math.max(0.75, to.detail)) + 1)
+  const thick = Math.max(0.2, THICK_SHARE * length)
   const degrees = (c: number) => least + ((most - least) * c) / (columns - 1)
   const face = (lift: number): Vec[][] =>
-    Array.from({ length: RINGS }, (_, r) =>
+    Array.from({ length: rings }, (_, r) =>
       Array.from({ length: columns }, (_u, c): Vec => {
         const a = (degrees(c) * Math.PI) / 180
-        const share = r / (RINGS - 1)
+        const share = r / (rings - 1)
         const far = length * edge(degrees(c), leaf) * share
         const pleat = 0.02 * length * share * Math.cos((nearest(degrees(c), lobes) * Math.PI) / 2)
         const out = add(times(foot.along, far * Math.cos(a)), times(foot.side, far * Math.sin(a)))
@@ -56,14 +58,14 @@ export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
     )
   const tint = (base: Lamina['upper'], paler: number) => (r: number, c: number) => {
     const vein = Math.max(0, 1 - nearest(degrees(c), lobes) * 7)
-    return light(mixed(lighter(base, paler * vein), [70, -16, 30], 0.4 * vein * (1 - r / RINGS)))
+    return light(mixed(lighter(base, paler * vein), [70, -16, 30], 0.4 * vein * (1 - r / rings)))
   }
   const over = tint(upper, 5)
   const under = tint(lower, 8)
   // Columns go from left to right of the leaf, seen from above: that face looks up.
-  to.sheet(face(THICK_MM / 2), { organ: 'leaf', gloss: gloss[0], colour: over })
+  to.sheet(face(thick / 2), { organ: 'leaf', gloss: gloss[0], colour: over })
   to.sheet(
-    face(-THICK_MM / 2).map((row) => row.toReversed()),
+    face(-thick / 2).map((row) => row.toReversed()),
     { organ: 'leaf', gloss: gloss[1], colour: (r, c) => under(r, columns - 1 - c) },
   )
 }

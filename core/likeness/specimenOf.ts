@@ -21,9 +21,18 @@ const makers: Record<LifeForm, (to: MeshBuilder, traits: Traits, random: Random)
 }
 
 /** A plant of many leaves is built the coarser, so that a phone can turn it. */
-const MOST_TRIANGLES = 64_000
-const ABSOLUTE_MOST = 112_000
 const COARSE = 0.25
+
+/** How finely a specimen is built: at most so finely, towards so many triangles and never over so many. */
+export interface Fineness {
+  detail: number
+  toward: number
+  most: number
+}
+const FOR_THE_HAND: Fineness = { detail: 1, toward: 64_000, most: 112_000 }
+/** For a still picture. */
+export const FOR_A_PICTURE: Fineness = { detail: 2, toward: 420_000, most: 700_000 }
+
 /** Triangles grow less than with the square of the detail: stems and hairs are not cut more finely. */
 const GROWTH = 0.62
 
@@ -42,18 +51,23 @@ export interface Specimen {
  *
  * @param random uniform 0 to 1, seeded
  */
-export function specimenOf(form: LifeForm, traits: Traits, random: Random): Specimen {
+export function specimenOf(
+  form: LifeForm,
+  traits: Traits,
+  random: Random,
+  fineness: Fineness = FOR_THE_HAND,
+): Specimen {
   const seed = random()
   const build = (detail: number): MeshBuilder => {
-    const to = new MeshBuilder(detail, 2 * ABSOLUTE_MOST)
+    const to = new MeshBuilder(detail, 2 * fineness.most)
     makers[form](to, traits, randomLcg(seed))
     return to
   }
   // A coarse first try tells how finely it can be built.
   const coarse = build(COARSE)
-  let detail = Math.min(1, COARSE * (MOST_TRIANGLES / Math.max(1, coarse.triangles)) ** GROWTH)
+  let detail = Math.min(fineness.detail, COARSE * (fineness.toward / Math.max(1, coarse.triangles)) ** GROWTH)
   let plant = detail <= COARSE ? coarse : build(detail)
-  for (; plant.triangles > ABSOLUTE_MOST && detail > 0.1; plant = build(detail)) detail *= 0.7
+  for (; plant.triangles > fineness.most && detail > 0.1; plant = build(detail)) detail *= 0.7
   const { low, high } = plant.bounds()
   const wide = Math.max(20, -low[0], high[0])
   // As much soil as shows how it is rooted, and no more than the plant above can carry.
@@ -69,5 +83,5 @@ export function specimenOf(form: LifeForm, traits: Traits, random: Random): Spec
 }
 
 /** A plant of the book as it mostly looks at a stage. */
-export const plantSpecimen = (plant: Plant, stage: Stage, random: Random): Specimen =>
-  specimenOf(plant.form, usualTraits(plant, stage), random)
+export const plantSpecimen = (plant: Plant, stage: Stage, random: Random, fineness?: Fineness): Specimen =>
+  specimenOf(plant.form, usualTraits(plant, stage), random, fineness)

@@ -80,6 +80,11 @@ export function pages(app: Express, dist: string): void {
       serveStatic: { fallthrough: false, immutable: true, maxAge: '1y' },
     }),
   )
+  // Pictures are named by what they show.
+  app.use(
+    '/plates',
+    express.static(join(dist, 'plates'), { index: false, fallthrough: false, immutable: true, maxAge: '1y' }),
+  )
   app.use(express.static(dist, { index: false }))
   const send =
     (scripts: Scripts[string], records: Records) =>

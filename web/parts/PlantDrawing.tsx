@@ -14,6 +14,8 @@ interface Props {
   className?: string
   stage?: Stage
   insets?: boolean
+  /** The close looks without the plant. */
+  only?: 'insets'
   /** Another number is another specimen of the same plant. */
   specimen?: number
   label?: string

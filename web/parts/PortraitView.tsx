@@ -10,6 +10,8 @@ interface Props {
   className?: string
   /** The close looks in circles; off for a small picture. */
   insets?: boolean
+  /** The close looks without the plant. */
+  only?: 'insets'
   /** Where given, parts of which nothing is known are dotted. */
   traits?: Traits
   /** Makes the parts of the plant touchable. */
@@ -53,12 +55,12 @@ function CloseLook({ inset, index, clip }: { inset: Inset; index: number; clip: 
 }
 
 /** A whole plant of the core, on the page. */
-export function PortraitView({ portrait, label, className, insets = true, traits, onPart }: Props) {
+export function PortraitView({ portrait, label, className, insets = true, only, traits, onPart }: Props) {
   const id = useId()
   const touchable = onPart !== undefined
   return (
     <svg
-      viewBox={insets ? '-7 -3 146 123' : '-7 -3 112 123'}
+      viewBox={only ? '101 -3 38 123' : insets ? '-7 -3 146 123' : '-7 -3 112 123'}
       className={`portrait ${className ?? ''}`}
       {...(touchable
         ? { role: 'group', 'aria-label': label }
@@ -66,7 +68,7 @@ export function PortraitView({ portrait, label, className, insets = true, traits
           ? { role: 'img', 'aria-label': label }
           : { 'aria-hidden': true })}
     >
-      {portrait.pieces.map((piece, i) => {
+      {(only ? [] : portrait.pieces).map((piece, i) => {
         const marks = traits && !known(piece, traits) ? dotted(piece.marks) : piece.marks
         // A part drawn in many pieces is one stop of the tab key.
         const before = portrait.pieces.slice(0, i).filter((p) => p.part === piece.part).length

@@ -52,7 +52,7 @@ const api = {
   keyPath: (specimen: PractiseSpecimen): KeyStep[] => keyPath(book(), specimen),
   frame: (plants: FramePlant[], side: number, seed: number): SwardFrame => {
     const frame = swardFrame(plants, side, randomLcg(seed))
-    return Comlink.transfer(frame, [frame.plant.buffer, frame.shade.buffer])
+    return Comlink.transfer(frame, [frame.plant.buffer, frame.rgba.buffer])
   },
 }
 

@@ -1,24 +1,39 @@
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { coverOf, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
+import { leafKinds, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
 import { corrected, correctedCover, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
 
-const kinds = ['blade', 'trefoil', 'rosette'] as const
-
-describe('frames of known cover, counted pixel by pixel', () => {
+describe('frames of sward, counted pixel by pixel', () => {
   it.each([
     ['one grass', [0.6]],
     ['grass, clover and a rosette', [0.45, 0.2, 0.08]],
-    ['nothing bare', [0.5, 0.3, 0.2]],
-    ['hardly anything', [0.01, 0.005]],
+    ['hardly anything', [0.02, 0.03]],
     ['bare ground', []],
-    ['all of one', [1]],
-  ])('%s: each plant covers what was asked within 0.5 %% of the frame', (_what, covers) => {
-    const plants = covers.map((cover, i): FramePlant => ({ kind: kinds[i % 3]!, cover, clumped: i / 3 }))
-    const frame = swardFrame(plants, 300, randomLcg(0.42))
-    covers.forEach((cover, i) => expect(Math.abs(coverOf(frame, i + 1) - cover)).toBeLessThan(0.005))
-    const bare = 1 - covers.reduce((a, b) => a + b, 0)
-    expect(Math.abs(coverOf(frame, 0) - bare)).toBeLessThan(0.005)
+    ['nearly all clover', [0.02, 0.9, 0.02]],
+  ])('%s: about the cover that was asked for, and what is told is what the pixels show', (_what, covers) => {
+    const plants = covers.map((cover, i): FramePlant => ({ kind: leafKinds[i % 3]!, cover, clumped: i / 3 }))
+    const frame = swardFrame(plants, 240, randomLcg(0.42))
+    const counted = [0, 1, 2, 3].map((id) => frame.plant.filter((p) => p === id).length / frame.plant.length)
+    frame.covers.forEach((cover, i) => expect(cover).toBeCloseTo(counted[i]!, 12))
+    expect(frame.covers.reduce((a, b) => a + b, 0)).toBeCloseTo(1, 12)
+    covers.forEach((cover, i) => expect(Math.abs(frame.covers[i + 1]! - cover)).toBeLessThan(0.03))
+  })
+
+  it('the picture is of what is counted: clover is greener than the ground, by the same pixels', () => {
+    const { side, rgba, plant } = swardFrame([{ kind: 'trefoil', cover: 0.4, clumped: 0.5 }], 200, randomLcg(0.3))
+    const green = (id: number) => {
+      let [sum, n] = [0, 0]
+      for (let i = 0; i < side * side; i++) {
+        // A pixel that is one thing in all of its four parts.
+        const at = 4 * Math.floor(i / side) * side + 2 * (i % side)
+        if (![at, at + 1, at + 2 * side, at + 2 * side + 1].every((p) => plant[p] === id)) continue
+        sum += rgba[4 * i + 1]! - rgba[4 * i]!
+        n++
+      }
+      return sum / n
+    }
+    expect(green(1)).toBeGreaterThan(25)
+    expect(green(0)).toBeLessThan(0)
   })
 
   it('the same seed is the same frame, another is another', () => {
@@ -29,12 +44,18 @@ describe('frames of known cover, counted pixel by pixel', () => {
 
   it('a clumped plant lies closer together than a spread one: fewer of the hundred cells of the frame hold it', () => {
     const cells = (clumped: number) => {
-      const { plant, side } = swardFrame([{ kind: 'trefoil', cover: 0.06, clumped }], 300, randomLcg(0.7))
+      const { plant, side } = swardFrame([{ kind: 'trefoil', cover: 0.06, clumped }], 200, randomLcg(0.7))
       const met = new Set<number>()
-      plant.forEach((p, i) => p && met.add(Math.floor((i % side) / 30) + 10 * Math.floor(i / side / 30)))
+      plant.forEach((p, i) => p && met.add(Math.floor((i % (2 * side)) / 40) + 10 * Math.floor(i / (2 * side) / 40)))
       return met.size
     }
     expect(cells(1)).toBeLessThan(cells(0))
+  })
+
+  it('higher grass needs fewer shoots for the same cover', () => {
+    const shoots = (highMm: number) =>
+      swardFrame([{ kind: 'blade', cover: 0.5, clumped: 0, highMm }], 160, randomLcg(0.6)).leaves
+    expect(shoots(200)).toBeLessThan(shoots(50) / 2)
   })
 
   it('more than the whole, less than nothing and odd sides are refused', () => {

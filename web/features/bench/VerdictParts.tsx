@@ -10,6 +10,7 @@ import type { Observation } from '@/core/records/observation.ts'
 import { PortraitView } from '../../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { PlantPicture, pictureOf } from '../../parts/PlantPicture.tsx'
 import { possiblePortrait } from './readyDrawings.ts'
 import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
@@ -128,7 +129,12 @@ function Possible({
   answers: Observation[]
   className: string
 }) {
-  const portrait = useMemo(() => possiblePortrait(plant, stage, answers), [plant, stage, answers])
+  const pictured = pictureOf(plant, stage, 360) !== undefined
+  const portrait = useMemo(
+    () => (pictured ? undefined : possiblePortrait(plant, stage, answers)),
+    [pictured, plant, stage, answers],
+  )
+  if (!portrait) return <PlantPicture plant={plant} stage={stage} className={`${className} object-contain`} />
   return <PortraitView portrait={portrait} insets={false} className={className} />
 }
 

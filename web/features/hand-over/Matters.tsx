@@ -1,7 +1,7 @@
 import type { Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
-import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 
@@ -24,10 +24,9 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
     >
       {shown.map((p) => (
         <li key={p.id} className="min-w-0 flex-1 text-center leading-tight">
-          <PlantDrawing
+          <PlantPicture
             plant={p}
-            insets={false}
-            className="mx-auto h-44 w-full max-w-48 print:h-20"
+            className="mx-auto h-44 w-full max-w-48 object-contain print:h-24"
             label={p.commonName}
           />
           <b>{p.commonName.replace(/ \(.*\)/, '')}</b>

@@ -27,6 +27,11 @@ export async function pageFile(title: string): Promise<string> {
   // The chart is drawn to the width of the screen; in the file stands the one that is made for paper.
   page.querySelectorAll('.print\\:hidden').forEach((e) => e.remove())
   page.querySelectorAll('.print\\:block').forEach((e) => e.classList.remove('hidden'))
+  for (const image of page.querySelectorAll('img')) {
+    image.removeAttribute('srcset')
+    image.removeAttribute('loading')
+    if (image.getAttribute('src')?.startsWith('/')) image.src = await asData(image.getAttribute('src')!)
+  }
   const hatches = document.querySelector('svg defs')?.closest('svg')?.outerHTML ?? ''
   const head = document.createElement('title')
   head.textContent = title

@@ -3,7 +3,7 @@ import { Link, useSearchParams } from 'react-router'
 import { cellAt } from '@/core/flora/flora.ts'
 import type { ComparedLook } from '@/core/naming/compare.ts'
 import { usualState } from '../../entities/plant/usualState.ts'
-import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { effortWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { namingWorker } from '../../workers/namingWorker.ts'
@@ -83,11 +83,12 @@ export function Component() {
         <div className="mt-4 grid gap-x-3" style={{ gridTemplateColumns: `repeat(${chosen.length}, minmax(0, 1fr))` }}>
           {chosen.map((p) => (
             <div key={p.id} className="text-center leading-tight">
-              <PlantDrawing
+              <PlantPicture
                 plant={p}
                 insets={chosen.length < 3}
                 label={say('{{commonName}}, drawn whole', { commonName: p.commonName })}
-                className="mx-auto w-full max-w-72"
+                large
+                className="mx-auto w-full max-w-96"
               />
               <Link to={`/plants/${p.id}`} className="font-plant text-lg font-semibold hover:underline">
                 {p.commonName}

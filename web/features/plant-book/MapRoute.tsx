@@ -5,7 +5,7 @@ import type { LifeForm, Plant } from '@/core/flora/flora.ts'
 import type { Neighbour } from '@/core/naming/compare.ts'
 import { groupOf } from '@/core/records/taxon.ts'
 import { groupColour } from '../../parts/groupMarks.ts'
-import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { characterTitle } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { namingWorker } from '../../workers/namingWorker.ts'
@@ -151,7 +151,7 @@ export function Component() {
                 </Link>
               </h2>
               {plant.role === 'toxic' ? <b className="text-harm">{say('harmful')}</b> : null}
-              <PlantDrawing plant={plant} className="w-full max-w-72" />
+              <PlantPicture plant={plant} insets className="w-full max-w-80" />
               <h3 className="mt-2 text-lg">{say('Most easily taken for')}</h3>
               <ol>
                 {kin.map((k) => {

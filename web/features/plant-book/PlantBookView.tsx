@@ -2,7 +2,7 @@ import { groupName } from '@/text/taxonNames.ts'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { groupOf, groups } from '@/core/records/taxon.ts'
-import { PlantDrawingLater } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { filtered, noFilter } from './filters.ts'
 import { Filters } from './Filters.tsx'
@@ -58,7 +58,7 @@ export function PlantBookView() {
                     to={`/plants/${p.id}`}
                     className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8"
                   >
-                    <PlantDrawingLater plant={p} insets={false} className="h-24 w-20 shrink-0" />
+                    <PlantPicture plant={p} className="size-24 shrink-0 object-contain" />
                     <span className="leading-tight">
                       <b className="font-plant">{p.commonName}</b>
                       <i className="block font-plant text-ink-soft">{p.scientificName}</i>

@@ -4,7 +4,7 @@ import { standingCautions } from '@/text/standingCautions.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { ExposureView } from '../../parts/ExposureView.tsx'
-import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { Lookalikes } from '../../entities/plant/Lookalikes.tsx'
 import { PlantHead } from './PlantHead.tsx'
 import { InHandLater } from './InHandLater.tsx'
@@ -74,8 +74,10 @@ export function PlantView({ plant }: { plant: Plant }) {
       left={
         <>
           <PlantHead plant={plant} />
-          <PlantDrawing
+          <PlantPicture
             plant={plant}
+            insets
+            large
             label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
             className="mx-auto mt-3 w-full max-w-[34rem]"
           />

@@ -1,5 +1,4 @@
 import { useState } from 'react'
-import { coverOf } from '@/core/practice/frame.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { percent } from '../../parts/words.ts'
 import { FrameLegend, SwardView } from './SwardView.tsx'
@@ -25,13 +24,13 @@ export function CoverQuestion({
 }) {
   const [text, setText] = useState('')
   const { asked, frame } = shown
-  const truth = coverOf(frame, asked.of)
+  const truth = frame.covers[asked.of]!
   const said = Number(text.replace(',', '.')) / 100
   const good = text.trim() !== '' && said >= 0 && said <= 1
   return (
     <>
       <h1 className="text-[1.65rem]">{say('How much of the frame is {{words}}?', { words: asked.words })}</h1>
-      <SwardView frame={frame} label={say('A frame of sward from above')} />
+      <SwardView frame={frame} label={say('A frame of sward from above')} {...(given ? { lit: asked.of } : {})} />
       <FrameLegend names={asked.names} />
       <label className="mt-4 flex items-center gap-3 text-lg">
         {say('Percent of the frame')}
@@ -62,7 +61,7 @@ export function CoverQuestion({
       {given ? (
         <p className="mt-3 text-lg">
           <Say
-            text="It is <b/>, counted pixel by pixel. Right is within 5 of it."
+            text="It is <b/>, counted pixel by pixel; it stays bright. Right is within 5 of it."
             components={{ b: <b>{percent(truth)}</b> }}
           />
         </p>
@@ -83,7 +82,7 @@ export function RankQuestion({
 }) {
   const [order, setOrder] = useState<string[]>([])
   const { asked, frame } = shown
-  const covers = asked.names.map((name, i) => ({ name, cover: coverOf(frame, i + 1) }))
+  const covers = asked.names.map((name, i) => ({ name, cover: frame.covers[i + 1]! }))
   const right = [...covers].sort((a, b) => b.cover - a.cover).map((c) => c.name)
   return (
     <>

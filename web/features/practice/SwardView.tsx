@@ -1,30 +1,28 @@
 import { useEffect, useRef } from 'react'
 import type { SwardFrame } from '@/core/practice/frame.ts'
 import { say } from '../../language/say.ts'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
 
-/** Hue of each plant seen from above: soil first, then a blade, a clover, a rosette. They differ in light as well. */
-const TINTS: [r: number, g: number, b: number][] = [
-  [122, 98, 72],
-  [104, 132, 62],
-  [58, 112, 74],
-  [152, 158, 96],
-]
+/** How dark all else becomes when one plant is shown. */
+const DIMMED = 0.28
 
-/** A frame of sward as pixels. */
-export function SwardView({ frame, label }: { frame: SwardFrame; label: string }) {
+/** A frame of sward as it looks from above. `lit`: number of the plant that stays bright, 0 the ground. */
+export function SwardView({ frame, label, lit }: { frame: SwardFrame; label: string; lit?: number }) {
   const canvas = useRef<HTMLCanvasElement>(null)
   useEffect(() => {
     const context = canvas.current?.getContext('2d')
     if (!context) return
-    const { side, plant, shade } = frame
+    const { side, rgba, plant } = frame
     const image = context.createImageData(side, side)
-    for (let i = 0; i < plant.length; i++) {
-      const [r, g, b] = TINTS[plant[i]! % TINTS.length]!
-      const light = shade[i]! / 150
-      image.data.set([Math.min(255, r * light), Math.min(255, g * light), Math.min(255, b * light), 255], i * 4)
+    image.data.set(rgba)
+    for (let i = 0; lit !== undefined && i < side * side; i++) {
+      const at = 2 * Math.floor(i / side) * 2 * side + 2 * (i % side)
+      if (plant[at] === lit) continue
+      for (let k = 0; k < 3; k++) image.data[4 * i + k]! *= DIMMED
     }
     context.putImageData(image, 0, 0)
-  }, [frame])
+  }, [frame, lit])
   return (
     <canvas
       ref={canvas}
@@ -32,24 +30,31 @@ export function SwardView({ frame, label }: { frame: SwardFrame; label: string }
       height={frame.side}
       role="img"
       aria-label={label}
-      className="mt-3 w-full max-w-md rounded-sm border-4 border-ink"
+      className="mt-3 w-full max-w-xl rounded-sm border-4 border-ink"
     />
   )
 }
 
+/** Plants of the book that those of a frame stand for. */
+const LIKE = ['perennial-ryegrass', 'white-clover', 'buckhorn-plantain']
+
 /** What the plants of a frame look like, each beside its name. */
 export function FrameLegend({ names }: { names: string[] }) {
+  const byId = useFlora((s) => s.byId)
   return (
-    <ul className="mt-2 flex flex-wrap gap-x-5">
-      {[say('bare ground'), ...names].map((n, i) => (
-        <li key={n} className="flex items-center gap-2">
-          <span
-            className="inline-block size-5 rounded-full border border-ink"
-            style={{ background: `rgb(${TINTS[i]!.join(' ')})` }}
-          />
-          {n}
-        </li>
-      ))}
+    <ul className="mt-2 flex flex-wrap items-end gap-x-5">
+      {names.map((n, i) => {
+        const plant = byId.get(LIKE[i]!)
+        return (
+          <li key={n} className="text-center">
+            {plant ? <PlantPicture plant={plant} className="mx-auto size-20 object-contain" /> : null}
+            {n}
+          </li>
+        )
+      })}
+      <li className="max-w-44 text-sm text-ink-soft">
+        {say('Half a metre square. Litter and stones count as bare ground.')}
+      </li>
     </ul>
   )
 }

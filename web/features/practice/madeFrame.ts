@@ -21,6 +21,8 @@ export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked
     kind: kinds[i]!,
     cover: ((1 - bare) * p) / sum,
     clumped: random(),
+    // Grass from bitten down to hay.
+    ...(i === 0 ? { highMm: 30 * 10 ** random() } : {}),
   }))
   const of = kind === 'rank' ? 0 : [0, 2, 2, 3, 1][Math.floor(random() * 5)]!
   return {

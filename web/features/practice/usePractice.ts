@@ -24,7 +24,7 @@ export type Shown =
 
 const SESSION = 12
 const ROUND = 8
-const FRAME_SIDE = 420
+const FRAME_SIDE = 480
 const stages: Stage[] = ['vegetative', 'vegetative', 'seedling', 'mown']
 
 function shuffledBy<T>(list: readonly T[], random: () => number): T[] {

@@ -5,7 +5,7 @@ import { groupOf } from '@/core/records/taxon.ts'
 import { ageInWeeks, gridStand, judgedFrom, standWord, stocking, type Stocking } from '@/core/assess/sowing/stocking.ts'
 import { wilson } from '@/core/stats/proportionIntervals.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
-import { PlantDrawing } from '../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { ShareChart } from '../../parts/ShareChart.tsx'
 import { Word } from '../../parts/Word.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
@@ -201,11 +201,10 @@ export function WhatStands({
           return p
             ? [
                 <li key={plant} className="text-center">
-                  <PlantDrawing
+                  <PlantPicture
                     plant={p}
                     stage="seedling"
-                    insets={false}
-                    className="mx-auto h-40 w-full"
+                    className="mx-auto h-40 w-full object-contain"
                     label={p.commonName}
                   />
                   {shortName(plant)}

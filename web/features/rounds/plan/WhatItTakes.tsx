@@ -6,7 +6,7 @@ import { countingMethods } from '@/core/methods/index.ts'
 import { kitFor } from '@/core/survey/planStops.ts'
 import { areaHa } from '@/core/geo/route.ts'
 import { openStop } from '@/core/records/round.ts'
-import { PlantDrawingLater } from '../../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../../parts/PlantPicture.tsx'
 import { RouteMap } from '../../../parts/RouteMap.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
@@ -94,7 +94,7 @@ export function WhatItTakes({ form, plan, paddock, harmful }: Props) {
       <ul className="mt-1 grid grid-cols-3 gap-2 sm:grid-cols-4">
         {harmful.slice(0, 8).map((p) => (
           <li key={p.id} className="text-center leading-tight">
-            <PlantDrawingLater plant={p} insets={false} className="mx-auto h-20 w-20" />
+            <PlantPicture plant={p} className="mx-auto size-24 object-contain" />
             {p.commonName}
           </li>
         ))}

@@ -4,7 +4,7 @@ import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
 import { kitFor, lookAlongEdge, lookFor } from '@/core/survey/planStops.ts'
 import { TypicalPart } from '../../../entities/plant/TypicalPart.tsx'
-import { PlantDrawing } from '../../../parts/PlantDrawing.tsx'
+import { PlantPicture } from '../../../parts/PlantPicture.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { keyedPlants } from '../countKeys.ts'
 import { readRound } from '../../../data/readRound.ts'
@@ -25,7 +25,7 @@ function Entry({ plant }: { plant: Plant }) {
       {plant.form === 'shrub' ? (
         <TypicalPart plant={plant} className="mx-3 size-14 shrink-0" />
       ) : (
-        <PlantDrawing plant={plant} insets={false} className="w-20 shrink-0" />
+        <PlantPicture plant={plant} className="size-24 shrink-0 object-contain" />
       )}
       <span>
         <b className={`font-plant ${plant.role === 'toxic' ? 'text-harm' : ''}`}>{plant.commonName}</b>

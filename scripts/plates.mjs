@@ -103,8 +103,8 @@ async function book() {
       const { plant, stage } = next
       const print = await page.evaluate(([p, s]) => globalThis.printOf(p, s), [plant, stage])
       const name = `${plant.id}-${stage}.${print}`
-      ;(now[plant.id] ??= {})[stage] = name
-      if (before[plant.id]?.[stage] === name) continue
+      ;(now[plant.id] ??= {})[stage] = print
+      if (before[plant.id]?.[stage] === print) continue
       const large = stage === 'vegetative'
       const sides = large ? [[1200, 120], [360, 16]] : [[360, 16]] // prettier-ignore
       const pictures = await page.evaluate(
@@ -119,8 +119,19 @@ async function book() {
   await Promise.all([one(), one()])
   const ordered = Object.fromEntries(Object.keys(now).sort().map((id) => [id, Object.fromEntries(Object.keys(now[id]).sort().map((s) => [s, now[id][s]]))])) // prettier-ignore
   writeFileSync(list, `${JSON.stringify(ordered, null, 2)}\n`)
-  const wanted = new Set(Object.values(ordered).flatMap((stages) => Object.values(stages)))
-  for (const file of readdirSync(folder)) if (!wanted.has(file.replace(/\.\d+\.webp$/, ''))) rmSync(join(folder, file))
+  const page = await newPage()
+  const kinds = { name: ['orchardgrass'], poison: ['tansy-ragwort'], check: ['perennial-ryegrass', 'annual-ryegrass'], read: ['white-clover'], seed: ['red-clover'], key: ['stinging-nettle'], cover: [], rank: [] } // prettier-ignore
+  for (const [kind, ids] of Object.entries(kinds)) {
+    const picture = await page.evaluate(([k, p, s]) => globalThis.kindPicture(k, p, s), [kind, ids.map((id) => byId.get(id)), 200]) // prettier-ignore
+    writeFileSync(join(folder, `practice-${kind}.webp`), Buffer.from(picture.split(',')[1], 'base64'))
+  }
+  const wanted = new Set(
+    Object.entries(ordered).flatMap(([id, stages]) =>
+      Object.entries(stages).map(([stage, print]) => `${id}-${stage}.${print}`),
+    ),
+  )
+  for (const file of readdirSync(folder))
+    if (!file.startsWith('practice-') && !wanted.has(file.replace(/\.\d+\.webp$/, ''))) rmSync(join(folder, file))
   console.log(`${made} pictures made, ${total - made} as they were`)
 }
 

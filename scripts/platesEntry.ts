@@ -3,6 +3,8 @@ import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { fingerprint, plateSeed } from '@/core/likeness/fingerprint.ts'
 import { FOR_A_PICTURE, plantSpecimen } from '@/core/likeness/specimenOf.ts'
+import { leafKinds, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
+import { seedTray } from '@/core/practice/seedTray.ts'
 import { firstLook, specimenScene } from '../web/likeness/specimenScene.ts'
 
 /** Round lengths of a scale bar, mm. */
@@ -50,12 +52,14 @@ function smaller(from: HTMLCanvasElement, side: number): HTMLCanvasElement {
   return at
 }
 
+const bytesOf = (dataUrl: string): number => (dataUrl.length - 23) * 0.75
+
 /** As small a file as is asked for. */
 function packed(canvas: HTMLCanvasElement, most: number): string {
   let url = ''
   for (const quality of [0.86, 0.78, 0.7, 0.6, 0.5, 0.4]) {
     url = canvas.toDataURL('image/webp', quality)
-    if ((url.length - 23) * 0.75 <= most) break
+    if (bytesOf(url) <= most) break
   }
   return url
 }
@@ -76,9 +80,14 @@ function plates(
   scene.resize(drawn, drawn)
   scene.draw(firstLook(specimen))
   const out = sides.map(([side, kilobytes]) => {
-    const picture = smaller(canvas, side)
-    addBar(picture, scene.millimetresHigh())
-    return packed(picture, kilobytes * KILOBYTE)
+    // Outlines of thin blades are kept whole, however small the file: where they are too many the picture is a little smaller.
+    for (const share of [1, 0.86, 0.74, 0.64, 0.54]) {
+      const picture = smaller(canvas, Math.round(side * share))
+      addBar(picture, scene.millimetresHigh())
+      const url = packed(picture, kilobytes * KILOBYTE)
+      if (bytesOf(url) <= kilobytes * KILOBYTE || share === 0.54) return url
+    }
+    return ''
   })
   scene.end()
   return out
@@ -100,7 +109,38 @@ function insets(plant: Plant, stage: Stage, side: number): string {
     .join('')
 }
 
+/** Pictures beside the kinds of practice: a sward, a tray of seed, two that look alike, or one plant. */
+function kindPicture(kind: string, plants: Plant[], side: number): string {
+  const canvas = document.createElement('canvas')
+  canvas.width = canvas.height = side
+  const pen = canvas.getContext('2d')!
+  const put = (made: { side: number; rgba: Uint8ClampedArray }) => {
+    const whole = document.createElement('canvas')
+    whole.width = whole.height = made.side
+    whole.getContext('2d')!.putImageData(new ImageData(new Uint8ClampedArray(made.rgba), made.side), 0, 0)
+    pen.drawImage(whole, 0, 0, side, side)
+  }
+  const plantOnto = (plant: Plant, stage: Stage, x: number, wide: number) => {
+    const on = document.createElement('canvas')
+    const specimen = plantSpecimen(plant, stage, randomLcg(plateSeed(plant.id)))
+    const scene = specimenScene(on, specimen)
+    scene.resize(3 * wide, 3 * wide)
+    scene.draw(firstLook(specimen))
+    pen.imageSmoothingQuality = 'high'
+    pen.drawImage(on, x, (side - wide) / 2, wide, wide)
+    scene.end()
+  }
+  if (kind === 'cover' || kind === 'rank') {
+    const covers = kind === 'cover' ? [0.5, 0.18, 0.05] : [0.2, 0.3, 0.22]
+    put(swardFrame(covers.map((cover, i): FramePlant => ({ kind: leafKinds[i]!, cover, clumped: 0.6, highMm: 60 })), 2 * side, randomLcg(0.31))) // prettier-ignore
+  } else if (kind === 'seed') put(seedTray(plants[0]!, 4 * side, randomLcg(0.2)))
+  else if (plants.length === 2) plants.forEach((p, i) => plantOnto(p, 'vegetative', i * side * 0.46, side * 0.54))
+  else plantOnto(plants[0]!, kind === 'name' ? 'mown' : 'vegetative', 0, side)
+  return packed(canvas, 12 * KILOBYTE)
+}
+
 Object.assign(window, {
+  kindPicture,
   plates,
   insets,
   plateSeed,

@@ -4,19 +4,15 @@ import type { Specimen } from './specimenOf.ts'
 const PICTURE = 1
 
 /**
- * Sixteen hexadecimal digits that stay the same as long as a specimen does: corners to a tenth of a millimetre, colours to a
- * hundredth (FNV-1a, 32 bits, twice).
+ * Eight hexadecimal digits that stay the same as long as a specimen does: corners to a tenth of a millimetre, colours to a
+ * hundredth (FNV-1a, 32 bits).
  */
 export function fingerprint({ mesh }: Pick<Specimen, 'mesh'>): string {
-  let [a, b] = [0x811c9dc5 ^ PICTURE, 0x01000193 ^ PICTURE]
-  const take = (x: number) => {
-    a = Math.imul(a ^ (x & 0xffff), 0x01000193)
-    b = Math.imul(b ^ ((x * 31) & 0xffff), 0x01000193)
-  }
+  let hash = 0x811c9dc5 ^ PICTURE
+  const take = (x: number) => void (hash = Math.imul(hash ^ (x & 0xffff), 0x01000193))
   for (const x of mesh.positions) take(Math.round(x * 10))
   for (const c of mesh.colours) take(Math.round(c * 100))
-  const hex = (n: number) => (n >>> 0).toString(16).padStart(8, '0')
-  return hex(a) + hex(b)
+  return (hash >>> 0).toString(16).padStart(8, '0')
 }
 
 /** Seed of the specimen that a plant's picture shows. */

@@ -16,6 +16,9 @@ export interface PracticeAnswer {
   seconds: number
   /** ISO time. */
   at: string
-  /** Cover by eye: what was there and what was said, 0 to 1. Key: checks taken, and those the engine took. */
+  /**
+   * Cover by eye: what was there and what was said, 0 to 1. Key: checks taken, and those the engine took. Name: effort of the
+   * looks that were taken as said, and all that could be spent as truth.
+   */
   measured?: { truth: number; said: number }
 }

@@ -3,6 +3,7 @@ import { lookalikeOf } from '../naming/lookalikes.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { cellAt, type Character, type HarmNote, type Plant, type Stage } from '../flora/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
+import { seedTray, type SeedTray } from './seedTray.ts'
 import { practiseSpecimen, type Condition, type PractiseSpecimen } from './specimen.ts'
 
 /** One answer that may be given: an id of what the question asks for, or whether a plant is harmful. */
@@ -39,7 +40,7 @@ export type Question = Base &
     | { kind: 'poison'; specimen: PractiseSpecimen }
     | { kind: 'check'; pair: [PractiseSpecimen, PractiseSpecimen] }
     | { kind: 'read'; character: string; state: string }
-    | { kind: 'seed'; seeds: Record<string, string>; size: number }
+    | { kind: 'seed'; seeds: Record<string, string>; size: number; tray: SeedTray }
   )
 
 /** Everything a question is made with. */
@@ -203,6 +204,8 @@ export function readQuestion(making: Making, character: Character): Question | u
 }
 
 const SEED = ['seed.shape', 'seed.colour']
+/** Pixels of an edge of the tray: enough for a lens. */
+const TRAY_SIDE = 1100
 
 /** Plants whose seed is coded. */
 export const seedPlants = (plants: readonly Plant[]): string[] =>
@@ -227,6 +230,7 @@ export function seedQuestion(making: Making, id: string): Question {
     about: id,
     seeds: states,
     size: size?.kind === 'range' ? (size.typical[0] + size.typical[1]) / 2 : 2,
+    tray: seedTray(plant, TRAY_SIDE, making.random),
     choices: shuffled([id, ...wrong], making.random).map((p) => named(plantOf(making, p))),
     right: id,
     why: { code: 'states', states: Object.values(states) },

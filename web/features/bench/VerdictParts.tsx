@@ -10,6 +10,7 @@ import type { Observation } from '@/core/records/observation.ts'
 import { PortraitView } from '../../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { InHandLater } from '../../entities/plant/hand/InHandLater.tsx'
 import { PlantPicture, pictureOf } from '../../parts/PlantPicture.tsx'
 import { possiblePortrait } from './readyDrawings.ts'
 import { say } from '../../language/say.ts'
@@ -156,7 +157,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
           plant={plant}
           stage={stage}
           answers={answers}
-          className={first ? 'h-32 w-28 shrink-0' : 'h-16 w-14 shrink-0'}
+          className={first ? 'size-36 shrink-0' : 'size-20 shrink-0'}
         />
         <div className="min-w-0 grow">
           <Link
@@ -175,6 +176,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
           <span className="text-ink-soft">{certaintyWord(candidate.probability)}</span>
         </p>
       </div>
+      {first ? <InHandLater key={plant.id} plant={plant} /> : null}
       {children}
     </li>
   )

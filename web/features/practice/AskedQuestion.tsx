@@ -3,19 +3,23 @@ import { choiceWords } from './questionWords.ts'
 import { randomLcg } from 'd3-random'
 import { useMemo, useRef, useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
-import { partToScale } from '@/core/drawing/sizeDrawing.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Choice, Question } from '@/core/practice/question.ts'
 import type { PractiseSpecimen } from '@/core/practice/specimen.ts'
+import { effortOf, MOST_EFFORT } from '@/core/practice/effort.ts'
 import { surenessSteps } from '@/core/practice/scoring.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import type { HandLook } from '../../entities/plant/hand/Hand.tsx'
+import { canDraw } from '../../likeness/canDraw.ts'
 import { stateWords } from '../../parts/words.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { DrawingView } from '../../parts/DrawingView.tsx'
 import { PortraitView } from '../../parts/PortraitView.tsx'
 import { seedOf } from '../../parts/PlantDrawing.tsx'
 import { characterOf, shortName, useFlora } from '../../stores/floraStore.ts'
+import { SeedTrayView } from './SeedTrayView.tsx'
 import { SURE_KEYS, Sureness } from './Sureness.tsx'
+import { TakenUp } from './TakenUp.tsx'
 import { say, word } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
 
@@ -100,21 +104,16 @@ export function Picture({ question }: { question: Question }) {
       />
     )
   return (
-    <div className="mt-3 flex flex-wrap items-end gap-4">
-      {Object.entries(question.seeds).map(([c, state]) => {
-        const drawing = drawState(c, state)
-        return (
-          <figure key={c} className="text-center">
-            {drawing ? <DrawingView drawing={drawing} label={characterOf(c)?.title ?? c} className="size-36" /> : null}
-            <figcaption className="text-ink-soft">{stateWords(state)}</figcaption>
-          </figure>
-        )
-      })}
-      <figure className="text-center">
-        <DrawingView drawing={partToScale('seed.size', question.size)} label={say('Its size')} className="size-36" />
-        <figcaption className="text-ink-soft">{say('about {{size}} mm', { size: fixed(question.size, 1) })}</figcaption>
-      </figure>
-    </div>
+    <>
+      <SeedTrayView tray={question.tray} />
+      <details className="mt-1">
+        <summary className="min-h-11 content-center underline">{say('In words')}</summary>
+        {[
+          ...Object.values(question.seeds).map((state) => stateWords(state)),
+          say('about {{size}} mm', { size: fixed(question.size, 1) }),
+        ].join(', ')}
+      </details>
+    </>
   )
 }
 
@@ -166,11 +165,16 @@ function AnyPlant({ onFound }: { onFound: (id: string) => void }) {
 interface Props {
   question: Question
   given: PracticeAnswer | undefined
-  onAnswer: (picked: string, sure: number) => void
+  /** `effort`: what the looks at a specimen in the hand cost; undefined where there was none. */
+  onAnswer: (picked: string, sure: number, effort: number | undefined) => void
 }
 
 /** A question with its drawn plant: choose, then say how sure; numbers choose, letters say how sure. */
-export function AskedQuestion({ question, given, onAnswer }: Props) {
+export function AskedQuestion({ question, given, onAnswer: answered }: Props) {
+  const [looks, setLooks] = useState<readonly HandLook[]>([])
+  const inHand = (question.kind === 'name' || question.kind === 'poison') && canDraw()
+  const effort = effortOf(looks)
+  const onAnswer = (id: string, sure: number) => answered(id, sure, inHand ? effort : undefined)
   const [picked, setPicked] = useState<string>()
   // A hand that knows the keys says how sure before the choice is drawn.
   const chosen = useRef<string>(undefined)
@@ -188,7 +192,21 @@ export function AskedQuestion({ question, given, onAnswer }: Props) {
   return (
     <>
       <h1 className="text-[1.65rem]">{heading(question)}</h1>
-      <Picture question={question} />
+      {'specimen' in question && inHand ? (
+        <TakenUp specimen={question.specimen} onLook={(look) => setLooks((l) => [...l, look])}>
+          <Picture question={question} />
+        </TakenUp>
+      ) : (
+        <Picture question={question} />
+      )}
+      {inHand ? (
+        <p className="text-sm text-ink-soft">
+          {say('Effort so far {{effort}} of {{most}}: a glance is free, fingers cost 1, the lens 2, the spade 4.', {
+            effort,
+            most: MOST_EFFORT,
+          })}
+        </p>
+      ) : null}
       <ul className="mt-4 grid gap-2 sm:grid-cols-2">
         {question.choices.map((c, i) => (
           <li key={c.id}>

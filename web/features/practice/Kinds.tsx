@@ -54,16 +54,26 @@ export function Kinds({ onBegin, asked }: { onBegin: (kind: Wished) => void; ask
         </p>
       ) : null}
       <h2 className="mt-5 text-xl">{say('Or one thing')}</h2>
-      <ul className="mt-1 max-w-xl">
+      <ul className="mt-1 grid max-w-2xl gap-2 sm:grid-cols-2">
         {practiceKinds.map((k) => (
           <li key={k}>
             <button
               type="button"
               onClick={() => onBegin(k)}
-              className="flex min-h-14 w-full items-center justify-between gap-4 border-b border-rule px-2 text-left hover:bg-culm/8"
+              className="flex min-h-24 w-full items-center gap-3 rounded-2xl border border-rule bg-sheet p-2 text-left leading-tight hover:border-culm"
             >
-              <b>{kindName(k)}</b>
-              <span className="text-ink-soft">{says[k]}</span>
+              <img
+                src={`/plates/practice-${k}.webp`}
+                alt=""
+                width={80}
+                height={80}
+                loading="lazy"
+                className="size-20 shrink-0 rounded-xl object-cover"
+              />
+              <span>
+                <b className="block text-lg">{kindName(k)}</b>
+                <span className="text-ink-soft">{says[k]}</span>
+              </span>
             </button>
           </li>
         ))}

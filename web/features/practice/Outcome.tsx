@@ -1,3 +1,9 @@
+import { lazy, Suspense, useMemo } from 'react'
+import { fieldPoints } from '@/core/practice/effort.ts'
+import { lookalikeOf } from '@/core/naming/lookalikes.ts'
+import { canDraw } from '../../likeness/canDraw.ts'
+import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
+import { gestureFor, heldOf, usualHeld } from './heldOf.ts'
 import { choiceWords, rightChoice, whyWords } from './questionWords.ts'
 import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
@@ -26,6 +32,29 @@ function useTold(shown: Shown, answered: string): string | undefined {
   })
 }
 
+const HandPair = lazy(() => import('../../entities/plant/hand/HandPair.tsx').then((m) => ({ default: m.HandPair })))
+
+/** The specimen beside the plant that it was taken for, both showing the look that tells them apart. */
+function Beside({ shown, answered }: { shown: Shown; answered: string }) {
+  const byId = useFlora((s) => s.byId)
+  const question = shown.is === 'question' && shown.question.kind === 'name' ? shown.question : undefined
+  const plant = question && byId.get(question.about)
+  const other = question && answered !== question.about ? byId.get(answered) : undefined
+  const pair = useMemo(
+    () => question && plant && other && { left: { held: heldOf(plant, question.specimen), name: shortName(plant.id) }, right: { held: usualHeld(other, question.specimen.stage), name: shortName(other.id) } }, // prettier-ignore
+    [question, plant, other],
+  )
+  if (!pair || !canDraw()) return null
+  const check = question?.against[answered]?.check ?? (other && plant ? lookalikeOf(plant, other)?.check : undefined)
+  return (
+    <PanelBoundary name={say('Side by side')}>
+      <Suspense fallback={<p className="mt-2 text-ink-soft">{say('It is being taken up …')}</p>}>
+        <HandPair {...pair} gesture={gestureFor(check)} />
+      </Suspense>
+    </PanelBoundary>
+  )
+}
+
 /** What an answer was worth: right or not, why, and where to read on. */
 export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer }) {
   const byId = useFlora((s) => s.byId)
@@ -46,6 +75,15 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
             </p>
           )}
           <p className="mt-1 max-w-prose">{told ?? whyWords(shown.question.why)}</p>
+          {given.measured && (given.kind === 'name' || given.kind === 'poison') ? (
+            <p className="mt-1">
+              {say('{{points}} of 100 points: sureness and {{effort}} of effort reckoned in.', {
+                points: fieldPoints({ right: given.right, sure: given.sure, effort: given.measured.said }),
+                effort: given.measured.said,
+              })}
+            </p>
+          ) : null}
+          <Beside shown={shown} answered={given.answered} />
         </>
       ) : null}
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (

@@ -1,6 +1,7 @@
 import { useWindowKeys } from '../../ui/windowKeys.ts'
 import { kindName } from '@/text/practiceWords.ts'
 import { useEffect } from 'react'
+import { MOST_EFFORT } from '@/core/practice/effort.ts'
 import type { Around } from '@/core/practice/session.ts'
 import { fresh, reads } from '../../data/reads.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
@@ -92,10 +93,11 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
       key={at}
       question={shown.question}
       given={given}
-      onAnswer={(picked, sure) => {
+      onAnswer={(picked, sure, effort) => {
         const right = picked === shown.question.right
         // A poison round is about harm, not about the name: what was answered is "harmful" or "other".
-        answer({ about: shown.question.about, answered: picked, right, sure })
+        const measured = effort === undefined ? {} : { measured: { truth: MOST_EFFORT, said: effort } }
+        answer({ about: shown.question.about, answered: picked, right, sure, ...measured })
       }}
     />
   ) : shown.is === 'cover' ? (

@@ -1,0 +1,61 @@
+import { useEffect } from 'react'
+import type { Gesture } from '@/core/likeness/closeUp.ts'
+import { say } from '../../../language/say.ts'
+import { useSpecimen, type Held } from './useSpecimen.ts'
+import { TURN, useTurning } from './useTurning.ts'
+
+interface Side {
+  held: Held
+  name: string
+}
+
+/** Two specimens side by side, turned together; with a gesture both show the part it shows. */
+export function HandPair({ left, right, gesture }: { left: Side; right: Side; gesture?: Gesture | undefined }) {
+  const one = useSpecimen(left.held, gesture)
+  const other = useSpecimen(right.held, gesture)
+  const turning = useTurning(one.specimen, false)
+  const beside = useTurning(other.specimen, false)
+  const { look } = turning
+  const otherLook = beside.look
+  useEffect(() => {
+    const frame = requestAnimationFrame(() => {
+      if (look) one.scene?.draw(look)
+      // Each from its own height, turned as far as the first.
+      if (look && otherLook) other.scene?.draw({ ...otherLook, yaw: look.yaw, zoom: look.zoom })
+    })
+    return () => cancelAnimationFrame(frame)
+  }, [one.scene, other.scene, look, otherLook])
+  if (one.problem) return null
+  const pane = 'block aspect-square w-full rounded-xl border border-rule bg-sheet touch-pan-y'
+  return (
+    <div className="mt-2 grid max-w-3xl grid-cols-2 gap-2">
+      <figure className="text-center">
+        <canvas
+          ref={one.canvas}
+          className={pane}
+          tabIndex={0}
+          role="application"
+          aria-label={say(
+            '{{name}} in three dimensions. Arrow keys turn it, plus and minus bring it nearer and farther.',
+            {
+              name: left.name,
+            },
+          )}
+          {...turning.on}
+        />
+        <figcaption className="font-plant font-semibold">{left.name}</figcaption>
+      </figure>
+      <figure className="text-center">
+        <canvas ref={other.canvas} className={pane} role="img" aria-label={right.name} {...turning.on} />
+        <figcaption className="font-plant font-semibold">{right.name}</figcaption>
+      </figure>
+      <button
+        type="button"
+        className="col-span-2 min-h-11 justify-self-center rounded-xl border border-rule px-4"
+        onClick={() => look && turning.turn({ yaw: look.yaw + 2 * TURN })}
+      >
+        {say('Turn both')}
+      </button>
+    </div>
+  )
+}

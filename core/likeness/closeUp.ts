@@ -69,7 +69,6 @@ function addBud(to: MeshBuilder, traits: Traits): void {
       const sheet = (rows: Vec[][]) => to.sheet(rows, { organ: 'blade', gloss: 0.2, colour: () => light(colour) })
       const rows = [Array.from({ length: n }, (_, i) => low(i)), Array.from({ length: n }, (_, i) => top(i))]
       sheet(rows)
-      sheet(rows.map((r) => r.toReversed()))
     }
     strip(
       (i) => at(i, thick, 0),
@@ -132,10 +131,6 @@ function addCutStem(to: MeshBuilder, traits: Traits, random: Random): void {
     })
   const sheet = (rows: Vec[][], colour: (row: number) => Lab, organ: 'stem' | 'base' = 'stem') => {
     to.sheet(rows, { organ, gloss: 0.2, close: true, colour: (r) => light(colour(r)) })
-    to.sheet(
-      rows.map((r) => r.toReversed()),
-      { organ, gloss: 0.2, close: true, colour: (r) => light(colour(r)) },
-    )
   }
   sheet([ring(1, -deep), ring(1, -deep / 2), ring(1, 0)], () => green)
   const inner = states['stem.inside'] === 'pithy' ? PITH : FLESH

@@ -8,7 +8,8 @@ import { stamps } from './stamp.ts'
 import { frameAt, grow, type Frame } from './spine.ts'
 import { turned } from './vec.ts'
 import { type Foot, SIMPLE, TEETH, lobed, coatOf, fuzz, spines } from './leafLook.ts'
-import { addPalmate, type Lobe } from './palmate.ts'
+import { FANS, PALMS, ROUNDED, type Palm } from './leafLobes.ts'
+import { addPalmate } from './palmate.ts'
 
 /** A part of a leaf as a leaf of its own: its foot on a rachis, and the way it points, in the plane of the leaf. */
 export const partFoot = (f: Frame, degrees: number): Foot => ({
@@ -29,9 +30,6 @@ export interface Grown {
 
 /** Outline of the leaflets of a paired leaf. */
 const LEAFLET = 'egg-widest-middle'
-
-/** Edges of leaves whose lobes are round. */
-const ROUNDED = new Set(['entire', 'scalloped', 'wavy-curled'])
 
 /** Millimetres under which a part of a leaf is drawn uncut. */
 const SMALLEST_CUT = 14
@@ -166,7 +164,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
   /** Length of the longest lobe for that of the leaf, so that it comes out as wide as it is said to be. */
   const reach = (usual: number) =>
     proportions.leafWide === undefined ? usual : proportions.leafWide / 2 / Math.sin(1.05)
-  const palm = (parts: readonly Lobe[], cut: number, point: number) => {
+  const palm = ({ lobes: parts, cut, point }: Palm) => {
     const kind = TEETH[states['leaf.margin'] ?? '']
     addPalmate(to, frameAt(spine, 0), {
       ...coat,
@@ -234,69 +232,14 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       return end(each, LEAFLET)
     }
     case 'three-to-five-lobed':
-      return palm(
-        [
-          [-82, 0.58, 36],
-          [-41, 0.86, 34],
-          [0, 1, 32],
-          [41, 0.86, 34],
-          [82, 0.58, 36],
-        ],
-        0.55,
-        0.9,
-      )
     case 'palmate-cut':
-      return palm(
-        [
-          [-104, 0.62, 24],
-          [-66, 0.84, 22],
-          [-31, 0.95, 21],
-          [0, 1, 20],
-          [31, 0.95, 21],
-          [66, 0.84, 22],
-          [104, 0.62, 24],
-        ],
-        0.8,
-        0.7,
-      )
     case 'round-kidney':
-      return palm(
-        [
-          [-132, 0.8, 30],
-          [-88, 0.92, 26],
-          [-44, 0.98, 26],
-          [0, 1, 26],
-          [44, 0.98, 26],
-          [88, 0.92, 26],
-          [132, 0.8, 30],
-        ],
-        0.12,
-        0.2,
-      )
+      return palm(PALMS[outline]!)
     case 'fingered':
-      return fan(
-        [
-          [-88, 0.72],
-          [88, 0.72],
-          [-44, 0.92],
-          [44, 0.92],
-          [0, 1],
-        ],
-        proportions.leafWide ?? 0.34,
-        oval(0.6),
-        false,
-      )
-    case 'three-leaflets':
-      return fan(
-        [
-          [-70, 0.86],
-          [70, 0.86],
-          [0, 1],
-        ],
-        proportions.leafWide ?? 0.72,
-        oval(0.52),
-        false,
-      )
+    case 'three-leaflets': {
+      const { parts, wide, widestAt } = FANS[outline]!
+      return fan(parts, proportions.leafWide ?? wide, oval(widestAt), false)
+    }
     default: {
       const known = SIMPLE[outline] ?? SIMPLE['egg-widest-middle']!
       return simple(proportions.leafWide ?? known.wide, known.outline)

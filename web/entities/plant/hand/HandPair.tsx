@@ -11,27 +11,27 @@ interface Side {
 
 /** Two specimens side by side, turned together; with a gesture both show the part it shows. */
 export function HandPair({ left, right, gesture }: { left: Side; right: Side; gesture?: Gesture | undefined }) {
-  const one = useSpecimen(left.held, gesture)
-  const other = useSpecimen(right.held, gesture)
-  const turning = useTurning(one.specimen, false)
-  const beside = useTurning(other.specimen, false)
+  const { canvas, problem, scene, specimen } = useSpecimen(left.held, gesture)
+  const { canvas: otherCanvas, scene: otherScene, specimen: otherSpecimen } = useSpecimen(right.held, gesture)
+  const turning = useTurning(specimen, false)
+  const beside = useTurning(otherSpecimen, false)
   const { look } = turning
   const otherLook = beside.look
   useEffect(() => {
     const frame = requestAnimationFrame(() => {
-      if (look) one.scene?.draw(look)
+      if (look) scene?.draw(look)
       // Each from its own height, turned as far as the first.
-      if (look && otherLook) other.scene?.draw({ ...otherLook, yaw: look.yaw, zoom: look.zoom })
+      if (look && otherLook) otherScene?.draw({ ...otherLook, yaw: look.yaw, zoom: look.zoom })
     })
     return () => cancelAnimationFrame(frame)
-  }, [one.scene, other.scene, look, otherLook])
-  if (one.problem) return null
+  }, [scene, otherScene, look, otherLook])
+  if (problem) return null
   const pane = 'block aspect-square w-full rounded-xl border border-rule bg-sheet touch-pan-y'
   return (
     <div className="mt-2 grid max-w-3xl grid-cols-2 gap-2">
       <figure className="text-center">
         <canvas
-          ref={one.canvas}
+          ref={canvas}
           className={pane}
           tabIndex={0}
           role="application"
@@ -46,7 +46,7 @@ export function HandPair({ left, right, gesture }: { left: Side; right: Side; ge
         <figcaption className="font-plant font-semibold">{left.name}</figcaption>
       </figure>
       <figure className="text-center">
-        <canvas ref={other.canvas} className={pane} role="img" aria-label={right.name} {...turning.on} />
+        <canvas ref={otherCanvas} className={pane} role="img" aria-label={right.name} {...turning.on} />
         <figcaption className="font-plant font-semibold">{right.name}</figcaption>
       </figure>
       <button

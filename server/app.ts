@@ -15,6 +15,7 @@ import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
 import { copyRoutes } from './routes/copies.ts'
 import { daybookRoutes } from './routes/daybook.ts'
+import { describeRoutes } from './routes/describe.ts'
 import { fileRoutes } from './routes/files.ts'
 import { importRoutes } from './routes/imports.ts'
 import { keptRoutes } from './routes/kept.ts'
@@ -101,6 +102,7 @@ export function makeApp({ db, book, dist, copies, copyState, accounts, log }: Ap
     .use(roundRoutes(db, book))
     .use(placeRoutes(db, book))
     .use(bookRoutes(db, book))
+    .use(describeRoutes(book))
     .use(practiceRoutes(db, book))
     .use(accessRoutes(db, accounts !== undefined))
     .use(planRoutes(db, book))

@@ -16,7 +16,7 @@ export interface AuditLine {
 
 const READS = new Set(['GET', 'HEAD', 'OPTIONS'])
 /** Looked up, not changed: nothing to keep a line of. */
-const NO_CHANGE = new Set(['/identify', '/backup/check'])
+const NO_CHANGE = new Set(['/identify', '/describe', '/backup/check'])
 
 /** The latest lines first, two hundred at a time. */
 export async function listAudit(db: Sql, before?: string): Promise<AuditLine[]> {

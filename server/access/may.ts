@@ -13,14 +13,14 @@ const ID = '[^/]+'
 const open = [rule('GET', /^\/health$/), rule('GET', /^\/me$/), rule('POST', /^\/sign-in$/)]
 
 /** The plant book, which a client's pages are drawn from, and the one round the link is for. */
-const forLinks = [rule('GET', /^\/(book|book-columns|plants|characters|groups|hazards|shared)$/)]
+const forLinks = [rule('GET', /^\/(book|book-columns|plants|characters|groups|hazards|shared|words\/(?:en|de))$/)]
 
 /** What a trainee may not even read: copies of everything, who has an account, and who did what. */
 const advisorsRead = /^\/(backup|copies|accounts|audit|links)(\/|$)/
 
 /** What a trainee writes: what was seen in the field and answered in practice, under the eye of an advisor. */
 const traineesWrite = [
-  rule('POST', /^\/(identify|namings|practice-answers|sign-out)$/),
+  rule('POST', /^\/(identify|describe|namings|practice-answers|sign-out)$/),
   rule('PUT', /^\/me\/password$/),
   rule('PUT', new RegExp(`^/rounds/${ID}/stops/${ID}$`)),
   rule('PUT', new RegExp(`^/rounds/${ID}/unknowns/${ID}$`)),

@@ -14,7 +14,7 @@ import { parseBody } from '../http/parseBody.ts'
 import { IdentifyInput, OwnPlantInput, readContext, readObservations } from './identifyInput.ts'
 
 /** An answer says its verdict in English too. */
-type SaidIdentification = Identification & { verdict: { text: string } }
+export type SaidIdentification = Identification & { verdict: { text: string } }
 
 /** Identify from an unchecked body: what the route and the command line share. */
 export function identifyBody(compiled: CompiledFlora, body: unknown): SaidIdentification {

@@ -25,7 +25,7 @@ import { badRequest } from '../http/httpError.ts'
 
 const grounds = ['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed']
 
-class ContextInput {
+export class ContextInput {
   @IsOptional() @IsInt() @Min(1) @Max(12) month?: number
   @IsOptional() @IsIn(stages, { message: `stage must be one of ${stages.join(', ')}` }) stage?: Stage
   @IsOptional() @IsIn(regions, { message: `region must be one of ${regions.join(', ')}` }) region?: Region

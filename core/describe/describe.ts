@@ -1,0 +1,380 @@
+import type { Context, Observation, Sureness } from '../records/observation.ts'
+import { amountsOf, countAt, type Amount } from './amounts.ts'
+import { matchesOf, mended } from './matches.ts'
+import { settled } from './settle.ts'
+import { tokensOf, type Token } from './tokens.ts'
+import { complementOf } from './absence.ts'
+import type { Entry, Meaning, Vocabulary } from './vocabulary.ts'
+
+/** An observation with the stretch of text it stands on. */
+export type Read = Observation & { span: [from: number, to: number]; phrase: string }
+
+/** A word that may mean one of several characters: which is asked, not guessed. */
+export interface Asked {
+  span: [from: number, to: number]
+  phrase: string
+  characters: string[]
+}
+
+export interface Description {
+  observations: Read[]
+  questions: Asked[]
+  /** Stretches of text of which nothing was understood. */
+  unread: [from: number, to: number][]
+  context: Context
+}
+
+/** One step through a text: what was found, in the order it was said. */
+interface Step {
+  token: Token
+  /** Place of its first and last word among all words. */
+  first: number
+  last: number
+  entries: Entry[]
+  /** Parts that are named in it, with their places. */
+  parts: { part: string; at: number }[]
+}
+
+/** What holds while a sentence is read. */
+interface State {
+  sureness: Sureness | undefined
+  /** Said to be missing, until the end of the list. */
+  negated: boolean
+  /** Nothing that follows is of this plant. */
+  away: '' | 'phrase' | 'sentence'
+  /** What follows takes the place of what was said of the same. */
+  correcting: boolean
+  count: { some: number; all: number } | undefined
+  /** Parts named in this piece of the sentence, with their places, and the last one before it. */
+  parts: { part: string; at: number }[]
+  carried: string | undefined
+}
+
+const has = (entries: Entry[], is: Entry['is']): boolean => entries.some((e) => e.is === is)
+
+/** Words before a noun that make it no subject: "flat on the ground", "flat as a ruler". */
+const AT = new Set(['on', 'in', 'by', 'at', 'to', 'from', 'near', 'with', 'under', 'like', 'as', 'along', 'against', 'into', 'for', 'behind', 'around', 'after', 'the_', 'auf', 'im', 'am', 'in', 'an', 'bei', 'wie', 'mit', 'unter', 'neben', 'vom', 'zum']) // prettier-ignore
+
+/** A text as words with their mended spelling. */
+function wordsOf(text: string, vocabulary: Vocabulary): Token[] {
+  const known = (word: string) => vocabulary.root.next.has(word)
+  const all = tokensOf(text, vocabulary.language)
+  const out: Token[] = []
+  for (let i = 0; i < all.length; i++) {
+    const token = all[i]!
+    const two = all[i + 1] && token.break === '' ? vocabulary.slips.get(`${token.raw} ${all[i + 1]!.raw}`) : undefined
+    const meant = two ?? mended(token, vocabulary, known)
+    const to = two ? all[i + 1]!.to : token.to
+    const ends = two ? all[i + 1]!.break : token.break
+    if (meant === token.raw) out.push(token)
+    else
+      for (const [k, t] of tokensOf(meant, vocabulary.language).entries())
+        out.push({ ...t, from: token.from, to, break: k === meant.split(' ').length - 1 ? ends : '' })
+    if (two) i++
+  }
+  return out
+}
+
+/** The parts, words and turns of a text, in order; words that carry nothing are passed over. */
+function stepsOf(tokens: readonly Token[], vocabulary: Vocabulary): Step[] {
+  const kept = tokens.flatMap((t, i) => (vocabulary.passed.has(t.raw) ? [] : [{ t, i }]))
+  const breakAfter = (k: number): boolean => {
+    const [here, next] = [kept[k]!.i, kept[k + 1]?.i ?? tokens.length]
+    return tokens.slice(here, next).some((t) => t.break !== '')
+  }
+  const words = kept.map(({ t }) => t.word)
+  const breaks = kept.map((_, k) => breakAfter(k))
+  const partsIn = (first: number, last: number) => {
+    const out: { part: string; at: number }[] = []
+    for (let k = first; k <= last; k++) {
+      const two = k < last ? vocabulary.partNames.get(`${words[k]} ${words[k + 1]}`) : undefined
+      const part = two ?? vocabulary.partNames.get(words[k]!)
+      // A side of the leaf belongs to the phrase it stands in.
+      if (part && !SIDES.has(part)) out.push({ part, at: kept[k]!.i })
+      if (two) k++
+    }
+    return out
+  }
+  return matchesOf(words, breaks, vocabulary.root).map(({ first, last, entries }) => ({
+    token: kept[first]!.t,
+    first: kept[first]!.i,
+    last: kept[last]!.i,
+    entries,
+    parts: [
+      ...entries.flatMap((e) => (e.is === 'part' ? [{ part: e.part, at: kept[first]!.i }] : [])),
+      ...(entries.some((e) => e.is === 'word') ? partsIn(first, last) : []),
+    ],
+  }))
+}
+
+/** Words of which nothing is asked where it is not said of what they are. */
+const SILENT = new Set([
+  'long',
+  'short',
+  'thick',
+  'thin',
+  'tall-part',
+  'short-part',
+  'swollen',
+  'none',
+  'white',
+  'green',
+  'pale',
+  'brown',
+  'yellow',
+  'black',
+  'straw',
+  'open',
+  'closed',
+  'smooth',
+  'wide',
+])
+const SIDES = new Set(['upper', 'under', 'both', 'ground', 'texture'])
+/** Parts whose hairs are meant when they were spoken of just before. */
+const COATED = new Set(['stem', 'sheath', 'leaf', 'under', 'upper', 'seedleaf', 'leaflet'])
+
+/** What a concept means by the parts that are spoken of beside it. */
+function meantBy(
+  meanings: Record<string, Meaning[]>,
+  parts: readonly { part: string; at: number }[],
+  carried: string | undefined,
+  at: number,
+): Meaning[] | undefined {
+  const near = parts.filter((p) => p.part in meanings).sort((a, b) => Math.abs(a.at - at) - Math.abs(b.at - at))
+  if (near[0]) return meanings[near[0].part]
+  const coat = meanings['any']?.[0]?.character === 'hairs.upper'
+  if (parts.length === 0 && carried !== undefined && carried in meanings && (!coat || COATED.has(carried)))
+    return meanings[carried]
+  return meanings['any']
+}
+
+/** The character that a size is of. */
+function measuredCharacter(
+  { measured }: Vocabulary,
+  amount: Amount,
+  parts: readonly { part: string; at: number }[],
+  carried: string | undefined,
+): string | undefined {
+  // prettier-ignore
+  const named = [...parts].sort((a, b) => Math.abs(a.at - amount.first) - Math.abs(b.at - amount.first)).map((p) => p.part)
+  for (const part of named.length > 0 ? named : carried ? [carried] : []) {
+    const dimension = amount.dimension ?? ''
+    const found =
+      measured[`${part} ${dimension}`] ?? (dimension === 'wide' && part !== 'leaf' ? undefined : measured[part])
+    if (found && !(part === 'leaf' && dimension === 'high')) return found
+  }
+  return amount.dimension === 'wide' && named.length === 0 ? measured['leaf wide'] : undefined
+}
+
+const round = (mm: number): number => Math.round(mm * 100) / 100
+
+/**
+ * What a text says of a plant, as observations: the vocabulary's phrases, their parts, negations, sureness, sizes and counts.
+ * What is said of something else (a neighbour, a book, last year, the dog) is left out; a word that may mean two things is
+ * asked about. Nothing is guessed that was not said. Deterministic; at most 20,000 characters are read.
+ *
+ * @returns observations with the span of text each stands on, in the order they were said
+ */
+export function describe(vocabulary: Vocabulary, text: string, given: Context = {}): Description {
+  const tokens = wordsOf(text, vocabulary)
+  const steps = stepsOf(tokens, vocabulary)
+  const amounts = amountsOf(tokens, vocabulary)
+  const observations: (Read & { sentence: number; corrects: boolean; either: boolean })[] = []
+  const questions: Asked[] = []
+  const context: Context = { ...given }
+  const understood = new Set<number>()
+  const fresh = (): State => ({ sureness: undefined, negated: false, away: '', correcting: false, count: undefined, parts: [], carried: undefined }) // prettier-ignore
+  let state = fresh()
+  let sentence = 0
+  let at = 0
+  const spanOf = (first: number, last: number): [number, number] => [tokens[first]!.from, tokens[last]!.to]
+  const wordsFrom = (first: number, last: number) => text.slice(...spanOf(first, last))
+
+  /** Words of the piece of sentence that ends at the next break. */
+  const pieceEnd = (from: number): number => {
+    let end = from
+    while (end < tokens.length - 1 && tokens[end]!.break === '') end++
+    return end
+  }
+  /** A list that goes on over commas: "no hairs, spots or wings". */
+  const listGoesOn = (from: number): boolean => {
+    const rest = tokens.slice(from, from + 7)
+    const end = rest.findIndex((t) => t.break === 'hard')
+    return (end < 0 ? rest : rest.slice(0, end + 1)).some((t, i) => (t.raw === 'or' || t.raw === 'nor' || t.raw === 'oder' || t.raw === 'noch') && i <= 4) // prettier-ignore
+  }
+
+  const put = (meaning: Meaning, first: number, last: number, negative: boolean, either: boolean) => {
+    const base = {
+      character: meaning.character,
+      span: spanOf(first, last),
+      phrase: wordsFrom(first, last),
+      ...(state.sureness && state.sureness !== 'sure' ? { sureness: state.sureness } : {}),
+      sentence,
+      corrects: state.correcting,
+      either,
+    }
+    if (meaning.range) {
+      if (!negative) observations.push({ ...base, values: meaning.range })
+      return
+    }
+    const { count } = state
+    const states = negative ? complementOf(meaning.character, meaning.states!) : meaning.states!
+    if (states.length === 0) return
+    if (count && states.length === 1) {
+      const [other] = complementOf(meaning.character, meaning.states!)
+      const [yes, no] = negative ? [meaning.states![0]!, states[0]!] : [states[0]!, other]
+      const some = negative ? count.all - count.some : count.some
+      observations.push({ ...base, counts: { [yes]: some, ...(no ? { [no]: count.all - some } : {}) } })
+      return
+    }
+    observations.push({ ...base, states })
+  }
+
+  const readAmount = (amount: Amount) => {
+    const character = measuredCharacter(vocabulary, amount, state.parts, state.carried)
+    for (let i = amount.first; i <= amount.last; i++) understood.add(i)
+    const [least, most] = vocabulary.ranges.get(character ?? '') ?? [0, 0]
+    if (!character || amount.low < least || amount.high > most) return
+    const base = { character, span: spanOf(amount.first, amount.last), phrase: wordsFrom(amount.first, amount.last), ...(state.sureness && state.sureness !== 'sure' ? { sureness: state.sureness } : {}), sentence, corrects: state.correcting, either: false } // prettier-ignore
+    if (amount.low === amount.high) observations.push({ ...base, value: round(amount.low) })
+    else observations.push({ ...base, values: [round(amount.low), round(amount.high)] })
+  }
+
+  while (at < tokens.length) {
+    const end = pieceEnd(at)
+    const here = steps.filter((s) => s.first >= at && s.first <= end)
+    state.parts = here.flatMap((s) => s.parts)
+    const sizes = amounts.filter((a) => a.first >= at && a.first <= end)
+    const counted = tokens
+      .slice(at, end + 1)
+      .map((_, k) => countAt(tokens, at + k, vocabulary))
+      .find(Boolean)
+    if (counted) state.count = counted
+    // How sure a piece is said to be: "2 mm at a guess" as well as "I think 2 mm".
+    const said = here.flatMap((s, k) => s.entries.flatMap((e) => (e.is === 'sureness' && tokens[s.first - 1]?.raw !== 'or' ? [{ ...e, k }] : []))) // prettier-ignore
+    if (said.length > 0) state.sureness = said.at(-1)!.sureness
+    const onlySure = said.length > 0 && here.every((s) => has(s.entries, 'sureness')) && sizes.length === 0
+    if (onlySure) for (const o of observations.filter((x) => x.sentence === sentence).slice(-1)) o.sureness = state.sureness ?? 'sure' // prettier-ignore
+    if (state.away === 'phrase') state.away = ''
+    let foreign = false
+    let lastWord: { at: number; characters: string[] } | undefined
+    for (const step of here) {
+      const { entries, first, last } = step
+      for (let i = first; i <= last; i++) understood.add(i)
+      const previous = tokens[first - 1]
+      if (has(entries, 'here') && (first === at || state.away === 'phrase') && !has(entries, 'word')) {
+        if (state.away === 'phrase' || (state.away === 'sentence' && first === at && tokens[first]!.raw !== 'it')) state.away = '' // prettier-ignore
+        foreign = false
+      }
+      if (has(entries, 'contrast')) {
+        state.away = ''
+        state.negated = false
+        state.sureness = undefined
+        state.count = undefined
+      }
+      if (has(entries, 'unread') || has(entries, 'elsewhere')) {
+        state.away = 'sentence'
+        continue
+      }
+      if (has(entries, 'comparison')) state.away = 'phrase'
+      if (has(entries, 'correction')) {
+        state.correcting = true
+        state.negated = false
+        continue
+      }
+      if (has(entries, 'negator') && !has(entries, 'word')) {
+        // "No, solid": what was said is taken back.
+        if ((tokens[last]!.raw === 'no' || tokens[last]!.raw === 'nein') && tokens[last]!.break !== '') {
+          state.correcting = true
+          state.negated = false
+        } else state.negated = true
+        continue
+      }
+      if (has(entries, 'foreign') && !has(entries, 'word') && !has(entries, 'part')) {
+        const before = previous && ['the', 'a', 'my', 'der', 'die', 'das', 'dem', 'den', 'ein', 'our'].includes(previous.raw) ? tokens[first - 2] : previous // prettier-ignore
+        const subject = !(before && AT.has(before.raw) && first > at) && !here.some((s) => s.first < first && (has(s.entries, 'word') || has(s.entries, 'part'))) // prettier-ignore
+        if (subject) foreign = true
+      }
+      readContext(entries, here, step)
+      if (state.away !== '' || foreign) continue
+      const word = entries.find((e) => e.is === 'word')
+      if (!word) continue
+      const meanings = vocabulary.meanings.get(word.concept)!
+      // "Like milk" is no milk; "pink sap" is no pink base.
+      if (previous && (previous.raw === 'like' || previous.raw === 'wie') && first > at && /^(sap|life|flower)/.test(word.concept)) continue // prettier-ignore
+      const noun = here.find((s) => s.first > last && has(s.entries, 'part') && tokens.slice(last + 1, s.first).every((t) => vocabulary.passed.has(t.raw)))?.parts[0]?.part // prettier-ignore
+      if (noun && !(noun in meanings) && !('any' in meanings)) continue
+      const meant = meantBy(
+        meanings,
+        state.parts.filter((p) => p.at < first || p.at > last || first < last),
+        state.carried,
+        first,
+      )
+      if (!meant) {
+        if (SILENT.has(word.concept) || word.concept.endsWith('-smell')) continue
+        questions.push({ span: spanOf(first, last), phrase: wordsFrom(first, last), characters: [...new Set(Object.values(meanings).flat().map((m) => m.character))] }) // prettier-ignore
+        continue
+      }
+      const or = tokens
+        .slice(Math.max(0, first - 3), first)
+        .some((t) => ['or', 'oder', 'maybe', 'either'].includes(t.raw))
+      const either = or && !state.negated && lastWord !== undefined && meant.some((m) => lastWord!.characters.includes(m.character)) // prettier-ignore
+      for (const m of meant) put(m, first, last, state.negated && !word.negative, either)
+      lastWord = { at: last, characters: meant.map((m) => m.character) }
+      // After a word that is itself a "none" the list may go on: "no claws or hairs".
+      if (word.negative) state.negated = true
+      if (tokens[last + 1] && ['and', 'with', 'und', 'mit', 'just', 'only', 'nur', 'sondern'].includes(tokens[last + 1]!.raw)) state.negated = false // prettier-ignore
+    }
+    if (state.away === '' && !foreign) sizes.forEach(readAmount)
+    const lastPart = state.parts.at(-1)?.part
+    if (lastPart) state.carried = lastPart
+    if (tokens[end]!.break === 'hard') {
+      const correcting = state.correcting && here.every((s) => !has(s.entries, 'word'))
+      state = { ...fresh(), correcting }
+      sentence++
+    } else {
+      if (!listGoesOn(end + 1)) state.negated = false
+      if (!onlySure && !state.correcting && said.length === 0) state.sureness = undefined
+    }
+    at = end + 1
+  }
+
+  function readContext(entries: Entry[], here: Step[], step: Step): void {
+    const index = here.indexOf(step)
+    for (const e of entries) {
+      if (e.is === 'stage' && state.away === '' && !state.negated) context.stage ??= e.stage
+      else if (e.is === 'month' && state.away === '') context.month ??= e.month
+      else if (e.is === 'ground' && state.away === '' && !state.negated)
+        context.ground = [...new Set([...(context.ground ?? []), e.ground])] // prettier-ignore
+      else if (e.is === 'plant') {
+        const before = here.slice(0, index).reverse().find((s) => has(s.entries, 'sown') || has(s.entries, 'elsewhere') || has(s.entries, 'comparison')) // prettier-ignore
+        if (before && has(before.entries, 'sown')) context.sown = [...new Set([...(context.sown ?? []), e.plant])]
+      }
+    }
+  }
+
+  return {
+    observations: settled(observations, vocabulary),
+    questions,
+    unread: unreadOf(tokens, understood, vocabulary),
+    context,
+  }
+}
+
+/** Pieces of a sentence of which no word was understood. */
+function unreadOf(
+  tokens: readonly Token[],
+  understood: ReadonlySet<number>,
+  { passed }: Vocabulary,
+): [number, number][] {
+  const out: [number, number][] = []
+  let first = 0
+  tokens.forEach((t, i) => {
+    if (t.break === '') return
+    const piece = Array.from({ length: i - first + 1 }, (_, k) => first + k)
+    const telling = piece.filter((k) => !passed.has(tokens[k]!.raw))
+    if (telling.length > 0 && !telling.some((k) => understood.has(k))) out.push([tokens[first]!.from, t.to])
+    first = i + 1
+  })
+  return out
+}

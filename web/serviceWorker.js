@@ -22,7 +22,7 @@ async function activate() {
 
 /** What may be kept of the records, by address: what an advisor alone may read is not among it. */
 const keptReads =
-  /^\/api\/(book|book-columns|plants|characters|groups|hazards|rounds|places|plan-items|kept|namings|naming-checks|unknowns|practice-answers|events|most-counted|recently-found|me)$|^\/api\/(rounds|paddocks)\/[^/]+(\/counts)?$/
+  /^\/api\/(book|book-columns|plants|characters|groups|hazards|rounds|places|plan-items|kept|namings|naming-checks|unknowns|practice-answers|events|most-counted|recently-found|me|words\/(?:en|de))$|^\/api\/(rounds|paddocks)\/[^/]+(\/counts)?$/
 /** Counts the sign-outs: an answer that was asked for before one is for nobody who comes after. */
 let epoch = 0
 

@@ -1,39 +1,11 @@
-import type { Context, Observation, Sureness } from '../records/observation.ts'
+import type { Context, Sureness } from '../records/observation.ts'
+import type { Asked, Description, Read } from './description.ts'
 import { amountsOf, countAt, type Amount } from './amounts.ts'
-import { matchesOf, mended } from './matches.ts'
+import { meantBy, measuredCharacter } from './meant.ts'
 import { settled } from './settle.ts'
-import { tokensOf, type Token } from './tokens.ts'
+import { has, stepsOf, unreadOf, wordsOf, type Step } from './steps.ts'
 import { complementOf } from './absence.ts'
 import type { Entry, Meaning, Vocabulary } from './vocabulary.ts'
-
-/** An observation with the stretch of text it stands on. */
-export type Read = Observation & { span: [from: number, to: number]; phrase: string }
-
-/** A word that may mean one of several characters: which is asked, not guessed. */
-export interface Asked {
-  span: [from: number, to: number]
-  phrase: string
-  characters: string[]
-}
-
-export interface Description {
-  observations: Read[]
-  questions: Asked[]
-  /** Stretches of text of which nothing was understood. */
-  unread: [from: number, to: number][]
-  context: Context
-}
-
-/** One step through a text: what was found, in the order it was said. */
-interface Step {
-  token: Token
-  /** Place of its first and last word among all words. */
-  first: number
-  last: number
-  entries: Entry[]
-  /** Parts that are named in it, with their places. */
-  parts: { part: string; at: number }[]
-}
 
 /** What holds while a sentence is read. */
 interface State {
@@ -50,62 +22,11 @@ interface State {
   carried: string | undefined
 }
 
-const has = (entries: Entry[], is: Entry['is']): boolean => entries.some((e) => e.is === is)
+/** Turns of speech that say nothing themselves. */
+const EMPTY = new Set<Entry['is']>(['here', 'foreign', 'contrast', 'alternative'])
 
 /** Words before a noun that make it no subject: "flat on the ground", "flat as a ruler". */
 const AT = new Set(['on', 'in', 'by', 'at', 'to', 'from', 'near', 'with', 'under', 'like', 'as', 'along', 'against', 'into', 'for', 'behind', 'around', 'after', 'the_', 'auf', 'im', 'am', 'in', 'an', 'bei', 'wie', 'mit', 'unter', 'neben', 'vom', 'zum']) // prettier-ignore
-
-/** A text as words with their mended spelling. */
-function wordsOf(text: string, vocabulary: Vocabulary): Token[] {
-  const known = (word: string) => vocabulary.root.next.has(word)
-  const all = tokensOf(text, vocabulary.language)
-  const out: Token[] = []
-  for (let i = 0; i < all.length; i++) {
-    const token = all[i]!
-    const two = all[i + 1] && token.break === '' ? vocabulary.slips.get(`${token.raw} ${all[i + 1]!.raw}`) : undefined
-    const meant = two ?? mended(token, vocabulary, known)
-    const to = two ? all[i + 1]!.to : token.to
-    const ends = two ? all[i + 1]!.break : token.break
-    if (meant === token.raw) out.push(token)
-    else
-      for (const [k, t] of tokensOf(meant, vocabulary.language).entries())
-        out.push({ ...t, from: token.from, to, break: k === meant.split(' ').length - 1 ? ends : '' })
-    if (two) i++
-  }
-  return out
-}
-
-/** The parts, words and turns of a text, in order; words that carry nothing are passed over. */
-function stepsOf(tokens: readonly Token[], vocabulary: Vocabulary): Step[] {
-  const kept = tokens.flatMap((t, i) => (vocabulary.passed.has(t.raw) ? [] : [{ t, i }]))
-  const breakAfter = (k: number): boolean => {
-    const [here, next] = [kept[k]!.i, kept[k + 1]?.i ?? tokens.length]
-    return tokens.slice(here, next).some((t) => t.break !== '')
-  }
-  const words = kept.map(({ t }) => t.word)
-  const breaks = kept.map((_, k) => breakAfter(k))
-  const partsIn = (first: number, last: number) => {
-    const out: { part: string; at: number }[] = []
-    for (let k = first; k <= last; k++) {
-      const two = k < last ? vocabulary.partNames.get(`${words[k]} ${words[k + 1]}`) : undefined
-      const part = two ?? vocabulary.partNames.get(words[k]!)
-      // A side of the leaf belongs to the phrase it stands in.
-      if (part && !SIDES.has(part)) out.push({ part, at: kept[k]!.i })
-      if (two) k++
-    }
-    return out
-  }
-  return matchesOf(words, breaks, vocabulary.root).map(({ first, last, entries }) => ({
-    token: kept[first]!.t,
-    first: kept[first]!.i,
-    last: kept[last]!.i,
-    entries,
-    parts: [
-      ...entries.flatMap((e) => (e.is === 'part' ? [{ part: e.part, at: kept[first]!.i }] : [])),
-      ...(entries.some((e) => e.is === 'word') ? partsIn(first, last) : []),
-    ],
-  }))
-}
 
 /** Words of which nothing is asked where it is not said of what they are. */
 const SILENT = new Set([
@@ -129,43 +50,6 @@ const SILENT = new Set([
   'smooth',
   'wide',
 ])
-const SIDES = new Set(['upper', 'under', 'both', 'ground', 'texture'])
-/** Parts whose hairs are meant when they were spoken of just before. */
-const COATED = new Set(['stem', 'sheath', 'leaf', 'under', 'upper', 'seedleaf', 'leaflet'])
-
-/** What a concept means by the parts that are spoken of beside it. */
-function meantBy(
-  meanings: Record<string, Meaning[]>,
-  parts: readonly { part: string; at: number }[],
-  carried: string | undefined,
-  at: number,
-): Meaning[] | undefined {
-  const near = parts.filter((p) => p.part in meanings).sort((a, b) => Math.abs(a.at - at) - Math.abs(b.at - at))
-  if (near[0]) return meanings[near[0].part]
-  const coat = meanings['any']?.[0]?.character === 'hairs.upper'
-  if (parts.length === 0 && carried !== undefined && carried in meanings && (!coat || COATED.has(carried)))
-    return meanings[carried]
-  return meanings['any']
-}
-
-/** The character that a size is of. */
-function measuredCharacter(
-  { measured }: Vocabulary,
-  amount: Amount,
-  parts: readonly { part: string; at: number }[],
-  carried: string | undefined,
-): string | undefined {
-  // prettier-ignore
-  const named = [...parts].sort((a, b) => Math.abs(a.at - amount.first) - Math.abs(b.at - amount.first)).map((p) => p.part)
-  for (const part of named.length > 0 ? named : carried ? [carried] : []) {
-    const dimension = amount.dimension ?? ''
-    const found =
-      measured[`${part} ${dimension}`] ?? (dimension === 'wide' && part !== 'leaf' ? undefined : measured[part])
-    if (found && !(part === 'leaf' && dimension === 'high')) return found
-  }
-  return amount.dimension === 'wide' && named.length === 0 ? measured['leaf wide'] : undefined
-}
-
 const round = (mm: number): number => Math.round(mm * 100) / 100
 
 /**
@@ -260,7 +144,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
     let lastWord: { at: number; characters: string[] } | undefined
     for (const step of here) {
       const { entries, first, last } = step
-      for (let i = first; i <= last; i++) understood.add(i)
+      if (entries.some((e) => !EMPTY.has(e.is))) for (let i = first; i <= last; i++) understood.add(i)
       const previous = tokens[first - 1]
       if (has(entries, 'here') && (first === at || state.away === 'phrase') && !has(entries, 'word')) {
         if (state.away === 'phrase' || (state.away === 'sentence' && first === at && tokens[first]!.raw !== 'it')) state.away = '' // prettier-ignore
@@ -359,22 +243,4 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
     unread: unreadOf(tokens, understood, vocabulary),
     context,
   }
-}
-
-/** Pieces of a sentence of which no word was understood. */
-function unreadOf(
-  tokens: readonly Token[],
-  understood: ReadonlySet<number>,
-  { passed }: Vocabulary,
-): [number, number][] {
-  const out: [number, number][] = []
-  let first = 0
-  tokens.forEach((t, i) => {
-    if (t.break === '') return
-    const piece = Array.from({ length: i - first + 1 }, (_, k) => first + k)
-    const telling = piece.filter((k) => !passed.has(tokens[k]!.raw))
-    if (telling.length > 0 && !telling.some((k) => understood.has(k))) out.push([tokens[first]!.from, t.to])
-    first = i + 1
-  })
-  return out
 }

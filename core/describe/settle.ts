@@ -1,4 +1,5 @@
-import type { Read } from './describe.ts'
+import { without } from '../records/merge.ts'
+import type { Read } from './description.ts'
 import type { Vocabulary } from './vocabulary.ts'
 
 type Said = Read & { sentence: number; corrects: boolean; either: boolean; weak?: boolean }
@@ -97,5 +98,6 @@ export function settled(said: readonly Said[], vocabulary: Vocabulary): Read[] {
       else out[at] = o
     } else if (!('states' in o)) out[at] = o
   }
-  return out.map(({ sentence: _s, corrects: _c, either: _e, weak: _w, ...read }) => read)
+  const own = ['sentence', 'corrects', 'either', 'weak'] as const
+  return out.map((o) => own.reduce<Read>((read, key) => without(read, key as keyof Read) as Read, o))
 }

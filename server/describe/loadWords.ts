@@ -14,13 +14,19 @@ export const vocabularyFile = (language: WordLanguage): VocabularyFile => read(`
 export const meaningsFile = (): Meanings => read('meanings.yaml') as Meanings
 
 /** Names by which plants are called: those of the book, without what stands in brackets. */
-export const namesOf = ({ plants }: Pick<Flora, 'plants'>): Map<string, string[]> =>
-  new Map(
-    plants.map((p) => [
-      p.id,
-      [p.commonName.replace(/ \(.*\)/, ''), p.scientificName, ...p.alsoCalled, ...Object.values(p.called ?? {})],
-    ]),
+export function namesOf({ plants }: Pick<Flora, 'plants'>): Map<string, string[]> {
+  const namesOfOne = (p: Flora['plants'][number]) =>
+    [p.commonName, p.scientificName, ...p.alsoCalled, ...Object.values(p.called ?? {})].map((name) =>
+      name.replace(/ \(.*\)/, ''),
+    )
+  // Where two kinds of one species share a name, the usual one is meant.
+  const usual = new Set(
+    plants.filter((p) => p.speciesDefault).flatMap((p) => namesOfOne(p).map((n) => n.toLowerCase())),
   )
+  return new Map(
+    plants.map((p) => [p.id, namesOfOne(p).filter((n) => p.speciesDefault || !usual.has(n.toLowerCase()))]),
+  )
+}
 
 /** The vocabulary of a language, ready to be read with. */
 export function loadWords(flora: Flora, language: WordLanguage): Vocabulary {

@@ -1,4 +1,5 @@
-import { describe, type Description } from '@/core/describe/describe.ts'
+import { describe } from '@/core/describe/describe.ts'
+import { observationOf, type Description } from '@/core/describe/description.ts'
 import type { Vocabulary } from '@/core/describe/vocabulary.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import { Type } from 'class-transformer'
@@ -67,7 +68,7 @@ export function describeBody(
   const language = input.language ?? languageOf(input.text, words)
   const said = describe(words(language), input.text, readContext(input.context, book.flora))
   const observations = said.observations.map((o) => ({ ...o, sureness: o.sureness ?? ('sure' as const) }))
-  const plain = observations.map(({ span: _s, phrase: _p, ...o }) => o)
+  const plain = observations.map(observationOf)
   return { ...said, observations, language, identification: identifyBody(book.compiled, { context: said.context, observations: plain }) } // prettier-ignore
 }
 

@@ -1,3 +1,4 @@
+import type { Meanings, VocabularyFile } from '@/core/describe/vocabulary.ts'
 import { bookOf, type BookColumns } from '@/contract/bookColumns.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
@@ -95,6 +96,10 @@ export const getCopies = () => send<KeptCopy[]>('GET', '/api/copies')
 export const getCopyState = () => send<{ problem: string | null }>('GET', '/api/copies/state')
 export const checkCopy = (file: File) =>
   send<{ madeAt: string; tables: { name: string; rows: number }[] }>('POST', '/api/backup/check', file)
+
+/** How people say what they see, in a language, and what plants are called. */
+export const getWords = (language: string) =>
+  send<{ file: VocabularyFile; meanings: Meanings; names: Record<string, string[]> }>('GET', `/api/words/${language}`)
 
 /** The plant book, which is sent in columns. */
 export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'))

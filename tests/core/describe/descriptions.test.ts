@@ -1,6 +1,7 @@
 import { readFileSync } from 'node:fs'
 import { describe as group, expect, it } from 'vitest'
-import { describe, type Read } from '@/core/describe/describe.ts'
+import { describe } from '@/core/describe/describe.ts'
+import { observationOf, type Read } from '@/core/describe/description.ts'
 import { words } from '@/tests/support/words.ts'
 
 /** A text with what it says, as the two files of descriptions hold them. */
@@ -109,32 +110,30 @@ group('what is not said of this plant', () => {
   })
 
   it('what nobody understood is given back', () => {
-    const text = 'Folded leaf, reminds the foreman of zebras.'
-    const { unread } = describe(words('en'), 'Folded leaf, wibbles the foreman zanily.')
-    expect(unread.map((u) => text.length > 0 && 'Folded leaf, wibbles the foreman zanily.'.slice(...u))).toEqual([
-      'wibbles the foreman zanily',
-    ])
+    const text = 'Folded leaf, wibbles the foreman zanily.'
+    const { unread } = describe(words('en'), text)
+    expect(unread.map((u) => text.slice(...u))).toEqual(['wibbles the foreman zanily'])
   })
 })
 
 group('any text at all', () => {
   it('sentences that say nothing of the plant change nothing', () => {
     const plain = 'Rolled leaf. Clasping auricles. Purple base.'
-    const base = describe(words('en'), plain).observations.map(({ span: _s, ...o }) => o)
+    const base = describe(words('en'), plain).observations.map(observationOf)
     for (const noise of [
       'It was a long drive.',
       'Call me at noon.',
       'The cattle are on the hill.',
       'Nice view from up here!',
     ]) {
-      const all = describe(words('en'), `${noise} ${plain} ${noise}`).observations.map(({ span: _s, ...o }) => o)
+      const all = describe(words('en'), `${noise} ${plain} ${noise}`).observations.map(observationOf)
       expect(all, noise).toEqual(base)
     }
   })
 
   it('sentences in another order say the same', () => {
     const list = ['Rolled leaf.', 'Clasping auricles.', 'Purple base.', 'Ligule 1 mm.']
-    const of = (order: string[]) => describe(words('en'), order.join(' ')).observations.map(({ span: _s, ...o }) => JSON.stringify(o)).sort() // prettier-ignore
+    const of = (order: string[]) => describe(words('en'), order.join(' ')).observations.map((o) => JSON.stringify(observationOf(o))).sort() // prettier-ignore
     expect(of([...list].reverse())).toEqual(of(list))
     expect(of([list[2]!, list[0]!, list[3]!, list[1]!])).toEqual(of(list))
   })

@@ -37,6 +37,7 @@ describe('what each may ask, of every route there is', () => {
   it('a trainee writes what was seen and answered, and changes no place, plan or account', () => {
     const writes = allowed('trainee').filter((r) => !r.startsWith('GET'))
     expect(writes).toEqual([
+      'POST /describe',
       'POST /identify',
       'POST /namings',
       'POST /practice-answers',

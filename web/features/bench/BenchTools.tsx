@@ -11,6 +11,7 @@ interface Props {
   sheet: Sheet
   onContext: (context: Context) => void
   onFind: () => void
+  onSay: () => void
   onUndo: () => void
   onClear: () => void
 }
@@ -18,7 +19,7 @@ interface Props {
 const button = 'min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50'
 
 /** Above the question: which unknown it is, place and season, and what can be done with the sheet. */
-export function BenchTools({ round, letter, sheet, onContext, onFind, onUndo, onClear }: Props) {
+export function BenchTools({ round, letter, sheet, onContext, onFind, onSay, onUndo, onClear }: Props) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-2">
       {round && letter ? (
@@ -31,6 +32,9 @@ export function BenchTools({ round, letter, sheet, onContext, onFind, onUndo, on
         </p>
       ) : null}
       <ContextBar context={sheet.context} onChange={onContext} />
+      <button type="button" className={`${button} border-2 border-culm font-semibold text-culm`} onClick={onSay}>
+        {say('Say it')} <kbd className="ml-1 text-sm text-ink-soft">i</kbd>
+      </button>
       <button type="button" className={button} onClick={onFind}>
         {say('Find')} <kbd className="ml-1 text-sm text-ink-soft">/</kbd>
       </button>

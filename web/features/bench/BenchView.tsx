@@ -16,6 +16,7 @@ import { BenchTools } from './BenchTools.tsx'
 import { FindBox } from './FindBox.tsx'
 import { useLookAhead } from './lookAhead.ts'
 import { Questions } from './QuestionPanel.tsx'
+import { SayItLater } from './SayItLater.tsx'
 import { SeenSoFar } from './SeenSoFar.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useKeeping } from './useKeeping.ts'
@@ -35,7 +36,6 @@ const halves = {
   },
 }
 const nothingNext: NextCheck[] = []
-
 interface Props {
   subject: string
   round: Round | null
@@ -57,6 +57,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const { result, fresh, of } = useIdentification(shown)
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
+  const [saying, setSaying] = useState(false)
   const [written, setWritten] = useState('')
   const { waiting, keepUnknown, write } = useKeeping({ subject, sheet, round, letter, onSaid: setWritten })
 
@@ -99,6 +100,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     undo,
     takeSuggested: () => ask(null),
     find: () => setFinding(true),
+    sayIt: () => setSaying(true),
     compare: () => setCompare((c) => !c),
   })
 
@@ -178,6 +180,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         sheet={sheet}
         onContext={onContext}
         onFind={() => setFinding(true)}
+        onSay={() => setSaying((s) => !s)}
         onUndo={undo}
         onClear={() => {
           bench.clear(subject)
@@ -186,6 +189,9 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
           ask(null)
         }}
       />
+      {saying ? (
+        <SayItLater subject={subject} onAsk={onAsk} onTakeAway={onTakeAway} onClose={() => setSaying(false)} />
+      ) : null}
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
       <SpecimenBeside
         id={later.specimen.id}
@@ -228,16 +234,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       onWrite={write}
       onKeep={() => void keepUnknown()}
     >
-      {later.verdict ? (
-        <VerdictPanel
-          {...later.verdict}
-          waiting={waiting}
-          compare={compare}
-          onAsk={onAsk}
-          onWrite={onWrite}
-          onReopen={onReopen}
-        />
-      ) : null}
+      {later.verdict ? <VerdictPanel {...later.verdict} {...{ waiting, compare, onAsk, onWrite, onReopen }} /> : null}
     </BenchFollows>
   ) : (
     <p className="text-ink-soft">{say('Opening the book …')}</p>

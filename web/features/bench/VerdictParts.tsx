@@ -157,7 +157,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
           plant={plant}
           stage={stage}
           answers={answers}
-          className={first ? 'size-36 shrink-0' : 'size-20 shrink-0'}
+          className={first ? 'size-28 shrink-0 sm:size-36' : 'size-16 shrink-0 sm:size-20'}
         />
         <div className="min-w-0 grow">
           <Link

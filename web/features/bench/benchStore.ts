@@ -15,6 +15,9 @@ export interface Sheet {
   past: Observation[][]
   place: string
   note: string
+  /** What was said of it in somebody's own words, and the looks that were answered by that. */
+  said?: string
+  heard?: string[]
   /** A colleague's sheet that was opened here. */
   sent: SpecimenSheet | null
   /** The kept description that it was opened from, as it was then. */
@@ -30,6 +33,8 @@ interface BenchState {
   setText: (subject: string, text: Partial<Pick<Sheet, 'place' | 'note'>>) => void
   /** The answers with one more, or one changed; `withAnswer` makes them. */
   answer: (subject: string, answers: Observation[]) => void
+  /** What a text says: in place of what it said before; an answer given by hand stays. */
+  hear: (subject: string, text: string, observations: Observation[], context: Context) => void
   remove: (subject: string, character: string) => void
   undo: (subject: string) => void
   /** A new plant, at the same place and time. */
@@ -72,13 +77,30 @@ export const useBench = create<BenchState>()(
         setContext: (subject, context) => edit(subject, (sheet) => ({ ...sheet, context })),
         setText: (subject, text) => edit(subject, (sheet) => ({ ...sheet, ...text })),
         answer: (subject, answers) => edit(subject, (sheet) => changed(sheet, answers)),
+        hear: (subject, text, observations, context) =>
+          edit(subject, (sheet) => {
+            if (sheet.said === text) return sheet
+            const before = new Set(sheet.heard)
+            const byHand = sheet.answers.filter((a) => !before.has(a.character))
+            const heard = observations.filter((o) => !byHand.some((a) => a.character === o.character))
+            return {
+              ...sheet,
+              said: text,
+              heard: heard.map((o) => o.character),
+              answers: [...byHand, ...heard],
+              // The whole text is one step back.
+              past: sheet.said ? sheet.past : [...sheet.past, sheet.answers],
+              context: { ...sheet.context, ...context },
+            }
+          }),
         remove: (subject, character) =>
-          edit(subject, (sheet) =>
-            changed(
+          edit(subject, (sheet) => ({
+            ...changed(
               sheet,
               sheet.answers.filter((a) => a.character !== character),
             ),
-          ),
+            heard: (sheet.heard ?? []).filter((c) => c !== character),
+          })),
         undo: (subject) =>
           edit(subject, (sheet) => {
             const before = sheet.past.at(-1)

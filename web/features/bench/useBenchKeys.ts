@@ -20,6 +20,7 @@ interface Acts {
   undo: () => void
   takeSuggested: () => void
   find: () => void
+  sayIt: () => void
   compare: () => void
 }
 
@@ -48,6 +49,10 @@ function press(e: KeyboardEvent, acts: Acts): void {
   if (e.key === 'n') return acts.takeSuggested()
   if (e.key === 'c') return acts.compare()
   if (e.key === 'z') return acts.undo()
+  if (e.key === 'i') {
+    e.preventDefault()
+    return acts.sayIt()
+  }
   if (e.key === '/') {
     e.preventDefault()
     acts.find()

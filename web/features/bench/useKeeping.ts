@@ -9,6 +9,10 @@ import { useOutbox } from '../../stores/outboxStore.ts'
 import { useBench, type Sheet } from './benchStore.ts'
 import { say } from '../../language/say.ts'
 
+/** What is written beside it, with what was said of it. */
+const noteOf = ({ note, said }: Sheet): string =>
+  [note, said?.trim() ? say('Said: {{text}}', { text: said.trim() }) : ''].filter(Boolean).join('\n').slice(0, 4000)
+
 interface Keeping {
   subject: string
   sheet: Sheet
@@ -32,7 +36,7 @@ export function useKeeping({ subject, sheet, round, letter, onSaid }: Keeping) {
     const unknown = {
       id: sheet.id,
       place: sheet.place,
-      note: sheet.note,
+      note: noteOf(sheet),
       context: sheet.context,
       observations: sheet.answers,
       madeAt: before?.madeAt ?? new Date().toISOString(),

@@ -1,6 +1,7 @@
 // Pictures of plants built in space. `npm run plates -- ID ...` shows those plants with their names in one sheet, `--blind 24`
 // so many without, six names under each, the key in a file of its own (`--form grass` takes one form, `--insets` adds the close
-// looks, `--seed 3` other specimens). `--all` makes the pictures of the book anew whose plant has changed, `--all --again` every one.
+// looks, `--seed 3` other specimens). `--all` makes the pictures of the book anew whose plant has changed (`--all ID ...` of those
+// alone), `--all --again` every one.
 import { chromium } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
 import { existsSync, mkdirSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs'
@@ -93,8 +94,10 @@ async function book() {
   mkdirSync(folder, { recursive: true })
   const list = join(root, 'flora/plates.json')
   const before = !values.again && existsSync(list) ? JSON.parse(readFileSync(list, 'utf8')) : {}
-  const now = {}
-  const work = flora.flatMap((plant) => ['vegetative', ...Object.keys(plant.stages)].map((stage) => ({ plant, stage })))
+  const now = positionals.length > 0 ? structuredClone(before) : {}
+  // Named plants alone, or all of them.
+  const asked = positionals.length > 0 ? positionals.map((id) => byId.get(id)).filter(Boolean) : flora
+  const work = asked.flatMap((plant) => ['vegetative', ...Object.keys(plant.stages)].map((stage) => ({ plant, stage })))
   const total = work.length
   let made = 0
   const one = async () => {

@@ -16,7 +16,8 @@ interface State {
   away: '' | 'phrase' | 'sentence'
   /** What follows takes the place of what was said of the same. */
   correcting: boolean
-  count: { some: number; all: number } | undefined
+  /** So many of so many, of what is said from there on. */
+  count: { some: number; all: number; from: number } | undefined
   /** Parts named in this piece of the sentence, with their places, and the last one before it. */
   parts: { part: string; at: number }[]
   carried: string | undefined
@@ -104,7 +105,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
     const { count } = state
     const states = negative ? complementOf(meaning.character, meaning.states!) : meaning.states!
     if (states.length === 0) return
-    if (count && states.length === 1) {
+    if (count && first >= count.from && states.length === 1) {
       const [other] = complementOf(meaning.character, meaning.states!)
       const [yes, no] = negative ? [meaning.states![0]!, states[0]!] : [states[0]!, other]
       const some = negative ? count.all - count.some : count.some
@@ -133,7 +134,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
       .slice(at, end + 1)
       .map((_, k) => countAt(tokens, at + k, vocabulary))
       .find(Boolean)
-    if (counted) state.count = counted
+    if (counted) state.count = { ...counted, from: counted.next }
     // How sure a piece is said to be: "2 mm at a guess" as well as "I think 2 mm".
     const said = here.flatMap((s, k) => s.entries.flatMap((e) => (e.is === 'sureness' && tokens[s.first - 1]?.raw !== 'or' ? [{ ...e, k }] : []))) // prettier-ignore
     if (said.length > 0) state.sureness = said.at(-1)!.sureness

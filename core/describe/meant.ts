@@ -1,6 +1,9 @@
 import type { Amount } from './amounts.ts'
 import type { Meaning, Vocabulary } from './vocabulary.ts'
 
+/** Names of places on a part: what they are of stands a word further. */
+const SIDELESS = new Set(['edge', 'tip', 'base', 'upper', 'both', 'ground', 'node'])
+
 /** Parts whose hairs are meant when they were spoken of just before. */
 const COATED = new Set(['stem', 'sheath', 'leaf', 'under', 'upper', 'seedleaf', 'leaflet'])
 
@@ -11,8 +14,12 @@ export function meantBy(
   carried: string | undefined,
   at: number,
 ): Meaning[] | undefined {
-  const near = parts.filter((p) => p.part in meanings).sort((a, b) => Math.abs(a.at - at) - Math.abs(b.at - at))
-  if (near[0]) return meanings[near[0].part]
+  const near = [...parts].sort((a, b) => Math.abs(a.at - at) - Math.abs(b.at - at))
+  // The nearest part decides, even where the word means on it what it mostly means.
+  if (near[0] && near[0].part in meanings) return meanings[near[0].part]
+  if (near[0] && 'any' in meanings && !SIDELESS.has(near[0].part)) return meanings['any']
+  const other = near.find((p) => p.part in meanings)
+  if (other) return meanings[other.part]
   const coat = meanings['any']?.[0]?.character === 'hairs.upper'
   if (parts.length === 0 && carried !== undefined && carried in meanings && (!coat || COATED.has(carried)))
     return meanings[carried]

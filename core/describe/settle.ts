@@ -8,7 +8,7 @@ type Said = Read & { sentence: number; corrects: boolean; either: boolean; weak?
 const SHIFTED: Record<string, Record<string, Record<string, string>>> = {
   legume: {
     'leaf.margin': { entire: 'leaflet.margin=entire', 'fine-teeth': 'leaflet.margin=fine-all-round', 'saw-teeth': 'leaflet.margin=strong-all-round', 'coarse-teeth': 'leaflet.margin=strong-all-round' },
-    'leaf.outline': { 'heart-or-arrow': 'leaflet.shape=heart', 'egg-widest-middle': 'leaflet.shape=egg', 'egg-widest-base': 'leaflet.shape=egg', 'narrow-lance': 'leaflet.shape=oblong-pointed', 'round-kidney': 'leaflet.shape=round', linear: 'leaflet.shape=narrow' },
+    'leaf.outline': { 'heart-or-arrow': 'leaflet.shape=heart', 'egg-widest-middle': 'leaflet.shape=egg', 'egg-widest-base': 'leaflet.shape=egg', 'narrow-lance': 'leaflet.shape=oblong-pointed', fingered: 'leaf.plan=fingers', 'three-leaflets': 'leaf.plan=three-palmate|three-pinnate', 'paired-leaflets': 'leaf.plan=many-no-tendril|many-with-tendril', 'round-kidney': 'leaflet.shape=round', linear: 'leaflet.shape=narrow' },
     'leaf.mark': { 'pale-chevron': 'leaflet.mark=pale-v', 'dark-spot': 'leaflet.mark=dark-flecks' },
     'blade.feel': { velvety: 'hairs.upper=velvety' },
   },

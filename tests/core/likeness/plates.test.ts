@@ -15,8 +15,11 @@ const all = flora.plants.flatMap((plant) =>
 const KILOBYTE = 1024
 
 describe('pictures of the book', () => {
-  it('each plant has one at each of its stages, and one that is larger as it mostly stands', () => {
-    const missing = all.flatMap(({ plant, stage }) => {
+  it('nearly every plant has some; one that has some has one at each of its stages, and a larger one as it mostly stands', () => {
+    // A plant that is new to the book is drawn in ink until its pictures are made: npm run plates -- --all ID.
+    const pictured = all.filter(({ plant }) => plant.plates)
+    expect(pictured.length / all.length).toBeGreaterThan(0.97)
+    const missing = pictured.flatMap(({ plant, stage }) => {
       const name = `${plant.id}-${stage}.${plant.plates?.[stage] ?? 'none'}`
       const wanted = stage === 'vegetative' ? [360, 1200] : [360]
       return wanted.map((side) => `${name}.${side}.webp`).filter((f) => !files.has(f))
@@ -41,6 +44,7 @@ describe('pictures of the book', () => {
   // All of them takes half a minute: `npm run plates -- --all` looks at each and makes the stale ones anew.
   it('a spread of them shows the plants as they are built now; make the stale ones with npm run plates -- --all', () => {
     const stale = all
+      .filter(({ plant }) => plant.plates)
       .filter((_, i) => i % 17 === 3)
       .filter(({ plant, stage }) => {
         const now = fingerprint(plantSpecimen(plant, stage, randomLcg(plateSeed(plant.id))))

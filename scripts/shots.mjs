@@ -134,12 +134,13 @@ const shots = {
       await answers(p, carrot)
     },
   },
-  'bench-phone': {
+  'say-it-phone': {
     size: phone,
     go: async (p) => {
       await p.goto(`${address}/bench`)
-      await p.getByRole('heading', { level: 1 }).waitFor()
-      await answers(p, fescue.slice(0, 2))
+      await p.getByRole('button', { name: /^Say it/ }).click()
+      await p.getByRole('textbox', { name: /^Say it/ }).fill('Flat stems, folded, blue-green, ligule maybe a quarter inch and ragged, no claws.') // prettier-ignore
+      await p.getByRole('list', { name: 'Understood' }).waitFor()
     },
   },
   'bench-sun-phone': {
@@ -187,10 +188,9 @@ const shots = {
     go: async (p) => {
       await p.goto(`${address}/practice`)
       await p.getByRole('button', { name: /^Name it/ }).click()
-      await p.getByRole('img', { name: 'The specimen' }).waitFor()
-      await p.keyboard.press('1')
-      await p.keyboard.press('d')
-      await p.getByTestId('outcome').waitFor()
+      await p.getByRole('application', { name: /^The specimen/ }).waitFor()
+      await p.getByText('Stands in the light').waitFor()
+      await p.waitForTimeout(1500)
     },
   },
   daybook: {

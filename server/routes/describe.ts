@@ -75,13 +75,13 @@ export function describeBody(
 /** A description in somebody's own words, read and named; and the words themselves, for a page that reads without a signal. */
 export function describeRoutes(book: Book): Router {
   const words = wordsOf(() => book.flora)
-  const files = Object.fromEntries(
+  const files = new Map(
     languages.map((l) => [l, packedJson(() => ({ file: vocabularyFile(l), meanings: meaningsFile(), names: Object.fromEntries(namesOf(book.flora)) }))] as const), // prettier-ignore
   )
   return Router()
     .post('/describe', (req, res) => void res.json(describeBody(book, words, req.body)))
     .get('/words/:language', (req, res, next) => {
-      const send = files[req.params.language]
+      const send = files.get(req.params.language as WordLanguage)
       if (!send) throw notFound('language')
       return send(req, res, next)
     })

@@ -13,6 +13,8 @@ interface Props {
   label?: string
   /** Where it is shown larger than a hand. */
   large?: boolean
+  /** On paper, where nobody scrolls to it. */
+  eager?: boolean
 }
 
 /** Address of a plant's picture; a stage without one of its own looks as the plant mostly does. */
@@ -23,7 +25,15 @@ export function pictureOf({ id, plates }: Plant, stage: Stage, pixels: 360 | 120
 }
 
 /** A plant as it would stand before one; where there is no picture of it, or it cannot be had, its ink drawing. */
-export function PlantPicture({ plant, stage = 'vegetative', insets = false, label, className = '', large }: Props) {
+export function PlantPicture({
+  plant,
+  stage = 'vegetative',
+  insets = false,
+  label,
+  className = '',
+  large,
+  eager,
+}: Props) {
   const made = useOwnPicture(plant, stage)
   const source = pictureOf(plant, stage, 360) ?? made
   const [missing, setMissing] = useState<string>()
@@ -39,7 +49,7 @@ export function PlantPicture({ plant, stage = 'vegetative', insets = false, labe
       alt={label ?? ''}
       width={360}
       height={360}
-      loading="lazy"
+      loading={eager ? 'eager' : 'lazy'}
       decoding="async"
       onError={() => setMissing(source)}
       className={`plate ${insets ? 'min-w-0 flex-1' : className}`}

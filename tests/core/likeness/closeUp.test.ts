@@ -50,7 +50,10 @@ describe('what hands do to a plant', () => {
         (i) => Math.hypot(mesh.positions[3 * i]!, mesh.positions[3 * i + 2]!) < 0.5,
       )
       const top = Math.max(...within.map((i) => mesh.positions[3 * i + 1]!))
-      return { deep: Math.abs(top), light: mesh.colours[3 * within.find((i) => mesh.positions[3 * i + 1] === top)! + 1]! }
+      return {
+        deep: Math.abs(top),
+        light: mesh.colours[3 * within.find((i) => mesh.positions[3 * i + 1] === top)! + 1]!,
+      }
     }
     expect(middle('hollow').deep).toBeGreaterThan(5)
     expect(middle('solid').deep).toBe(0)

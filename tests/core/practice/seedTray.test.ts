@@ -35,7 +35,8 @@ describe('a tray of seed', () => {
   })
 
   it('a third of the plants whose seed is asked for: each can be laid out', () => {
-    for (const id of seedPlants(flora.plants).filter((_, i) => i % 3 === 0)) expect(seen(id).covered, id).toBeGreaterThan(200)
+    for (const id of seedPlants(flora.plants).filter((_, i) => i % 3 === 0))
+      expect(seen(id).covered, id).toBeGreaterThan(200)
   })
 })
 

@@ -26,6 +26,7 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
         <li key={p.id} className="min-w-0 flex-1 text-center leading-tight">
           <PlantPicture
             plant={p}
+            eager
             className="mx-auto h-44 w-full max-w-48 object-contain print:h-24"
             label={p.commonName}
           />

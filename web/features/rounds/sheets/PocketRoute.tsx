@@ -25,7 +25,7 @@ function Entry({ plant }: { plant: Plant }) {
       {plant.form === 'shrub' ? (
         <TypicalPart plant={plant} className="mx-3 size-14 shrink-0" />
       ) : (
-        <PlantPicture plant={plant} className="size-24 shrink-0 object-contain" />
+        <PlantPicture plant={plant} eager className="size-24 shrink-0 object-contain" />
       )}
       <span>
         <b className={`font-plant ${plant.role === 'toxic' ? 'text-harm' : ''}`}>{plant.commonName}</b>

@@ -56,7 +56,7 @@ const round = (mm: number): number => Math.round(mm * 100) / 100
 /**
  * What a text says of a plant, as observations: the vocabulary's phrases, their parts, negations, sureness, sizes and counts.
  * What is said of something else (a neighbour, a book, last year, the dog) is left out; a word that may mean two things is
- * asked about. Nothing is guessed that was not said. Deterministic; at most 20,000 characters are read.
+ * asked about. Nothing is guessed that was not said. Deterministic; at most 10,000 characters are read.
  *
  * @returns observations with the span of text each stands on, in the order they were said
  */

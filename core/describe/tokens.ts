@@ -10,7 +10,7 @@ export interface Token {
   break: '' | 'soft' | 'hard'
 }
 
-const LONGEST = 20_000
+const LONGEST = 10_000
 
 const CONTRACTED: Record<string, readonly string[]> = {
   "it's": ['it', 'is'],
@@ -70,7 +70,7 @@ const SOFT = /[,:()–—…]|\.\.\.|\s-\s|--/
 
 /**
  * The words of a text. Hyphens part words; what stands between two words says whether a sentence ends there. At most
- * 20,000 characters are read.
+ * 10,000 characters are read.
  */
 export function tokensOf(text: string, language: string): Token[] {
   const plain = plainOf(text.slice(0, LONGEST))

@@ -72,12 +72,20 @@ export function describeBody(
   return { ...said, observations, language, identification: identifyBody(book.compiled, { context: said.context, observations: plain }) } // prettier-ignore
 }
 
+/** The words of a language as they are sent; the same object until the book changes. */
+function sentOf(language: WordLanguage, flora: () => Flora): () => object {
+  let made: { of: Flora; sent: object } | undefined
+  return () => {
+    const of = flora()
+    if (made?.of !== of) made = { of, sent: { file: vocabularyFile(language), meanings: meaningsFile(), names: Object.fromEntries(namesOf(of)) } } // prettier-ignore
+    return made.sent
+  }
+}
+
 /** A description in somebody's own words, read and named; and the words themselves, for a page that reads without a signal. */
 export function describeRoutes(book: Book): Router {
   const words = wordsOf(() => book.flora)
-  const files = new Map(
-    languages.map((l) => [l, packedJson(() => ({ file: vocabularyFile(l), meanings: meaningsFile(), names: Object.fromEntries(namesOf(book.flora)) }))] as const), // prettier-ignore
-  )
+  const files = new Map(languages.map((l) => [l, packedJson(sentOf(l, () => book.flora))] as const))
   return Router()
     .post('/describe', (req, res) => void res.json(describeBody(book, words, req.body)))
     .get('/words/:language', (req, res, next) => {

@@ -29,6 +29,8 @@ export default defineConfig({
       args: [
         '--no-sandbox',
         '--disable-gpu',
+        // Nothing in three dimensions by software: it is slow; journeys of it have a browser of their own.
+        '--disable-software-rasterizer',
         '--disable-quic',
         '--no-first-run',
         '--disable-background-networking',

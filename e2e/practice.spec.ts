@@ -31,7 +31,7 @@ test('a session is played by keyboard: each answer says how sure, is scored, and
   await begin(page, 'Name it')
   for (let i = 0; i < 8; i++) {
     await expect(page.getByRole('heading', { name: 'What is it?' })).toBeVisible()
-    await expect(page.getByRole('application', { name: /^The specimen/ })).toBeVisible()
+    await expect(page.getByRole('img', { name: 'The specimen' })).toBeVisible()
     // Nothing tells before the answer.
     await expect(page.getByTestId('outcome')).toHaveCount(0)
     if (i === 7) {
@@ -112,7 +112,7 @@ test('a trainer makes a set, two people answer the same specimens, and the group
     await page.getByRole('button', { name: 'Answer "Clovers before turnout"' }).click()
     for (let i = 0; i < 3; i++) {
       await expect(page.getByText(`${i + 1} of 3`).first()).toBeVisible()
-      await expect(page.getByRole('application', { name: /^The specimen/ })).toBeVisible()
+      await expect(page.getByRole('img', { name: 'The specimen' })).toBeVisible()
       await page.keyboard.press('1')
       await page.keyboard.press(sure)
       await expect(page.getByTestId('outcome')).toBeVisible()

@@ -10,7 +10,7 @@ import { auditWords } from '@/web/features/access/auditWords.ts'
 const noDb = {} as Db
 const app = makeApp({ db: noDb, book: new Book(flora), accounts: { secret: 'x', proxies: 0 }, log: () => undefined })
 /** Looked up, not changed: they leave no line. */
-const NO_CHANGE = ['/identify', '/backup/check']
+const NO_CHANGE = ['/identify', '/describe', '/backup/check']
 
 const changes = everyRoute(app)
   .filter((r) => r.method !== 'get')

@@ -24,12 +24,7 @@ export function Matters({ weighed }: { weighed: WeighUp }) {
     >
       {shown.map((p) => (
         <li key={p.id} className="min-w-0 flex-1 text-center leading-tight">
-          <PlantPicture
-            plant={p}
-            eager
-            className="mx-auto h-44 w-full max-w-48 object-contain print:h-24"
-            label={p.commonName}
-          />
+          <PlantPicture plant={p} eager className="mx-auto h-44 w-full max-w-48 object-contain print:h-24" />
           <b>{p.commonName.replace(/ \(.*\)/, '')}</b>
           {harmful(p) ? <span className="block font-bold text-harm">{say('harmful')}</span> : null}
         </li>

@@ -201,12 +201,7 @@ export function WhatStands({
           return p
             ? [
                 <li key={plant} className="text-center">
-                  <PlantPicture
-                    plant={p}
-                    stage="seedling"
-                    className="mx-auto h-40 w-full object-contain"
-                    label={p.commonName}
-                  />
+                  <PlantPicture plant={p} stage="seedling" className="mx-auto h-40 w-full object-contain" />
                   {shortName(plant)}
                 </li>,
               ]

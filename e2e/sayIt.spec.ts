@@ -43,6 +43,9 @@ test('a word of two meanings is asked about, a wrong reading is taken away, an u
   await page.getByText('Words of ours').click()
   await page.getByRole('button', { name: 'Forget it' }).click()
   await expect(understood).not.toContainText('Base colour')
+  // What was said of one plant is not said of the next.
+  await page.getByRole('button', { name: 'New plant' }).click()
+  await expect(line).toHaveValue('')
 })
 
 test('the same words by the API: observations, questions and a name', async ({ request }) => {

@@ -190,7 +190,13 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         }}
       />
       {saying ? (
-        <SayItLater subject={subject} onAsk={onAsk} onTakeAway={onTakeAway} onClose={() => setSaying(false)} />
+        <SayItLater
+          key={sheet.id}
+          subject={subject}
+          onAsk={onAsk}
+          onTakeAway={onTakeAway}
+          onClose={() => setSaying(false)}
+        />
       ) : null}
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
       <SpecimenBeside

@@ -73,7 +73,7 @@ export function SayIt({ subject, onAsk, onTakeAway, onClose }: Props) {
         ref={input}
         value={text}
         rows={3}
-        maxLength={5000}
+        maxLength={2500}
         onChange={(e) => setText(e.target.value)}
         onKeyDown={(e) => {
           if (e.key === 'Escape') onClose()

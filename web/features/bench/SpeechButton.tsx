@@ -1,10 +1,12 @@
 import { useState } from 'react'
 import { say } from '../../language/say.ts'
+import { heardWords } from './heardWords.ts'
 
 /** What browsers that listen offer; most under a name of their own. */
 interface Listener {
   lang: string
-  onresult: (e: { results: ArrayLike<ArrayLike<{ transcript: string }>> }) => void
+  /** For each stretch of speech what it may have been, the likeliest first. */
+  onresult: (e: { results: ArrayLike<ArrayLike<object>> }) => void
   onend: () => void
   onerror: () => void
   start: () => void
@@ -25,7 +27,7 @@ export function SpeechButton({ onSaid }: { onSaid: (text: string) => void }) {
   const listen = () => {
     const ear = new Listen()
     ear.lang = document.documentElement.lang
-    ear.onresult = (e) => onSaid(Array.from(e.results, (r) => r[0]?.transcript ?? '').join(' '))
+    ear.onresult = (e) => onSaid(Array.from(e.results, (r) => heardWords(r[0])).join(' '))
     ear.onend = ear.onerror = () => setOn(false)
     ear.start()
     setOn(true)

@@ -11,7 +11,7 @@ import { say } from '../../language/say.ts'
 
 /** What is written beside it, with what was said of it. */
 const noteOf = ({ note, said }: Sheet): string =>
-  [note, said?.trim() ? say('Said: {{text}}', { text: said.trim() }) : ''].filter(Boolean).join('\n').slice(0, 4000)
+  [note, said?.trim() ? say('Said: {{text}}', { text: said.trim() }) : ''].filter(Boolean).join('\n')
 
 interface Keeping {
   subject: string

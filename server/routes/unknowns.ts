@@ -18,13 +18,13 @@ class OpinionInput {
   @IsString() @MaxLength(200) by!: string
   @IsOptional() @IsString() plant!: string | null
   @IsOptional() @IsNumber({ allowNaN: false, allowInfinity: false }) @Min(0) @Max(1) probability!: number | null
-  @IsString() @MaxLength(5000) note!: string
+  @IsString() @MaxLength(8000) note!: string
   @IsISO8601({ strict: true }) at!: string
 }
 
 class UnknownInput extends SeenInput {
   @IsString() @MaxLength(200) place!: string
-  @IsString() @MaxLength(5000) note!: string
+  @IsString() @MaxLength(8000) note!: string
   @IsISO8601({ strict: true }) madeAt!: string
   @IsOptional() @ValidateNested() @Type(() => OpinionInput) opinion?: OpinionInput | null
   @IsOptional() @IsString() namedAs?: string | null

@@ -13,9 +13,9 @@ export default defineConfig({
   // A file is one worker's: what its tests change they change in turn. Files that change the book or stop a server have their own.
   // One more than there are cores: much of a journey is a person's pause.
   workers: 3,
-  timeout: 120_000,
-  // Three browsers and their servers on two cores, which may be slow ones: a page may take its time.
-  expect: { timeout: 20_000 },
+  timeout: 240_000,
+  // Three browsers and their servers on two cores, which may be slow ones: a page may take its time, and once, beside a build, half a minute.
+  expect: { timeout: 60_000 },
   reporter: [['list'], ['json', { outputFile: 'reports/e2e.json' }]],
   use: {
     baseURL: `http://127.0.0.1:${port}`,
@@ -23,7 +23,7 @@ export default defineConfig({
     serviceWorkers: 'block',
     viewport: { width: 1280, height: 800 },
     screenshot: 'only-on-failure',
-    actionTimeout: 20_000,
+    actionTimeout: 60_000,
     launchOptions: {
       executablePath: chromiumPath() as string,
       args: [

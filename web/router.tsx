@@ -132,7 +132,7 @@ export const makeRouter = () =>
               lazy: screen(() => import('./features/bench/BenchRoute.tsx')),
             },
             {
-              path: 'rounds/:id/weigh-up',
+              path: 'rounds/:id/weigh-up/:chapter?',
               handle: titled(() => say('Weigh-up')),
               lazy: screen(() => import('./features/weigh-up/WeighUpRoute.tsx')),
             },

@@ -28,7 +28,7 @@ const recordsOf: Record<string, Records> = {
   '/first-round': { first: [ME], then: [] },
   '/plan': { first: [ME], then: [BOOK, ...api('rounds', 'places')] },
   '/rounds/:id': withRound(),
-  '/rounds/:id/weigh-up': withRound('/api/kept'),
+  '/rounds/:id/weigh-up/:chapter?': withRound('/api/kept'),
   '/rounds/:id/hand-over': withRound(...api('kept', 'plan-items', 'namings')),
   '/plants': { first: [ME], then: [BOOK] },
   '/plants/:id': { first: [ME, '/api/plants/:id'], then: [BOOK] },
@@ -58,6 +58,9 @@ const recordsOf: Record<string, Records> = {
 }
 
 const meta = (name: string, addresses: string[]): string => `<meta name="${name}" content="${addresses.join(' ')}">`
+
+/** A path of the page's router as this one writes what may be left out. */
+const inExpress = (path: string): string => path.replace(/\/:(\w+)\?/g, '{/:$1}')
 
 /** An id of a round, or the short name of a plant; nothing else is put into a page. */
 const isName = (id: unknown): id is string =>
@@ -103,6 +106,7 @@ export function pages(app: Express, dist: string): void {
     }
   const known = join(dist, 'scripts-by-place.json')
   const scripts = existsSync(known) ? (JSON.parse(readFileSync(known, 'utf8')) as Scripts) : {}
-  for (const [path, files] of Object.entries(scripts)) app.get(path, send(files, recordsOf[path] ?? WITH_BOOK))
+  for (const [path, files] of Object.entries(scripts))
+    app.get(inExpress(path), send(files, recordsOf[path] ?? WITH_BOOK))
   app.get('/{*path}', send({ first: [], then: [] }, WITH_BOOK))
 }

@@ -1,10 +1,12 @@
 import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react'
-import { Midrib, type MidribNode, type MidribTip } from './Midrib.tsx'
+import { ChapterStrip, Midrib, type MidribChapter, type MidribNode, type MidribTip } from './Midrib.tsx'
 
 interface Props {
   left: ReactNode
   right: ReactNode
   nodes: MidribNode[]
+  /** Chapters of a long screen; both halves turn with them. */
+  chapters?: MidribChapter[]
   tip: MidribTip | undefined
   /** What each half is called on a phone, where they fold over each other. */
   names: { left: string; right: string }
@@ -12,9 +14,12 @@ interface Props {
   whole?: boolean
   /** The front of a place whose rest is still on its way. */
   busy?: boolean
+  /** The half that lies on top on a phone when the screen opens. */
+  first?: Fold
 }
 
-type Fold = 'left' | 'right'
+export type Fold = 'left' | 'right'
+const NONE: MidribChapter[] = []
 
 /** Which half lies on top, where that outlasts one leaf: what was turned to on the front of a place stays turned to. */
 export const FoldOfPlace = createContext<[Fold, (fold: Fold) => void] | undefined>(undefined)
@@ -36,18 +41,20 @@ function useFollows(whole: boolean, busy: boolean): boolean {
 }
 
 /** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
-export function Leaf({ left, right, nodes, tip, names, whole = false, busy = false }: Props) {
-  const own = useState<Fold>('left')
+export function Leaf(props: Props) {
+  const { left, right, nodes, chapters = NONE, tip, names, whole = false, busy = false, first: opens = 'left' } = props
+  const own = useState<Fold>(opens)
   const [fold, setFold] = useContext(FoldOfPlace) ?? own
   const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>
+      {chapters.length > 0 ? <ChapterStrip chapters={chapters} /> : null}
       <section className="leaf-left" aria-label={names.left}>
-        {left}
+        {follows || opens === 'left' ? left : null}
       </section>
-      <Midrib nodes={nodes} tip={tip} names={names} fold={fold} onFold={setFold} />
+      <Midrib nodes={nodes} chapters={chapters} tip={tip} names={names} fold={fold} onFold={setFold} />
       <section className="leaf-right" aria-label={names.right}>
-        {follows ? right : null}
+        {follows || opens === 'right' ? right : null}
       </section>
     </main>
   )

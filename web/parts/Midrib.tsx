@@ -1,5 +1,5 @@
 import { useWords } from '../language/useWords.ts'
-import { memo } from 'react'
+import { memo, useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import { say } from '../language/say.ts'
 
@@ -24,8 +24,19 @@ export interface MidribTip {
   hotkey?: string
 }
 
+/** A chapter of a long screen: the side veins of the leaf, from the stem to the half that turns with them. */
+export interface MidribChapter {
+  id: string
+  label: string
+  /** Its answer in a few words. */
+  detail?: string
+  to: string
+  current: boolean
+}
+
 interface Props {
   nodes: MidribNode[]
+  chapters: MidribChapter[]
   tip: MidribTip | undefined
   names: { left: string; right: string }
   fold: 'left' | 'right'
@@ -104,8 +115,57 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
   )
 }
 
+function Vein({ chapter: { label, detail, to, current } }: { chapter: MidribChapter }) {
+  return (
+    <li className="relative">
+      <svg viewBox="0 0 20 20" className="absolute top-1/2 left-[0.55rem] size-5 -translate-y-1/2" aria-hidden>
+        <path
+          d={current ? 'M8 17C6 10 10 4 17 3c1 7-2 12-9 14Z' : 'M8 15C9 11 12 8 16 7'}
+          className={current ? 'fill-culm' : 'fill-none stroke-culm'}
+          strokeWidth="1.8"
+        />
+      </svg>
+      <Link
+        to={to}
+        preventScrollReset
+        aria-current={current ? 'page' : undefined}
+        className={`flex min-h-12 flex-col justify-center rounded-l-xl py-1 pr-2 pl-9 leading-tight ${
+          current ? 'bg-glaucous' : 'hover:bg-culm/10'
+        }`}
+      >
+        <span className={current ? 'font-bold' : 'font-semibold'}>{label}</span>
+        {detail ? <span className="block text-sm text-ink-soft">{detail}</span> : null}
+      </Link>
+    </li>
+  )
+}
+
+/** The chapters on a narrow screen: a strip that scrolls beneath the thumb. */
+export function ChapterStrip({ chapters }: { chapters: MidribChapter[] }) {
+  const here = useRef<HTMLLIElement>(null)
+  const now = chapters.find((c) => c.current)?.id
+  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [now])
+  return (
+    <nav aria-label={say('Chapters')} className="leaf-strip no-print min-[901px]:hidden">
+      <ol className="flex gap-1 px-2">
+        {chapters.map(({ id, label, to, current }) => (
+          <li key={id} ref={current ? here : undefined}>
+            <Link
+              to={to}
+              aria-current={current ? 'page' : undefined}
+              className={`flex min-h-12 items-center border-b-3 px-3 whitespace-nowrap ${current ? 'border-culm font-bold' : 'border-transparent'}`}
+            >
+              {label}
+            </Link>
+          </li>
+        ))}
+      </ol>
+    </nav>
+  )
+}
+
 /** The stem between the halves: steps done below, the growing point with the one next thing above. */
-export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: Props) {
+export const Midrib = memo(function Midrib({ nodes, chapters, tip, names, fold, onFold }: Props) {
   useWords()
   const other = fold === 'left' ? 'right' : 'left'
   return (
@@ -116,6 +176,15 @@ export const Midrib = memo(function Midrib({ nodes, tip, names, fold, onFold }: 
           <svg viewBox="0 0 20 400" preserveAspectRatio="none" className="absolute top-0 left-2 h-full w-5" aria-hidden>
             <path d="M8.4 400C9.6 280 6.5 160 9.4 0h1.6C9 160 13 280 12.2 400Z" className="fill-culm" />
           </svg>
+          {chapters.length > 0 ? (
+            <div className="sticky top-24">
+              <ol className="relative space-y-0.5 py-3" aria-label={say('Chapters')}>
+                {chapters.map((c) => (
+                  <Vein key={c.id} chapter={c} />
+                ))}
+              </ol>
+            </div>
+          ) : null}
           <ol className="relative space-y-1 py-3" reversed>
             {[...nodes].reverse().map((node, i) => (
               <Node key={node.id} node={node} side={i % 2 ? 'left' : 'right'} />

@@ -1,5 +1,5 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
-import { FoldOfPlace, Leaf } from './Leaf.tsx'
+import { FoldOfPlace, Leaf, type Fold } from './Leaf.tsx'
 import type { MidribNode } from './Midrib.tsx'
 
 /** The whole of a place: what draws it, and what it is drawn from. */
@@ -40,6 +40,7 @@ interface FrontProps {
   nodes?: MidribNode[]
   left: ReactNode
   right?: ReactNode
+  first?: Fold
 }
 
 /** The front of a working screen: nothing to be done next is said yet. */
@@ -47,10 +48,17 @@ export const Front = ({ nodes = [], right = null, ...halves }: FrontProps) => (
   <Leaf busy tip={undefined} nodes={nodes} right={right} {...halves} />
 )
 
+interface WholeOfProps<P extends object> {
+  place: InTwo<P>
+  front: ReactNode
+  /** The half that lies on top on a phone when the place opens. */
+  first?: Fold
+}
+
 /** The front of a place until the whole of it is there. */
-export function WholeOf<P extends object>({ place, front }: { place: InTwo<P>; front: ReactNode }) {
+export function WholeOf<P extends object>({ place, front, first = 'left' }: WholeOfProps<P>) {
   const { coming, came } = place
-  const fold = useState<'left' | 'right'>('left')
+  const fold = useState<Fold>(first)
   const [later, setLater] = useState<{ of: Promise<Whole<P>>; whole?: Whole<P>; failed?: unknown }>()
   useEffect(() => {
     if (came) return

@@ -19,6 +19,17 @@ export interface Estimate {
   high: number
 }
 
+/** What one plant brings to the mixture: means of the draws. */
+export interface FeedPart {
+  plant: string
+  /** Share of the dry matter that has a value, 0 to 1. */
+  weight: number
+  /** Its own protein, fibre and energy at the growth judged, % of dry matter. */
+  cpPct: number
+  ndfPct: number
+  tdnPct: number
+}
+
 /** One figure of each draw, so that needs are held against all of them together. */
 export interface FeedDraws {
   cpPct: number[]
@@ -43,6 +54,8 @@ export interface MixtureFeed {
   /** Digestible energy for horses, Mcal a kilogram. */
   horseDeMcalPerKg: Estimate
   draws: FeedDraws
+  /** Plant by plant, the heaviest first; weight times figure, put together, is the mean of the mixture. */
+  parts: FeedPart[]
   /** Share of each class of forage in what has a value, 0 to 1. */
   classes: ClassShares
   /** How shares came to be of dry matter: by weight, by stops that were clipped as well, or by a guess. */
@@ -143,6 +156,7 @@ export function mixtureFeedOf(
   const measured = massBy.by === 'clips' ? massBy.factors.of : {}
   const factors = heard.map((c) => measured[c] ?? { log: 0, sd: HIT_TO_MASS })
   const classIndex = classOf.map((c) => heard.indexOf(c))
+  const brought = valued.map(() => ({ w: 0, cp: 0, ndf: 0, tdn: 0 }))
   for (let d = 0; d < wanted; d++) {
     const weights = drawn()
     if (massBy.by !== 'weight') {
@@ -164,7 +178,13 @@ export function mixtureFeedOf(
       mean.cp += w * fibre.cp
       mean.adf += w * fibre.adf
       mean.ndf += w * fibre.ndf
-      tdn += w * tdnByClass(classOf[j]!, fibre)
+      const energy = tdnByClass(classOf[j]!, fibre)
+      tdn += w * energy
+      const own = brought[j]!
+      own.w += w
+      own.cp += w * fibre.cp
+      own.ndf += w * fibre.ndf
+      own.tdn += w * energy
       error += w * TDN_ERROR[classOf[j]!]
     })
     draws.cpPct.push(mean.cp)
@@ -175,6 +195,13 @@ export function mixtureFeedOf(
     rfv.push(relativeFeedValue({ adfPct: mean.adf, ndfPct: mean.ndf }))
   }
   const all = amount(valued)
+  const parts = valued
+    .map((plant, j): FeedPart => {
+      const { w, cp, ndf, tdn } = brought[j]!
+      return { plant, weight: w / draws.cpPct.length, cpPct: cp / w, ndfPct: ndf / w, tdnPct: tdn / w }
+    })
+    .filter((p) => p.weight > 0)
+    .sort((a, b) => b.weight - a.weight)
   const classes: ClassShares = {}
   valued.forEach((t, j) => (classes[classOf[j]!] = (classes[classOf[j]!] ?? 0) + amount([t]) / all))
   return {
@@ -184,6 +211,7 @@ export function mixtureFeedOf(
     negMcalPerKg: summary(draws.tdnPct.map((t) => energyFromTdn(t).neg)),
     horseDeMcalPerKg: summary(draws.horseDe),
     draws,
+    parts,
     cpPct: summary(draws.cpPct),
     adfPct: summary(adf),
     ndfPct: summary(draws.ndfPct),

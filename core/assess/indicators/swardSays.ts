@@ -13,9 +13,9 @@ export type SaidId = Indication | 'sown-going'
 /** How firmly the figures stand behind it: the whole interval of two kinds or more, or only the estimate, lies beyond the mark. */
 export type Strength = 'clear' | 'likely'
 
-export interface Said {
+/** A figure of the sward beside the mark at which the ground is suspected. */
+export interface SwardFigure {
   id: SaidId
-  strength: Strength
   /** Plants it stands on that were met. */
   of: Taxon[]
   share: Share
@@ -23,6 +23,12 @@ export interface Said {
   mark: number
   /** True where it is said because the share is low. */
   below: boolean
+  /** How firmly it lies beyond the mark; undefined where it does not. */
+  strength: Strength | undefined
+}
+
+export interface Said extends SwardFigure {
+  strength: Strength
   /** Further figures of the round that bear on it. */
   also: SaidBeside[]
 }
@@ -85,25 +91,11 @@ function judged(rule: Rule, share: Share, kinds: number): Strength | undefined {
   return near !== undefined && beyond(near) && (rule.below || kinds >= KINDS_CLEAR) ? 'clear' : 'likely'
 }
 
-function judge(rule: Rule, round: Round, all: Tallied, plants: Plant[]): Said[] {
-  const wanted = rule.plants(plants)
-  const of = wanted.filter((t) => all.taxa.includes(t))
-  if (of.length === 0 && !rule.below) return []
+function figureOf(rule: Rule, round: Round, all: Tallied, plants: Plant[]): SwardFigure {
+  const of = rule.plants(plants).filter((t) => all.taxa.includes(t))
   const share = shareOf(all, of, designOf(round))
-  const strength = judged(rule, share, of.length)
-  if (!strength) return []
-  const { id, mark } = rule
-  return [
-    {
-      id,
-      strength,
-      of,
-      share,
-      mark,
-      below: rule.below ?? false,
-      also: rule.also?.(round) ?? [],
-    },
-  ]
+  const strength = of.length === 0 && !rule.below ? undefined : judged(rule, share, of.length)
+  return { id: rule.id, of, share, mark: rule.mark, below: rule.below ?? false, strength }
 }
 
 /** Sown plants against the rest: less than a third left is going. */
@@ -113,14 +105,26 @@ function sownRule(round: Round): Rule[] {
   return [{ id: 'sown-going', plants: () => sown, mark: 0.33, below: true }]
 }
 
+const rulesFor = (round: Round): Rule[] => [
+  ...rules.filter(({ only }) => !only || only.includes(round.paddock.outlook)),
+  ...sownRule(round),
+]
+
+/** Every figure that could speak of the ground, with its mark, in the order of the rules. None from fewer than three stops. */
+export function swardFigures(round: Round, plants: Plant[]): SwardFigure[] {
+  const all = tallied(countedStops(round), namedLetters(round))
+  if (all.totals.length < 3) return []
+  return rulesFor(round).map((rule) => figureOf(rule, round, all, plants))
+}
+
 /**
  * What a composition says of the ground and of past management, each with the figure it stands on, how firmly, and what
  * would contradict it. Nothing is said from fewer than three stops.
  */
 export function swardSays(round: Round, plants: Plant[]): Said[] {
-  const all = tallied(countedStops(round), namedLetters(round))
-  if (all.totals.length < 3) return []
-  const here = rules.filter(({ only }) => !only || only.includes(round.paddock.outlook))
-  const found = [...here, ...sownRule(round)].flatMap((rule) => judge(rule, round, all, plants))
-  return found.sort((a, b) => Number(a.strength === 'likely') - Number(b.strength === 'likely'))
+  const beside = new Map(rules.map((r) => [r.id, r.also]))
+  const said = swardFigures(round, plants).flatMap((f) =>
+    f.strength ? [{ ...f, strength: f.strength, also: beside.get(f.id)?.(round) ?? [] }] : [],
+  )
+  return said.sort((a, b) => Number(a.strength === 'likely') - Number(b.strength === 'likely'))
 }

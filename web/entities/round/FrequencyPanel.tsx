@@ -1,7 +1,7 @@
 import { taxonName } from '@/text/taxonNames.ts'
 import type { Frequency } from '@/core/methods/estimators/frequency.ts'
 import { groupOf } from '@/core/records/taxon.ts'
-import { ShareChart } from '../../parts/ShareChart.tsx'
+import { ShareChart } from '../../ui/charts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'

@@ -3,16 +3,14 @@ import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Plant } from '@/core/flora/flora.ts'
-import type { Outlook, Round, Stop } from '@/core/records/round.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import type { Outlook, Round } from '@/core/records/round.ts'
 import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
 import { swardSays } from '@/core/assess/indicators/swardSays.ts'
-import { resolved } from '@/core/methods/tally.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { numberRuns, percent, percentRange } from '../../parts/words.ts'
+import { harmfulStops } from '../../entities/round/harmfulStops.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
@@ -123,13 +121,6 @@ function Plan({ plan }: { plan: PlanLine[] }) {
       </table>
     </section>
   )
-}
-
-/** Stops at which a harmful plant was counted, letters under their later name. */
-function harmfulStops(round: Round, byId: Map<string, Plant>): ReadonlySet<number> {
-  const named = namedLetters(round)
-  const harms = (s: Stop) => s.hits.some((h) => byId.get(resolved(h.taxon, named))?.role === 'toxic')
-  return new Set(round.stops.filter(harms).map((s) => s.seq))
 }
 
 interface Props {

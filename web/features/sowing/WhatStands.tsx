@@ -6,7 +6,7 @@ import { ageInWeeks, gridStand, judgedFrom, standWord, stocking, type Stocking }
 import { wilson } from '@/core/stats/proportionIntervals.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
 import { PlantPicture } from '../../parts/PlantPicture.tsx'
-import { ShareChart } from '../../parts/ShareChart.tsx'
+import { ShareChart } from '../../ui/charts/ShareChart.tsx'
 import { Word } from '../../parts/Word.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
 import { shortName, useFlora } from '../../stores/floraStore.ts'

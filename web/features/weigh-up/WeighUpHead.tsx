@@ -1,22 +1,19 @@
 import { letterWords } from '@/text/taxonNames.ts'
-import { methodWords } from '@/text/methodWords.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { MidribNode } from '../../parts/Midrib.tsx'
+import { dayWords } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 
 const doneIn = (round: Round): number => round.stops.filter((s) => s.doneAt).length
 
-/** Where a round was, and what stands below. `adds` is false for a method whose figures do not add up to a sward. */
-export function WeighUpHead({ round, adds = true }: { round: Round; adds?: boolean }) {
-  const counted = doneIn(round) > 0
+/** Where a round was, which one it is, and what stands below. */
+export function WeighUpHead({ round, title = say('What was counted') }: { round: Round; title?: string | undefined }) {
   return (
     <>
       <p className="text-ink-soft">
-        {round.holding}, {round.paddock.name}
+        {round.holding}, {round.paddock.name}: {round.title}, {dayWords(round.plannedOn)}
       </p>
-      <h1 className="text-[1.65rem]">
-        {!counted ? say('Nothing is counted yet') : adds ? say('What was counted') : methodWords(round.method).name}
-      </h1>
+      <h1 className="text-[1.65rem]">{doneIn(round) > 0 ? title : say('Nothing is counted yet')}</h1>
     </>
   )
 }

@@ -1,4 +1,4 @@
-import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import { useLoaderData, type LoaderFunctionArgs, type ShouldRevalidateFunctionArgs } from 'react-router'
 import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
 import { readRound } from '../../data/readRound.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
@@ -15,6 +15,14 @@ export async function loader({ params }: LoaderFunctionArgs) {
   return { round, ...(await inTwo(whole)) }
 }
 
+/** From chapter to chapter the figures stay. */
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+  defaultShouldRevalidate,
+}: ShouldRevalidateFunctionArgs) =>
+  currentParams.id === nextParams.id && currentParams.chapter !== nextParams.chapter ? false : defaultShouldRevalidate
+
 /** Which round it is at once; its figures when they are worked out. */
 export function Component() {
   const { round, ...place } = useLoaderData<typeof loader>()
@@ -22,6 +30,7 @@ export function Component() {
   return (
     <WholeOf
       place={place}
+      first="right"
       front={
         <Front
           names={{ left: say('Counts'), right: say('Weigh-up') }}
@@ -33,6 +42,7 @@ export function Component() {
             </>
           }
           right={waits}
+          first="right"
         />
       }
     />

@@ -1,26 +1,19 @@
-import { WherePanel } from './WherePanel.tsx'
-import { letterWords } from '@/text/taxonNames.ts'
-import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
-import { methodWords } from '@/text/methodWords.ts'
-import type { Round } from '@/core/records/round.ts'
+import { useMemo, useState } from 'react'
+import { useParams } from 'react-router'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
+import type { Round } from '@/core/records/round.ts'
+import { letterWords } from '@/text/taxonNames.ts'
+import { methodWords } from '@/text/methodWords.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribTip } from '../../parts/Midrib.tsx'
-import { ActPanel } from './ActPanel.tsx'
-import { FeedPanel } from './FeedPanel.tsx'
-import { GroundPanel } from './GroundPanel.tsx'
-import { MovesPanel } from './MovesPanel.tsx'
-import { TurfPanel } from './TurfPanel.tsx'
-import { HerdPanel } from './HerdPanel.tsx'
-import { OutlookPanel } from '../../entities/round/OutlookPanel.tsx'
-import { PartsPanel } from './PartsPanel.tsx'
-import { SaysPanel } from './SaysPanel.tsx'
-import { SeasonPanel } from './SeasonPanel.tsx'
-import { SowPanel } from './SowPanel.tsx'
-import { HarmPanel } from './HarmPanel.tsx'
-import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
+import type { MidribChapter, MidribTip } from '../../parts/Midrib.tsx'
+import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
+import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
-import { Counted, Shares, OwnFigures } from './CountedHere.tsx'
+import { chaptersFor, isChapter, type ChapterId, type Growth, type Lit } from './chapter.ts'
+import { chapters, chapterWords } from './chapters.ts'
+import { OwnFigures } from './made-of/OwnFigures.tsx'
+import { useAnswers } from './useAnswers.ts'
+import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
 
 interface Props {
   round: Round
@@ -44,133 +37,97 @@ function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
   }
 }
 
-const sections = () => [
-  ['made-of', say('Made of')],
-  ['outlook', say('Read as')],
-  ['harm', say('Harm')],
-  ['act', say('To do')],
-  ['says', say('What it says')],
-  ['turf', say('Kept')],
-  ['sow', say('To sow')],
-  ['feed', say('Feed')],
-  ['season', say('The year')],
-  ['herd', say('Stock')],
-  ['moves', say('Moves')],
-  ['ground', say('Ground')],
-]
-
-/** Sections that say nothing of a turf. */
-const OF_FEED = new Set(['sow', 'feed', 'herd', 'moves', 'ground'])
-
-/** The sections of a long half, one tap away. */
-function Contents({ turf }: { turf: boolean }) {
-  return (
-    <nav aria-label={say('Sections')} className="-mt-1 mb-2 flex flex-wrap gap-x-1">
-      {sections()
-        .filter(([id]) => (turf ? !OF_FEED.has(id!) : id !== 'turf'))
-        .map(([id, name]) => (
-          <a key={id} href={`#${id}`} className="flex min-h-11 items-center rounded-lg px-2 underline hover:bg-culm/10">
-            {name}
-          </a>
-        ))}
-    </nav>
-  )
-}
-
-/** A round's results: the counts on the left, what follows from them on the right. */
-export function WeighUpView({ round, weighed }: Props) {
+/** A method whose figures do not add up to a sward has no chapters: it says what it says. */
+function OnItsOwn({ round }: { round: Round }) {
   const done = round.stops.filter((s) => s.doneAt).length
-  const turf = round.paddock.outlook === 'turf'
   return (
     <Leaf
       names={{ left: say('Counts'), right: say('Weigh-up') }}
-      tip={tipOf(round, weighed)}
+      tip={tipOf(round, undefined)}
       nodes={nodesOf(round)}
+      first={done > 0 ? 'right' : 'left'}
       left={
-        weighed ? (
-          <div className="stays" tabIndex={0} role="group" aria-label={say('What was counted')}>
-            <Counted round={round} weighed={weighed} />
-            <PanelBoundary name={say('Where it stands')}>
-              <WherePanel key={round.id} round={round} made={weighed.composition} />
-            </PanelBoundary>
-          </div>
-        ) : (
-          <>
-            <WeighUpHead round={round} adds={false} />
-            {done > 0 ? (
-              <p className="mt-1">
-                {say(
-                  '{{done}} of {{n}} {{units}}. This method gives {{says}}; it does not add up to a sward, so nothing is worked out from it about feed.',
-                  {
-                    done,
-                    n: round.stops.length,
-                    units: methodWords(round.method).units,
-                    says: methodWords(round.method).says,
-                  },
-                )}
-              </p>
-            ) : null}
-          </>
-        )
+        <>
+          <WeighUpHead round={round} title={done > 0 ? methodWords(round.method).name : undefined} />
+          {done > 0 ? (
+            <p className="mt-1">
+              {say(
+                '{{done}} of {{n}} {{units}}. This method gives {{says}}; it does not add up to a sward, so nothing is worked out from it about feed.',
+                {
+                  done,
+                  n: round.stops.length,
+                  units: methodWords(round.method).units,
+                  says: methodWords(round.method).says,
+                },
+              )}
+            </p>
+          ) : null}
+        </>
+      }
+      right={<OwnFigures round={round} />}
+    />
+  )
+}
+
+/** What is lit: the first harmful plant that was met, else the commonest, until another is touched. */
+function useLit({ composition: { taxa } }: WeighUp): Lit {
+  const byId = useFlora((s) => s.byId)
+  const first = taxa.find((t) => byId.get(t.taxon)?.role === 'toxic') ?? taxa[0]
+  const [plant, light] = useState(first?.taxon ?? '')
+  const [stop, lightStop] = useState<number>()
+  const [growth, judge] = useState<Growth>('walked')
+  return { plant, light, stop, lightStop, growth, judge }
+}
+
+/** One chapter of the results, its ground on the left; the others hang from the midrib with their answers. */
+function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
+  const { chapter = '' } = useParams()
+  const here = chaptersFor(round.paddock.outlook)
+  const now: ChapterId = isChapter(chapter) && here.includes(chapter) ? chapter : here[0]!
+  const answers = useAnswers(round, weighed)
+  const lit = useLit(weighed)
+  const links = useMemo(
+    () =>
+      here.map((id): MidribChapter => {
+        const detail = answers[id]
+        return {
+          id,
+          label: chapterWords[id]().name,
+          ...(detail ? { detail } : {}),
+          to: `/rounds/${round.id}/weigh-up/${id}`,
+          current: id === now,
+        }
+      }),
+    [here, answers, round.id, now],
+  )
+  const { Ground, Follows, Beside } = chapters[now]
+  const { name, ground } = chapterWords[now]()
+  const props = { round, weighed, lit }
+  return (
+    <Leaf
+      names={{ left: ground, right: name }}
+      tip={tipOf(round, weighed)}
+      nodes={NO_NODES}
+      chapters={links}
+      first="right"
+      left={
+        <PanelBoundary key={now} name={ground}>
+          <WeighUpHead round={round} title={ground} />
+          <Ground {...props} />
+        </PanelBoundary>
       }
       right={
-        weighed ? (
-          <>
-            <Contents turf={turf} />
-            <PanelBoundary name={say('Made of')}>
-              <Shares round={round} weighed={weighed} />
-            </PanelBoundary>
-            <PanelBoundary name={say('Made of')}>
-              <PartsPanel round={round} />
-            </PanelBoundary>
-            <PanelBoundary name={say('Read as')}>
-              <OutlookPanel key={round.id} round={round} />
-            </PanelBoundary>
-            <PanelBoundary name={say('Harm')}>
-              <HarmPanel round={round} weighed={weighed} />
-            </PanelBoundary>
-            <PanelBoundary name={say('To do')}>
-              <ActPanel round={round} weighed={weighed} />
-            </PanelBoundary>
-            <PanelBoundary name={say('What it says')}>
-              <SaysPanel round={round} />
-            </PanelBoundary>
-            {turf ? (
-              <PanelBoundary name={say('Kept')}>
-                <TurfPanel round={round} />
-              </PanelBoundary>
-            ) : null}
-            {turf ? null : (
-              <PanelBoundary name={say('To sow')}>
-                <SowPanel round={round} made={weighed.composition} />
-              </PanelBoundary>
-            )}
-            {turf ? null : (
-              <PanelBoundary name={say('Feed')}>
-                <FeedPanel round={round} feed={weighed.feed} />
-              </PanelBoundary>
-            )}
-            <PanelBoundary name={say('The year')}>
-              <SeasonPanel round={round} made={weighed.composition} />
-            </PanelBoundary>
-            {turf ? null : (
-              <>
-                <PanelBoundary name={say('Stock')}>
-                  <HerdPanel round={round} made={weighed.composition} feed={weighed.feed} />
-                </PanelBoundary>
-                <PanelBoundary name={say('Moves')}>
-                  <MovesPanel round={round} made={weighed.composition} />
-                </PanelBoundary>
-                <PanelBoundary name={say('Ground')}>
-                  <GroundPanel round={round} made={weighed.composition} feed={weighed.feed} />
-                </PanelBoundary>
-              </>
-            )}
-          </>
-        ) : (
-          <OwnFigures round={round} />
-        )
+        <PanelBoundary key={now} name={name}>
+          <Follows {...props} />
+          {Beside ? <Beside {...props} /> : null}
+        </PanelBoundary>
       }
     />
   )
 }
+
+const NO_NODES: never[] = []
+
+/** A round's results, chapter by chapter. */
+export const WeighUpView = ({ round, weighed }: Props) =>
+  weighed ? <Chapters key={round.id} round={round} weighed={weighed} /> : <OnItsOwn round={round} />

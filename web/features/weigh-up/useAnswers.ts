@@ -1,0 +1,48 @@
+import { useMemo } from 'react'
+import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import type { WeighUp } from '@/core/assess/weighUp.ts'
+import type { Round } from '@/core/records/round.ts'
+import { inSentence } from '@/text/say.ts'
+import { saidWords } from '@/text/swardWords.ts'
+import { taxonName } from '@/text/taxonNames.ts'
+import { useHazards } from '../../entities/round/useHazards.ts'
+import { useGrazing } from '../../entities/round/useGrazing.ts'
+import { estimateIn, unitOf } from '../../parts/units.ts'
+import { percent } from '../../parts/words.ts'
+import { useFlora } from '../../stores/floraStore.ts'
+import { fixed } from '../../language/numbers.ts'
+import { say } from '../../language/say.ts'
+import type { ChapterId } from './chapter.ts'
+import { unwanted } from './do/unwanted.ts'
+import { days } from './stock/HerdNeeds.tsx'
+
+/** The answer of each chapter in a few words, for whoever only glances. */
+export function useAnswers(round: Round, weighed: WeighUp): Partial<Record<ChapterId, string>> {
+  const { byId, plants } = useFlora()
+  const { composition: made, harm, feed } = weighed
+  const { grazing, said } = useGrazing(round, made, feed?.walked)
+  const raised = useHazards(round).filter((h) => h.concerns && h.grade !== 'open').length
+  return useMemo(() => {
+    const short = (id: string) => inSentence(taxonName(id, byId).replace(/ \(.*\)/, ''))
+    const [most] = made.taxa
+    const [found] = harm.found
+    const [sign] = swardSays(round, plants)
+    const [first] = unwanted(round, weighed, byId)
+    const me = feed && estimateIn('energy', feed.walked.meMcalPerKg)
+    return {
+      ...(most ? { 'made-of': `${short(most.taxon)} ${percent(most.estimate)}` } : {}),
+      ...(sign ? { says: inSentence(saidWords(sign.id).title) } : {}),
+      harm: found
+        ? say('found: {{name}}', { name: short(found.plant) })
+        : harm.unnamed.length > 0
+          ? say('unknown plants not named')
+          : say('none met, not excluded'),
+      ...(raised > 0 ? { unseen: say('{{n}} more likely than usual', { n: raised }) } : {}),
+      ...(first ? { do: short(first.id) } : {}),
+      ...(me
+        ? { worth: say('{{me}} {{unit}} ME', { me: fixed(me.middle, me.middle < 5 ? 2 : 1), unit: unitOf('energy') }) }
+        : {}),
+      ...(grazing && said ? { stock: say('{{days}} days', { days: days(grazing.days.middle) }) } : {}),
+    }
+  }, [round, weighed, byId, plants, made, harm, feed, grazing, said, raised])
+}

@@ -1,0 +1,19 @@
+import { useEffect, useRef, useState } from 'react'
+
+/** Width of an element in pixels, kept as it changes: charts draw their text at its own size. */
+export function useWidth<E extends HTMLElement>(start: number) {
+  const ref = useRef<E>(null)
+  const [width, setWidth] = useState(start)
+  useEffect(() => {
+    const element = ref.current
+    if (!element) return
+    // What is folded away has no width; it is drawn as before until it is turned to.
+    const watch = new ResizeObserver(([entry]) => {
+      const wide = Math.round(entry?.contentRect.width ?? 0)
+      if (wide > 0) setWidth(wide)
+    })
+    watch.observe(element)
+    return () => watch.disconnect()
+  }, [])
+  return { ref, width }
+}

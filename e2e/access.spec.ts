@@ -15,8 +15,19 @@ async function expectAccessible(page: Page, where: string, rules?: string[]) {
   expect(violations.map((v) => `${where}: ${v.id} ${v.nodes.map((n) => n.target.join(' ')).join(' | ')}`)).toEqual([])
 }
 
+type Open = (page: Page) => Promise<unknown>
+
+/** A chapter of a round's results, with something in it opened. */
+const chapter =
+  (name: string, open?: (page: Page) => Promise<unknown>): Open =>
+  async (page) => {
+    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up/${name}`)
+    await page.getByRole('link', { name: /^Made of/ }).waitFor()
+    await open?.(page)
+  }
+
 /** Screens by what they are called; what is done on them before they are looked at. */
-const screens: Record<string, (page: Page) => Promise<unknown>> = {
+const screens: Record<string, Open> = {
   rounds: (page) => page.goto('/rounds'),
   place: (page) => page.goto('/places/new'),
   'hand-over': async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`),
@@ -31,11 +42,16 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
     await expect(page.getByRole('region', { name: 'Harmful, and not excluded' })).toBeVisible()
   },
   count: async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}`),
-  'weigh-up': async (page) => {
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
-    await page.getByText('Tansy ragwort', { exact: true }).last().click()
-    await page.getByText(/By animal, standing/).click()
-  },
+  'made of': chapter('made-of', (page) => page.getByRole('button', { name: /^Tansy ragwort 3.0/ }).click()),
+  harm: chapter('harm', (page) => page.getByText(/By animal, standing/).click()),
+  unseen: chapter('unseen', (page) => page.getByText(/Endophyte of fescue/).click()),
+  'to do': chapter('do', (page) => page.getByText('Bull thistle', { exact: true }).last().click()),
+  worth: chapter('worth'),
+  stock: chapter('stock', (page) => page.getByText('Look at the pasture').click()),
+  says: chapter('says'),
+  sow: chapter('sow', (page) => page.getByText('Red clover', { exact: true }).click()),
+  ground: chapter('ground'),
+  year: chapter('year', (page) => page.getByText('Type the twelve means').click()),
   'bring in': (page) => page.goto('/rounds/bring-in'),
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
@@ -53,7 +69,17 @@ const screens: Record<string, (page: Page) => Promise<unknown>> = {
     await page.getByRole('img', { name: /Shares year on year/ }).waitFor()
   },
 }
-const inEveryLight = new Set(['rounds', 'place', 'bench', 'bench with answers', 'count', 'weigh-up', 'plan', 'plant'])
+const inEveryLight = new Set([
+  'rounds',
+  'place',
+  'bench',
+  'bench with answers',
+  'count',
+  'made of',
+  'harm',
+  'plan',
+  'plant',
+])
 
 async function lit(page: Page, mode: string) {
   await page.addInitScript(

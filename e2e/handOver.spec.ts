@@ -56,7 +56,7 @@ async function count(title: string, plants: string[]) {
 
 test('what to do goes from the weigh-up into the plan, to the first screen, and onto the page', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await page.goto(`${address}/rounds/${id}/weigh-up/do`)
   const act = page.getByRole('region', { name: 'What to do' })
   await act.getByText('Bull thistle').click()
   const thistle = act.getByRole('group').filter({ hasText: 'Bull thistle' })
@@ -66,7 +66,7 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
   await thistle.getByRole('button', { name: 'Put it in the plan' }).first().click()
   await expect(thistle.getByRole('button', { name: 'In the plan', exact: true })).toBeDisabled()
 
-  const plan = act.getByRole('region', { name: 'The plan for Pond Paddock' })
+  const plan = page.getByRole('region', { name: 'The plan for Pond Paddock' })
   const line = plan.getByRole('listitem').filter({ hasText: 'Bull thistle' })
   await line.getByText('Who, when, what came of it').click()
   await line.getByLabel('Who').fill('Perrin Oakhanger')
@@ -90,7 +90,7 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
   await expect(client.getByText('Fence off the pond')).toHaveCount(0)
   // What is read on the page is what the weigh-up says.
   const share = /tansy ragwort \(Jacobaea vulgaris\), ([\d.]+)\s%/i.exec(await client.innerText())![1]!
-  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await page.goto(`${address}/rounds/${id}/weigh-up/harm`)
   await expect(page.getByRole('region', { name: 'What could harm' })).toContainText(
     new RegExp(`Tansy ragwort, ${share}\\s%`),
   )
@@ -98,7 +98,7 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
 
 test('the sward is read under another outlook with one switch', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await page.goto(`${address}/rounds/${id}/weigh-up/says`)
   const read = page.getByRole('region', { name: 'Read as' })
   await expect(read).toContainText('Mostly refused')
   await read.getByRole('radio', { name: 'hay' }).click()
@@ -109,8 +109,9 @@ test('the sward is read under another outlook with one switch', async ({ page })
 
 test('the doses and the table of harm are for the stock that is kept', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up`)
-  await page.getByLabel('Stock', { exact: true }).selectOption('horse-idle')
+  await page.goto(`${address}/rounds/${id}/weigh-up/stock`)
+  await page.getByRole('combobox', { name: 'Stock' }).selectOption('horse-idle')
+  await page.getByRole('link', { name: /^Harm/ }).click()
   const harm = page.getByRole('region', { name: 'What could harm' })
   // 3 to 25 % of 500 kg (Burrows & Tyrl and extension sheets, from memory).
   await expect(harm).toContainText('one animal of 500 kg (Horse, no work) that ate 15 kg to 125 kg')
@@ -122,7 +123,7 @@ test('the doses and the table of harm are for the stock that is kept', async ({ 
 
 test('a laboratory result, opened from a file, stands beside the estimate and on the page', async ({ page }) => {
   const { id } = await titled('Hay worth')
-  await page.goto(`${address}/rounds/${id}/weigh-up`)
+  await page.goto(`${address}/rounds/${id}/weigh-up/worth`)
   const lab = page.getByRole('region', { name: 'Laboratory' })
   await lab.getByText('Type or open a result').click()
   const open = (text: string) =>

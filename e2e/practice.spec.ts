@@ -328,7 +328,7 @@ test('words of the trade are found from where they stand, and the first round ti
   page,
 }) => {
   const list = (await (await fetch(`${address}/api/rounds`)).json()) as { id: string; title: string }[]
-  await page.goto(`${address}/rounds/${list.find((r) => r.title === 'Hay worth')!.id}/weigh-up`)
+  await page.goto(`${address}/rounds/${list.find((r) => r.title === 'Hay worth')!.id}/weigh-up/worth`)
   await page.getByRole('link', { name: 'NDF' }).click()
   await expect(page.getByText('Neutral detergent fibre: all of the cell wall.', { exact: false })).toBeInViewport()
   await page.getByLabel('Find a word').fill('claw')

@@ -104,7 +104,9 @@ test('no text of any screen stands outside the catalogue', async ({ page }) => {
   const { paddocks } = (await read(page, '/api/places')) as { paddocks: { id: string }[] }
   const own = await written(page, rounds)
   const counted = rounds.filter((r) => r.stopsDone > 0)
-  const SUB = ['', '/weigh-up', '/hand-over', '/beside', '/pocket', '/field-sheet']
+  const CHAPTERS = ['says', 'harm', 'unseen', 'do', 'worth', 'stock', 'sow', 'ground', 'year']
+  const OF_ONE = ['/beside', '/pocket', '/field-sheet', ...CHAPTERS.map((c) => `/weigh-up/${c}`)]
+  const SUB = ['', '/weigh-up', '/hand-over', ...OF_ONE]
   const ofEachMethod = [...new Map(counted.map((r) => [r.method, r])).values()]
   const paths = [
     '/rounds',

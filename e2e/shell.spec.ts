@@ -70,15 +70,15 @@ test('pages whose plan could not be read say that they are not whole', async ({ 
 test('what could not be read says so where it stands, and is read again', async ({ page }) => {
   const id = await roundOf(page, 'Harm walk and count')
   await page.route('**/api/kept', (r) => r.fulfill({ status: 500, body: '{}' }))
-  await page.goto(`/rounds/${id}/weigh-up`)
+  await page.goto(`/rounds/${id}/weigh-up/stock`)
   const said = page.getByRole('alert').filter({ hasText: 'The stock of this paddock: could not be read' })
   await expect(said).toBeVisible()
   // What could not be read is not written over.
-  await expect(page.getByLabel('Stock', { exact: true })).toBeDisabled()
+  await expect(page.getByRole('combobox', { name: 'Stock' })).toBeDisabled()
   await page.unroute('**/api/kept')
   await said.getByRole('button', { name: 'Read it again' }).click()
   await expect(said).toHaveCount(0)
-  await expect(page.getByLabel('Stock', { exact: true })).toBeEnabled()
+  await expect(page.getByRole('combobox', { name: 'Stock' })).toBeEnabled()
 })
 
 test('what was read before a tick was taken does not stand over it', async ({ page, request }) => {

@@ -30,6 +30,7 @@ test('a walk along the fence is a part of its own: laid, counted, looked round, 
     .getByRole('link', { name: /Weigh it up/ })
     .first()
     .click()
+  await page.getByRole('link', { name: /^Harm/ }).click()
   await expect(page.getByText('Walked along the fence')).toBeVisible()
   const harm = page.getByRole('region', { name: 'What could harm' })
   await expect(harm).toContainText(/Found: [^,]+, 0(\.0)?\s%[^,]*, at 1 of/)
@@ -40,7 +41,8 @@ test('where a plant stands is drawn over the paddock, and whether in clumps', as
   await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
   await expect(page.getByRole('img', { name: /Map: Tansy ragwort was met at 8 of 30 stops/ })).toBeVisible()
   await expect(page.getByTestId('clumps')).toContainText('It stands in clumps')
-  await page.getByLabel('Plant on the map').selectOption({ label: 'Velvetgrass' })
+  // The plant that is touched in the chart is lit on the map, and the stop that is touched tells what was met.
+  await page.getByRole('button', { name: /^Velvetgrass 23/ }).click()
   await expect(page.getByRole('img', { name: /Map: Velvetgrass was met at 26 of 30 stops/ })).toBeVisible()
   await expect(page.getByTestId('speaks-for').first()).toContainText(/inside a strip of \d+ m; the edge, \d+\s%/)
   // What no stop came near is no ground where it does not stand.

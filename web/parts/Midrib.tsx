@@ -144,7 +144,10 @@ function Vein({ chapter: { label, detail, to, current } }: { chapter: MidribChap
 export function ChapterStrip({ chapters }: { chapters: MidribChapter[] }) {
   const here = useRef<HTMLLIElement>(null)
   const now = chapters.find((c) => c.current)?.id
-  useEffect(() => here.current?.scrollIntoView({ inline: 'center', block: 'nearest' }), [now])
+  useEffect(() => {
+    // Some browsers answer with a promise, which is nothing to clean up.
+    void here.current?.scrollIntoView({ inline: 'center', block: 'nearest' })
+  }, [now])
   return (
     <nav aria-label={say('Chapters')} className="leaf-strip no-print min-[901px]:hidden">
       <ol className="flex gap-1 px-2">
@@ -196,7 +199,7 @@ export const Midrib = memo(function Midrib({ nodes, chapters, tip, names, fold, 
         <button
           type="button"
           onClick={() => onFold(other)}
-          className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm"
+          className="min-h-14 min-w-24 rounded-xl border-2 border-culm px-2 text-left leading-tight font-semibold text-culm min-[700px]:hidden"
         >
           <span className="block text-sm font-normal">{say('turn to')}</span>
           {names[other]}

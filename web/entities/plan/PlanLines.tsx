@@ -68,7 +68,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
         {line.lookFor && where ? (
           <p className="mb-2">{say('Look for: {{lookFor}}.', { lookFor: line.lookFor })}</p>
         ) : null}
-        <div className="grid gap-3 sm:grid-cols-3">
+        <div className="grid gap-3 @md:grid-cols-3">
           <Labelled label={say('Who')}>
             {(id) => (
               <input

@@ -37,7 +37,7 @@ export function NewAccount({
     <details open={open} onToggle={(e) => onOpen(e.currentTarget.open)} className="mt-4 max-w-xl">
       <summary className="min-h-11 content-center font-semibold">{say('Let somebody in')}</summary>
       <p>{say('A trainee reads everything, names, counts and practises; an advisor does everything.')}</p>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 @md:grid-cols-2">
         <Labelled label={say('Name')}>
           {(id) => (
             <input

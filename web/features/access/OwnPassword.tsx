@@ -18,7 +18,7 @@ export function OwnPassword({ onSaid }: { onSaid: (words: string) => void }) {
   return (
     <details className="mt-4 max-w-xl">
       <summary className="min-h-11 content-center font-semibold">{say('Change your password')}</summary>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 @md:grid-cols-2">
         <PasswordField label={say('Password of today')} value={now} onChange={setNow} complete="current-password" />
         <PasswordField label={say('New password')} value={password} onChange={setPassword} complete="new-password" />
       </div>

@@ -151,7 +151,7 @@ export function KeepPanel({ subject, sheet, result, onKeep }: Omit<Props, 'onTak
       <h3 id="keep" className="text-lg">
         {say('Keep it')}
       </h3>
-      <div className="mt-1 grid gap-2 sm:grid-cols-2">
+      <div className="mt-1 grid gap-2 @md:grid-cols-2">
         <label>
           {say('Where')}
           <input

@@ -59,7 +59,7 @@ export function Evidence({
   const list = candidate.evidence.filter((e) => Math.abs(e.bits) >= 0.05).sort((a, b) => b.bits - a.bits)
   if (list.length === 0) return <p className="text-ink-soft">{say('Nothing seen so far speaks for or against it.')}</p>
   return (
-    <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
+    <ul className="mt-1 grid gap-x-4 @md:grid-cols-2">
       {list.map((e) => (
         <li key={e.character} className="flex items-baseline justify-between gap-2 border-b border-rule/50 py-0.5">
           <span className="min-w-0">
@@ -157,7 +157,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
           plant={plant}
           stage={stage}
           answers={answers}
-          className={first ? 'size-28 shrink-0 sm:size-36' : 'size-16 shrink-0 sm:size-20'}
+          className={first ? 'size-28 shrink-0 @md:size-36' : 'size-16 shrink-0 @md:size-20'}
         />
         <div className="min-w-0 grow">
           <Link

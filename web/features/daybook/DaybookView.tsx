@@ -71,7 +71,7 @@ export function DaybookView({ read }: { read: Awaited<ReturnType<typeof readDayb
       left={
         <>
           <h1 className="text-[1.65rem]">{say('Daybook')}</h1>
-          <div className="mt-2 grid max-w-xl gap-3 sm:grid-cols-2">
+          <div className="mt-2 grid max-w-xl gap-3 @md:grid-cols-2">
             <Labelled label={say('Place')}>
               {(id) => (
                 <select id={id} value={paddockId} onChange={(e) => setPaddockId(e.target.value)} className={inputClass}>

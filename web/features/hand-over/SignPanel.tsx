@@ -21,7 +21,7 @@ function ContactFields({ holdingId }: { holdingId: string }) {
   return (
     <>
       <ReadProblem of={say('Advisor and veterinarian')} problem={problem} again={again} />
-      <fieldset disabled={problem !== undefined} className="mt-2 grid gap-x-3 gap-y-2 sm:grid-cols-2">
+      <fieldset disabled={problem !== undefined} className="mt-2 grid gap-x-3 gap-y-2 @md:grid-cols-2">
         {contactFields.map((key) => (
           <Labelled key={key} label={fieldWords(key)}>
             {(id) => (

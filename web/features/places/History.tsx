@@ -120,7 +120,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
       </ul>
       <details className="mt-2">
         <summary className="min-h-11 content-center font-semibold">{say('Write something down')}</summary>
-        <form onSubmit={add} className="grid gap-3 sm:grid-cols-2">
+        <form onSubmit={add} className="grid gap-3 @md:grid-cols-2">
           <Labelled label={say('What')}>
             {(id) => (
               <select
@@ -141,7 +141,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
             {(id) => <input id={id} name="on" type="date" required defaultValue={today()} className={inputClass} />}
           </Labelled>
           {kind === 'sown' ? (
-            <div className="sm:col-span-2">
+            <div className="@md:col-span-2">
               <Labelled label={say('Plant that was sown')}>
                 {(id) => (
                   <select
@@ -186,7 +186,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
           <Labelled label={say('Note')}>
             {(id) => <input id={id} name="note" maxLength={2000} className={inputClass} />}
           </Labelled>
-          <p className="flex flex-wrap items-center gap-3 sm:col-span-2">
+          <p className="flex flex-wrap items-center gap-3 @md:col-span-2">
             <button type="submit" className="min-h-12 rounded-xl border-2 border-culm px-5 font-semibold text-culm">
               {say('Write it down')}
             </button>

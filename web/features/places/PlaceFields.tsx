@@ -11,7 +11,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
   const { place, set, holdings, newHolding, setNewHolding } = state
   const holding = holdings.find((h) => h.id === place.holdingId)
   return (
-    <div className="mt-2 grid gap-3 sm:grid-cols-2">
+    <div className="mt-2 grid gap-3 @md:grid-cols-2">
       <Labelled label={say('Name of the paddock')}>
         {(id) => (
           <input

@@ -21,9 +21,9 @@ export function RenameHolding({ holding }: { holding: Holding }) {
     await revalidate()
   }
   return (
-    <details className="sm:col-span-2">
+    <details className="@md:col-span-2">
       <summary className="min-h-11 content-center">{say('Rename the holding or its client')}</summary>
-      <div className="grid gap-3 sm:grid-cols-2">
+      <div className="grid gap-3 @md:grid-cols-2">
         <Labelled label={say('Name of this holding')}>
           {(id) => (
             <input

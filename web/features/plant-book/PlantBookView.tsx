@@ -51,7 +51,7 @@ export function PlantBookView() {
             <h2 className="flex items-center gap-2 text-xl">
               <GroupMark group={group} /> {groupName(group)}
             </h2>
-            <ul className="mt-1 grid gap-x-6 sm:grid-cols-2 lg:grid-cols-3">
+            <ul className="mt-1 grid gap-x-6 @md:grid-cols-2 @3xl:grid-cols-3">
               {here.map((p) => (
                 <li key={p.id}>
                   <Link

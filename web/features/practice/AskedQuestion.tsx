@@ -207,7 +207,7 @@ export function AskedQuestion({ question, given, onAnswer: answered }: Props) {
           })}
         </p>
       ) : null}
-      <ul className="mt-4 grid gap-2 sm:grid-cols-2">
+      <ul className="mt-4 grid gap-2 @md:grid-cols-2">
         {question.choices.map((c, i) => (
           <li key={c.id}>
             <button

@@ -34,7 +34,7 @@ export function KeyQuestion({
     <>
       <h1 className="text-[1.65rem]">{say('Key it with as few looks as you can')}</h1>
       <p className="mt-1 text-ink-soft">{say('The plant is hidden. Each look is shown when you ask for it.')}</p>
-      <ul className="mt-3 grid gap-2 sm:grid-cols-2">
+      <ul className="mt-3 grid gap-2 @md:grid-cols-2">
         {asked.map((id, i) => {
           const o = specimen.seen.find((s) => s.character === id)!
           const drawing = 'states' in o ? drawState(id, o.states[0]!) : undefined

@@ -54,7 +54,7 @@ export function Kinds({ onBegin, asked }: { onBegin: (kind: Wished) => void; ask
         </p>
       ) : null}
       <h2 className="mt-5 text-xl">{say('Or one thing')}</h2>
-      <ul className="mt-1 grid max-w-2xl gap-2 sm:grid-cols-2">
+      <ul className="mt-1 grid max-w-2xl gap-2 @md:grid-cols-2">
         {practiceKinds.map((k) => (
           <li key={k}>
             <button

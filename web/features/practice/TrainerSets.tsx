@@ -57,7 +57,7 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
     onMade(set)
   }
   return (
-    <div className="grid max-w-xl gap-3 sm:grid-cols-2">
+    <div className="grid max-w-xl gap-3 @md:grid-cols-2">
       <Labelled label={say('Title of the set')}>
         {(id) => (
           <input
@@ -95,13 +95,13 @@ function MakeSet({ onMade }: { onMade: (set: TrainerSet) => void }) {
         {(id) => <input id={id} value={only} onChange={(e) => setOnly(e.target.value)} className={inputClass} />}
       </Labelled>
       {pool.length === 0 ? (
-        <p className="font-semibold text-harm sm:col-span-2">{say('No plant of the book fits these names.')}</p>
+        <p className="font-semibold text-harm @md:col-span-2">{say('No plant of the book fits these names.')}</p>
       ) : null}
       <button
         type="button"
         disabled={!good}
         onClick={make}
-        className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50 sm:col-span-2"
+        className="min-h-12 rounded-xl border-2 border-culm px-4 font-semibold text-culm disabled:opacity-50 @md:col-span-2"
       >
         {say('Make the set and save it')}
       </button>

@@ -61,7 +61,7 @@ export function ConflictPanel({ round, onTheirs }: { round: Round; onTheirs: (st
       {here.map((c) => (
         <div key={c.id ?? c.key} className="mt-2">
           <p>{say('Stop {{seq}}: both versions are kept until you choose.', { seq: c.theirs.seq })}</p>
-          <div className="mt-1 grid gap-2 sm:grid-cols-2">
+          <div className="mt-1 grid gap-2 @md:grid-cols-2">
             <Version title={say('On this device')} stop={c.command.stop} onKeep={() => keep(c, 'mine')} />
             <Version title={say('From the other device')} stop={c.theirs} onKeep={() => keep(c, 'theirs')} />
           </div>

@@ -23,7 +23,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
   const byId = useFlora((s) => s.byId)
   return (
     <>
-      <ul className="mt-4 grid grid-cols-2 gap-1.5 sm:grid-cols-3" aria-label={say('Keys')}>
+      <ul className="mt-4 grid grid-cols-2 gap-1.5 @md:grid-cols-3" aria-label={say('Keys')}>
         {keys.map(({ taxon, key }) => {
           const harmful = byId.get(taxon)?.role === 'toxic'
           const count = shown(taxon)

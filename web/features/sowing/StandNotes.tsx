@@ -41,7 +41,7 @@ export function StandNotes({
           </li>
         ))}
       </ul>
-      <div className="mt-3 grid gap-3 sm:grid-cols-2">
+      <div className="mt-3 grid gap-3 @md:grid-cols-2">
         <Labelled label={say('Row looked along, metres')}>
           {(id) => (
             <input

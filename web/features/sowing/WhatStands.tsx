@@ -195,7 +195,7 @@ export function WhatStands({
         {say('Put the next look in the plan{{what}}', { what: early ? `, ${dayWords(from)}` : '' })}
       </button>
       <h3 className="mt-5 text-lg">{say('The seedlings, to be told from weeds')}</h3>
-      <ul className="mt-1 grid grid-cols-2 gap-3 sm:grid-cols-3">
+      <ul className="mt-1 grid grid-cols-2 gap-3 @md:grid-cols-3">
         {[...event.detail.sown!.map((s) => s.plant), ...(check?.others ?? [])].flatMap((plant) => {
           const p = byId.get(plant)
           return p

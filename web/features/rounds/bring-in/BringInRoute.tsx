@@ -21,7 +21,7 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
   const { holdings, paddocks } = useLoaderData<typeof loader>()
   const holding = (id: string) => holdings.find((h) => h.id === id)?.name ?? ''
   return (
-    <div className="mt-4 grid max-w-2xl gap-3 sm:grid-cols-2">
+    <div className="mt-4 grid max-w-2xl gap-3 @md:grid-cols-2">
       <Labelled label={say('Paddock')}>
         {(id) => (
           <select

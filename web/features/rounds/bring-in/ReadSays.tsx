@@ -31,7 +31,7 @@ function Names({ read, how }: { read: RoundRead; how: NameFound['how'] }) {
   return (
     <>
       <h3 className="mt-3 text-lg">{headings[how]}</h3>
-      <ul className="gap-x-6 sm:columns-2">
+      <ul className="gap-x-6 @md:columns-2">
         {names.slice(0, SHOWN_NAMES).map((n) => {
           const now = taxonName(n.found.taxon, byId)
           return (

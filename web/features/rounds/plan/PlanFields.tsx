@@ -47,13 +47,13 @@ export function PlanFields({ form, set, holdings, paddocks, harmful, count, read
   const choose = (method: Method) => set({ method, settings: {}, pointsPerStop: countingMethods[method].points })
   return (
     <form
-      className="grid gap-3 sm:grid-cols-2"
+      className="grid gap-3 @md:grid-cols-2"
       onSubmit={(e) => {
         e.preventDefault()
         onLay()
       }}
     >
-      <h1 className="text-[1.65rem] sm:col-span-2">{say('Plan a round')}</h1>
+      <h1 className="text-[1.65rem] @md:col-span-2">{say('Plan a round')}</h1>
       <Labelled label={say('Paddock')}>
         {(id) => (
           <select
@@ -81,7 +81,7 @@ export function PlanFields({ form, set, holdings, paddocks, harmful, count, read
           </select>
         )}
       </Labelled>
-      <p className="text-ink-soft sm:col-span-2">{say('It says: {{says}}.', { says: words.says })}</p>
+      <p className="text-ink-soft @md:col-span-2">{say('It says: {{says}}.', { says: words.says })}</p>
       <Labelled label={say('Title')}>
         {(id) => (
           <input
@@ -199,7 +199,7 @@ export function PlanFields({ form, set, holdings, paddocks, harmful, count, read
           {say('Draw other places')}
         </button>
       ) : null}
-      <p className="sm:col-span-2">
+      <p className="@md:col-span-2">
         <button
           type="submit"
           disabled={!ready}

@@ -91,7 +91,7 @@ export function WhatItTakes({ form, plan, paddock, harmful }: Props) {
         ))}
       </ul>
       <h3 className="mt-4 text-lg">{say('Harmful plants to look for here')}</h3>
-      <ul className="mt-1 grid grid-cols-3 gap-2 sm:grid-cols-4">
+      <ul className="mt-1 grid grid-cols-3 gap-2 @md:grid-cols-4">
         {harmful.slice(0, 8).map((p) => (
           <li key={p.id} className="text-center leading-tight">
             <PlantPicture plant={p} className="mx-auto size-24 object-contain" />

@@ -110,7 +110,7 @@ function OwnLine({ onAdd }: { onAdd: (text: string, dueOn: string) => void }) {
   const [dueOn, setDueOn] = useState(today())
   return (
     <form
-      className="mt-3 grid items-end gap-3 sm:grid-cols-[1fr_auto_auto]"
+      className="mt-3 grid items-end gap-3 @md:grid-cols-[1fr_auto_auto]"
       onSubmit={(e) => {
         e.preventDefault()
         if (!text.trim() || !dueOn) return

@@ -79,20 +79,20 @@ export function LawAndPrices({ round }: ChapterProps) {
           {say('At your own prices')}
         </h2>
         <p className="text-ink-soft">{say('In any one money. What is typed stays on this device.')}</p>
-        <div className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+        <div className="mt-2 grid items-end gap-3 @md:grid-cols-2">
           <Price of="forage" label={say('Forage that is eaten, dry matter')} per="costPerWeight" most={10_000} />
           <Price of="control" label={say('Weed control')} per="costPerArea" most={100_000} />
           <Price of="killPct" label={say('It kills, %')} most={100} />
           <Price of="controlYears" label={say('It holds, years')} most={20} />
         </div>
-        <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
+        <div className="mt-3 grid items-end gap-3 @md:grid-cols-2">
           <Price of="sowing" label={say('Sowing')} per="costPerArea" most={100_000} />
           <Price of="sowingYears" label={say('It lasts, years')} most={50} />
           <Price of="failsPct" label={say('Chance that it fails, %')} most={99} />
           <Price of="interestPct" label={say('Interest a year, %')} most={50} />
           <Price of="gainKgPerHa" label={say('Dry matter more in a year')} per="perArea" most={20_000} />
         </div>
-        <div className="mt-3 grid items-end gap-3 sm:grid-cols-2">
+        <div className="mt-3 grid items-end gap-3 @md:grid-cols-2">
           <Price of="grain" label={say('Grain, dry matter')} per="costPerWeight" most={10_000} />
           <Price of="meal" label={say('Protein meal, dry matter')} per="costPerWeight" most={10_000} />
         </div>

@@ -92,7 +92,7 @@ export function Stems({ round, made }: { round: Round; made: Composition }) {
   if (!of || of.estimate < WORTH_COUNTING) return null
   const stems = data?.stemsPerM2
   return (
-    <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+    <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 @md:grid-cols-2">
       <NumberInput
         label={say('Stems of {{name}} on a square metre, counted', { name: inSentence(taxonName(of.taxon, byId)) })}
         value={stems ?? 0}

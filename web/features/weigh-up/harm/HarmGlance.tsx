@@ -87,7 +87,7 @@ export function HarmGlance({ round, harm, kept }: Props) {
       <table className="w-full table-fixed border-separate border-spacing-1">
         <thead>
           <tr>
-            <td className="w-16 sm:w-24" />
+            <td className="w-16 @md:w-24" />
             {feedForms.map((form) => (
               <th key={form} scope="col" className="pb-1 text-center font-normal">
                 <FormDrawing form={form} className="mx-auto size-8" />
@@ -120,7 +120,7 @@ export function HarmGlance({ round, harm, kept }: Props) {
                       <span className="sr-only">
                         {word(animal)}, {word(form)}: {harmVerdictWords(v.code)}
                       </span>
-                      <span className="hidden text-center text-sm leading-tight sm:block">
+                      <span className="hidden text-center text-sm leading-tight @md:block">
                         {reasons.slice(0, NAMED).join(', ')}
                         {reasons.length > NAMED ? ` +${reasons.length - NAMED}` : ''}
                       </span>

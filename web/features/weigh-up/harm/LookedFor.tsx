@@ -61,9 +61,9 @@ function WhenSeen({ round, weighed: { harm } }: ChapterProps) {
   }))
   return (
     <section aria-labelledby="when-seen" className="mt-4">
-      <h3 id="when-seen" className="text-lg">
+      <h2 id="when-seen" className="text-xl">
         {say('When each could be seen in leaf')}
-      </h3>
+      </h2>
       <MonthStrip
         rows={rows}
         now={yearShare(round.plannedOn)}

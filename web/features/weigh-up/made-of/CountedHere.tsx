@@ -130,7 +130,7 @@ export function Shares({ round, weighed, lit }: ChapterProps) {
           {say('and {{n}} more in the list on the left.', { n: made.taxa.length - rows.length })}
         </p>
       ) : null}
-      <ul className="mt-4 grid gap-x-6 sm:grid-cols-2">
+      <ul className="mt-4 grid gap-x-6 @md:grid-cols-2">
         {made.byGroup.map((g) => (
           <li key={g.group} className="flex items-center gap-2 border-b border-rule/60 py-1.5">
             <GroupMark group={g.group} />

@@ -22,7 +22,7 @@ export function PartsPanel({ round }: { round: Round }) {
       <h2 id="parts" className="text-xl">
         {say('Part by part')}
       </h2>
-      <div className="mt-2 grid gap-x-6 gap-y-4 sm:grid-cols-2">
+      <div className="mt-2 grid gap-x-6 gap-y-4 @md:grid-cols-2">
         {parts.map(({ name, made }) => {
           const harmful = made.taxa.filter((t) => byId.get(t.taxon)?.role === 'toxic')
           const shown = [...made.taxa.slice(0, SHOWN), ...harmful.filter((t) => !made.taxa.slice(0, SHOWN).includes(t))]

@@ -89,7 +89,7 @@ function Arithmetic({
   const drilled = dropped && stripGood ? drilledKgPerHa(dropped, strip) : undefined
   return (
     <div className="mt-2">
-      <div className="grid grid-cols-2 gap-3 sm:grid-cols-3">
+      <div className="grid grid-cols-2 gap-3 @md:grid-cols-3">
         <Field
           label={say('Live seed, {{unitOf}}', { unitOf: unitOf('perArea') })}
           value={form.rate}
@@ -145,7 +145,7 @@ function Arithmetic({
           },
         )}
       </p>
-      <div className="mt-3 grid grid-cols-2 items-end gap-3 sm:grid-cols-3">
+      <div className="mt-3 grid grid-cols-2 items-end gap-3 @md:grid-cols-3">
         <Field
           label={say('Drill test over, {{unitOf}}', { unitOf: unitOf('length') })}
           value={form.length}

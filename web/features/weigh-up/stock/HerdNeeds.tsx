@@ -112,7 +112,7 @@ export function OtherWay({
   const wanted = plan.wantedDays ?? 7
   const { animals, areaHa } = stockedFor(wanted, { count: plan.count, areaHa: hectares }, grazing.one)
   return (
-    <div className="mt-2 grid items-end gap-3 sm:grid-cols-[10rem_1fr]">
+    <div className="mt-2 grid items-end gap-3 @md:grid-cols-[10rem_1fr]">
       <NumberInput
         label={say('Days wanted')}
         value={wanted}

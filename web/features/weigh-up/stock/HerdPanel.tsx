@@ -34,7 +34,7 @@ export function Herd({ round, weighed: { composition: made, feed } }: ChapterPro
     <>
       <ReadProblem of={say('The stock of this paddock')} problem={problem} again={again} />
       {/* What is changed is written whole: not over a herd that could not be read. */}
-      <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-3">
+      <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 @md:grid-cols-3">
         <Labelled label={say('Stock')}>
           {(id) => (
             <select
@@ -58,7 +58,7 @@ export function Herd({ round, weighed: { composition: made, feed } }: ChapterPro
           max={100_000}
           onChange={(count) => change({ count })}
         />
-        <div className="sm:col-span-2">
+        <div className="@md:col-span-2">
           <Labelled label={say('Moved')}>
             {(id) => (
               <select

@@ -69,7 +69,7 @@ function Scores({
           components={{ b: <b /> }}
         />
       </p>
-      <ul className="mt-1 grid gap-x-4 sm:grid-cols-2">
+      <ul className="mt-1 grid gap-x-4 @md:grid-cols-2">
         {condition.parts.map((p) => (
           <li key={p.part} className="flex items-center justify-between gap-2 border-b border-rule/60 py-1">
             <span>{conditionPartWords(p.part)}</span>
@@ -90,7 +90,7 @@ function Scores({
 export function ConditionAsked({ paddockId }: { paddockId: string }) {
   const { data: management, change, problem } = useManagement(paddockId)
   return (
-    <fieldset disabled={problem !== undefined} className="mt-2 grid gap-3 sm:grid-cols-2">
+    <fieldset disabled={problem !== undefined} className="mt-2 grid gap-3 @md:grid-cols-2">
       {askedConditions.map((part) => {
         const [poor, good] = conditionEnds(part)
         return (

@@ -53,7 +53,7 @@ function DangerBody({ reading: { hazard: h, says, tests, acts }, tell }: { readi
       ) : null}
       <details>
         <summary className="min-h-11 py-2 text-ink-soft">{say('What shows, what does not, and the source')}</summary>
-        <dl className="grid gap-x-3 pb-2 sm:grid-cols-[8rem_1fr]">
+        <dl className="grid gap-x-3 pb-2 @md:grid-cols-[8rem_1fr]">
           <dt className="font-semibold">{say('Harms')}</dt>
           <dd>{listed(h.who)}</dd>
           <dt className="font-semibold">{say('What shows')}</dt>
@@ -70,7 +70,7 @@ function DangerBody({ reading: { hazard: h, says, tests, acts }, tell }: { readi
           <dd>
             <Terms>{h.do}</Terms>
           </dd>
-          <dd className="text-ink-soft sm:col-start-2">{h.sources.join('; ')}.</dd>
+          <dd className="text-ink-soft @md:col-start-2">{h.sources.join('; ')}.</dd>
         </dl>
       </details>
     </>

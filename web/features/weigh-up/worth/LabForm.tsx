@@ -49,7 +49,7 @@ export function LabForm({ onTyped }: { onTyped: (row: Record<string, string>) =>
   }
   return (
     <form onSubmit={write}>
-      <div className="grid gap-3 sm:grid-cols-3">
+      <div className="grid gap-3 @md:grid-cols-3">
         {field('Sample', say('Sample'), true)}
         {field('CP', say('Crude protein, %'))}
         {field('ADF', 'ADF, %')}
@@ -61,7 +61,7 @@ export function LabForm({ onTyped }: { onTyped: (row: Record<string, string>) =>
       </div>
       <details className="mt-2">
         <summary className="min-h-11 py-2">{say('Minerals, sugar, digested fibre, fat, ash, toxins, acidity')}</summary>
-        <div className="grid gap-3 sm:grid-cols-3">{extras.map((k) => field(headers[k], labExtraWords(k)))}</div>
+        <div className="grid gap-3 @md:grid-cols-3">{extras.map((k) => field(headers[k], labExtraWords(k)))}</div>
       </details>
     </form>
   )

@@ -143,9 +143,9 @@ export function LabPanel({ roundId, estimate }: { roundId: string; estimate: Mix
   }
   return (
     <section className="mt-3" aria-labelledby="lab">
-      <h3 id="lab" className="text-lg">
+      <h2 id="lab" className="text-xl">
         {say('Laboratory')}
-      </h3>
+      </h2>
       <ReadProblem of={say('The laboratory result')} {...read} />
       {lab ? (
         <>

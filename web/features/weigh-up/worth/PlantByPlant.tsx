@@ -73,7 +73,7 @@ export function PlantByPlant({ round, weighed: { feed }, lit }: ChapterProps) {
   return (
     <>
       {made ? (
-        <section aria-label={say('Plant by plant')}>
+        <div>
           <ToggleGroup.Root
             type="single"
             value={figure}
@@ -105,7 +105,7 @@ export function PlantByPlant({ round, weighed: { feed }, lit }: ChapterProps) {
             {say('As wide as its share of the dry matter, as high as its figure; the line is all of it together.')}
           </p>
           <Parts parts={made.parts} figure={figure} mean={mean} />
-        </section>
+        </div>
       ) : null}
       <LabPanel roundId={round.id} estimate={made} />
     </>

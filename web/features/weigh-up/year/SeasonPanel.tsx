@@ -20,7 +20,7 @@ function Months({ label, values, min, max, onChange }: MonthsProps) {
   return (
     <fieldset>
       <legend className="text-ink-soft">{label}</legend>
-      <div className="grid grid-cols-4 gap-1 sm:grid-cols-6">
+      <div className="grid grid-cols-4 gap-1 @md:grid-cols-6">
         {monthNames().map((month, i) => (
           <NumberInput
             key={month}
@@ -80,7 +80,7 @@ function OwnNormals({ paddockId, now }: { paddockId: string; now: Normals }) {
     change({ normals: { ...read, latitude: now.latitude } })
   }
   return (
-    <fieldset disabled={unread !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+    <fieldset disabled={unread !== undefined} className="mt-2 grid items-end gap-3 @md:grid-cols-2">
       <label className="block">
         {say('Means of the place, a CSV file')}
         <input
@@ -108,12 +108,12 @@ function OwnNormals({ paddockId, now }: { paddockId: string; now: Normals }) {
           </button>
         </>
       ) : null}
-      <details className="sm:col-span-2">
+      <details className="@md:col-span-2">
         <summary className="min-h-11 py-2 font-semibold text-culm">{say('Type the twelve means')}</summary>
         <TypedNormals normals={now} onChange={(normals) => change({ normals })} />
       </details>
       {problem ? (
-        <p role="alert" className="font-semibold text-harm sm:col-span-2">
+        <p role="alert" className="font-semibold text-harm @md:col-span-2">
           {problem}
         </p>
       ) : null}
@@ -131,7 +131,7 @@ export function PlaceOfYear({ round, weighed: { composition: made } }: ChapterPr
   return (
     <>
       <NormalsChart normals={normals} simulated={simulated} now={Number(round.plannedOn.slice(5, 7)) - 1} />
-      <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 sm:grid-cols-2">
+      <fieldset disabled={problem !== undefined} className="mt-2 grid items-end gap-3 @md:grid-cols-2">
         <NumberInput
           label={say('Grown in a year, {{unit}}', { unit: unitOf('perArea') })}
           value={forField('perArea', yieldKgPerHa)}

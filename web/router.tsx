@@ -192,7 +192,7 @@ export const makeRouter = () =>
               lazy: screen(() => import('./features/daybook/DaybookRoute.tsx')),
             },
             {
-              path: 'plants/:id',
+              path: 'plants/:id/:chapter?',
               handle: titled(() => say('Plant book')),
               lazy: screen(() => import('./features/plant-book/PlantRoute.tsx')),
             },

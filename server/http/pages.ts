@@ -31,7 +31,7 @@ const recordsOf: Record<string, Records> = {
   '/rounds/:id/weigh-up/:chapter?': withRound('/api/kept'),
   '/rounds/:id/hand-over': withRound(...api('kept', 'plan-items', 'namings')),
   '/plants': { first: [ME], then: [BOOK] },
-  '/plants/:id': { first: [ME, '/api/plants/:id'], then: [BOOK] },
+  '/plants/:id/:chapter?': { first: [ME, '/api/plants/:id'], then: [BOOK] },
   '/practice': {
     first: [ME],
     then: [BOOK, ...api('practice-answers', 'places', 'recently-found', 'namings', 'naming-checks')],

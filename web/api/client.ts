@@ -9,7 +9,7 @@ import type { NamingCheck } from '@/core/records/namingCheck.ts'
 import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { Photo, UnknownPlant } from '@/core/records/specimen.ts'
 import type { KeptApart } from '@/contract/commands.ts'
 import { askedFor } from './askedFor.ts'
 import { say, word } from '../language/say.ts'
@@ -111,6 +111,8 @@ export const getRound = (id: string) => send<Round>('GET', `/api/rounds/${id}`)
 export const getPlaces = () => send<{ holdings: Holding[]; paddocks: Paddock[] }>('GET', '/api/places')
 export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
+/** Pictures of a subject: a specimen on the bench, or a paddock. */
+export const getPhotos = (subject: string) => send<Photo[]>('GET', `/api/photos?subject=${encodeURIComponent(subject)}`)
 export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
 export const getKept = () => send<Kept>('GET', '/api/kept')

@@ -50,6 +50,7 @@ export const reads = {
   checks: read(['checks'], api.getNamingChecks, checksAfter),
   unknowns: read(['unknowns'], api.getUnknowns),
   events: read(['events'], api.getEvents),
+  photosOf: (subject: string) => read(['photos', subject], () => api.getPhotos(subject)),
   words: (language: string) => read(['words', language], () => api.getWords(language)),
   counts: (paddockId: string) => read(['counts', paddockId], () => api.getCounts(paddockId)),
   mostCounted: read(['counts', 'most'], api.getMostCounted),

@@ -1,13 +1,16 @@
 import { useEffect, useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { cellAt } from '@/core/flora/flora.ts'
+import { drawState } from '@/core/drawing/drawState.ts'
+import { partToScale } from '@/core/drawing/sizeDrawing.ts'
+import { cellAt, type Plant } from '@/core/flora/flora.ts'
+import { inSentence } from '@/text/say.ts'
 import type { ComparedLook } from '@/core/naming/compare.ts'
-import { usualState } from '../../entities/plant/usualState.ts'
+import { usualState, usualWords } from '../../entities/plant/usualState.ts'
+import { DrawingView } from '../../parts/DrawingView.tsx'
 import { PlantPicture } from '../../parts/PlantPicture.tsx'
-import { effortWords } from '../../parts/words.ts'
+import { characterTitle, effortWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { namingWorker } from '../../workers/namingWorker.ts'
-import { OneLook } from '../../entities/plant/Lookalikes.tsx'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
@@ -16,9 +19,78 @@ const MOST = 4
 /** Bits from which a look is worth the ink. */
 const TELLS_FROM = 0.3
 
+/** A plant's usual state at one look, small, with its words. */
+function Cell({ plant, character }: { plant: Plant; character: string }) {
+  const cell = cellAt(plant, character, 'vegetative')
+  const state = usualState(plant, character, 'vegetative')
+  const drawing =
+    cell?.kind === 'range'
+      ? partToScale(character, (cell.typical[0] + cell.typical[1]) / 2)
+      : state && drawState(character, state)
+  return (
+    <td className="border-t border-rule/70 px-2 py-1.5">
+      <span className="flex items-center gap-2 max-[700px]:flex-col max-[700px]:text-center">
+        {drawing ? <DrawingView drawing={drawing} className="size-14 shrink-0" /> : <span className="size-14" />}
+        <span className="leading-tight">{usualWords(plant, character, 'vegetative')}</span>
+      </span>
+    </td>
+  )
+}
+
+/** Plants as columns whose heads stay in sight, a look a line, the one that tells most first. */
+function Table({ plants, rows, hardly }: { plants: Plant[]; rows: ComparedLook[]; hardly: ComparedLook[] }) {
+  const characters = useFlora((s) => s.characters)
+  const title = (id: string) => characterTitle(characters, id)
+  return (
+    <>
+      <table className="mt-4 w-full table-fixed border-separate border-spacing-0">
+        <thead className="sticky top-0 z-10 bg-husk">
+          <tr>
+            <th scope="col" className="w-[24%] pb-2 text-left align-bottom text-sm font-normal text-ink-soft">
+              {say('What tells most comes first, in bits of {{all}}', { all: fixed(Math.log2(plants.length), 1) })}
+            </th>
+            {plants.map((p) => (
+              <th key={p.id} scope="col" className="px-1 pb-2 align-bottom leading-tight">
+                <PlantPicture plant={p} className="mx-auto size-36 object-contain max-[700px]:size-16" />
+                <Link to={`/plants/${p.id}`} className="font-plant font-semibold hover:underline">
+                  {p.commonName}
+                </Link>
+                {p.role === 'toxic' ? <b className="block text-harm">{say('harmful')}</b> : null}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map(({ character, bits }) => (
+            <tr key={character}>
+              <th scope="row" className="border-t border-rule/70 py-1.5 pr-2 text-left align-middle font-normal">
+                <b className="block leading-tight">{title(character)}</b>
+                <span className="text-sm text-ink-soft">
+                  {say('{{bits}} bits', { bits: fixed(bits, 1) })},{' '}
+                  {effortWords[characters.find((c) => c.id === character)!.effort]}
+                </span>
+              </th>
+              {plants.map((p) => (
+                <Cell key={p.id} plant={p} character={character} />
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      {hardly.length > 0 ? (
+        <p className="mt-3 border-t border-rule pt-2 text-ink-soft">
+          {say('Hardly tells them apart: {{looks}}.', {
+            looks: hardly.map(({ character }) => inSentence(title(character))).join(', '),
+          })}
+        </p>
+      ) : null}
+    </>
+  )
+}
+
 /** Two to four plants side by side: what tells them apart in ink and first, the rest faint. */
 export function Component() {
-  const { byId, plants, characters } = useFlora()
+  const { byId, plants } = useFlora()
   const [query, setQuery] = useSearchParams()
   const asked = (query.get('plants') ?? '').split(',').filter((id) => byId.has(id))
   const ids = [...new Set(asked)].slice(0, MOST)
@@ -39,6 +111,7 @@ export function Component() {
       character !== 'life.form' && chosen.filter((p) => cellAt(p, character, 'vegetative') !== undefined).length > 1,
   )
   const same = (character: string) => new Set(chosen.map((p) => usualState(p, character, 'vegetative'))).size === 1
+  const faint = ({ character, bits }: ComparedLook) => bits < TELLS_FROM || same(character)
   return (
     <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
       <h1 className="text-[1.65rem]">{say('Compare')}</h1>
@@ -80,52 +153,7 @@ export function Component() {
           />
         </p>
       ) : (
-        <div className="mt-4 grid gap-x-3" style={{ gridTemplateColumns: `repeat(${chosen.length}, minmax(0, 1fr))` }}>
-          {chosen.map((p) => (
-            <div key={p.id} className="text-center leading-tight">
-              <PlantPicture
-                plant={p}
-                insets={chosen.length < 3}
-                label={say('{{commonName}}, drawn whole', { commonName: p.commonName })}
-                large
-                className="mx-auto w-full max-w-96"
-              />
-              <Link to={`/plants/${p.id}`} className="font-plant text-lg font-semibold hover:underline">
-                {p.commonName}
-              </Link>
-              {p.role === 'toxic' ? <b className="block text-harm">{say('harmful')}</b> : null}
-            </div>
-          ))}
-          {rows.map(({ character, bits }) => {
-            const c = characters.find((x) => x.id === character)!
-            const faint = bits < TELLS_FROM || same(character)
-            return (
-              <section
-                key={character}
-                className={`mt-4 grid grid-cols-subgrid ${faint ? 'faint' : ''}`}
-                style={{ gridColumn: '1 / -1' }}
-              >
-                <h2 className="col-span-full flex flex-wrap items-baseline gap-x-3 border-b border-rule text-lg">
-                  {c.title}
-                  <span className="text-sm font-normal text-ink-soft">
-                    {faint
-                      ? say('hardly tells them apart')
-                      : say('tells {{bits}} of {{log}} bits', {
-                          bits: fixed(bits, 1),
-                          log: fixed(Math.log2(chosen.length), 1),
-                        })}
-                    , {effortWords[c.effort]}
-                  </span>
-                </h2>
-                {chosen.map((p) => (
-                  <div key={p.id} className="mt-1">
-                    <OneLook plant={p} check={character} name={false} />
-                  </div>
-                ))}
-              </section>
-            )
-          })}
-        </div>
+        <Table plants={chosen} rows={rows.filter((r) => !faint(r))} hardly={rows.filter(faint)} />
       )}
     </main>
   )

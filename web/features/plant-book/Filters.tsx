@@ -18,7 +18,7 @@ const uses = (): [Role, string][] => [
   ['weed', say('weed')],
   ['toxic', say('harmful')],
 ]
-const field = 'min-h-12 max-w-full rounded-xl border border-rule bg-sheet px-2'
+const field = 'min-h-12 max-w-full grow basis-28 rounded-xl border border-rule bg-sheet px-2'
 
 /** Narrow the book by name, use or harm, a character, or what one sward has. */
 export function Filters({ filter, onChange }: Props) {
@@ -40,7 +40,7 @@ export function Filters({ filter, onChange }: Props) {
         onChange={(e) => onChange({ ...filter, text: e.target.value })}
         aria-label={say('Find a plant by any of its names')}
         placeholder={say('Any of its names')}
-        className="min-h-12 w-full max-w-xs rounded-xl border-2 border-culm bg-sheet px-3"
+        className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
       />
       <select
         aria-label={say('Use or harm')}

@@ -1,5 +1,5 @@
 import { useLoaderData } from 'react-router'
-import { inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 
@@ -17,10 +17,15 @@ export function Component() {
     <WholeOf
       place={place}
       front={
-        <main aria-busy className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
-          <h1 className="text-[1.65rem]">{say('Plant book')}</h1>
-          <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
-        </main>
+        <Front
+          names={{ left: say('Plant book'), right: say('What is in it') }}
+          left={
+            <>
+              <h1 className="text-[1.65rem]">{say('Plant book')}</h1>
+              <p className="mt-2 text-ink-soft">{say('Opening …')}</p>
+            </>
+          }
+        />
       }
     />
   )

@@ -1,76 +1,105 @@
-import { groupName } from '@/text/taxonNames.ts'
-import { useState } from 'react'
 import { Link } from 'react-router'
+import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import { groupOf, groups } from '@/core/records/taxon.ts'
-import { PlantPicture } from '../../parts/PlantPicture.tsx'
+import { groupName } from '@/text/taxonNames.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
-import { filtered, noFilter } from './filters.ts'
-import { Filters } from './Filters.tsx'
-import { OwnPlant } from './OwnPlant.tsx'
+import { Leaf } from '../../parts/Leaf.tsx'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
+import { monthNames } from '../../parts/words.ts'
+import { today } from '../../language/dates.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { useNamePlace } from '../../stores/namePlaceStore.ts'
 import { say } from '../../language/say.ts'
+import { BookList } from './BookList.tsx'
+import { OwnPlant } from './OwnPlant.tsx'
+import { useBookFilter } from './useBookFilter.ts'
 
-/** Every plant of the book, drawn, by group; narrowed by name, use, harm, character or sward. */
-export function PlantBookView() {
+const ways = () => [
+  ['/plants/map', say('Map of look-alikes')],
+  ['/compare', say('Compare')],
+  ['/drawings', say('All drawings')],
+  ['/glossary', say('Words')],
+]
+
+/** So many pictures of harmful plants stand in sight. */
+const SHOWN = 12
+
+/** The book at a glance: how many of each sort, what harms and is in leaf now, other ways through it. */
+function Glance() {
   const { plants, byId } = useFlora()
-  const [filter, setFilter] = useState(noFilter)
-  const shown = filtered(plants, filter)
+  const { filter, set } = useBookFilter()
+  const south = useNamePlace((s) => s.place) === 'australasia'
+  const month = Number(today().slice(5, 7))
+  const toxic = plants.filter((p) => p.role === 'toxic')
+  const now = toxic.filter((p) => monthsOfGrowth(p, south ? 'southern-australasia' : undefined).includes(month))
+  const most = Math.max(...groups.map((g) => plants.filter((p) => groupOf(p.id, byId) === g).length))
   return (
-    <main className="mx-auto max-w-6xl px-4 pb-16 min-[901px]:px-8">
-      <div className="flex flex-wrap items-end justify-between gap-x-4">
-        <h1 className="text-[1.65rem]">
-          {say('Plant book: {{what}} plants', {
-            what:
-              shown.length === plants.length
-                ? plants.length
-                : say('{{n}} of {{n2}}', { n: shown.length, n2: plants.length }),
-          })}
-        </h1>
-        <p className="flex flex-wrap gap-x-4">
-          <Link to="/plants/map" className="flex min-h-11 items-center underline">
-            {say('Map of look-alikes')}
+    <>
+      <nav aria-label={say('Ways through the book')} className="flex flex-wrap gap-2">
+        {ways().map(([to, name]) => (
+          <Link
+            key={to}
+            to={to!}
+            className="flex min-h-12 items-center rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+          >
+            {name}
           </Link>
-          <Link to="/compare" className="flex min-h-11 items-center underline">
-            {say('Compare')}
-          </Link>
-          <Link to="/drawings" className="flex min-h-11 items-center underline">
-            {say('All drawings')}
-          </Link>
-        </p>
+        ))}
+      </nav>
+      <h2 className="mt-5 text-xl">{say('What is in it')}</h2>
+      <ul className="mt-1">
+        {groups.map((g) => {
+          const n = plants.filter((p) => groupOf(p.id, byId) === g).length
+          if (n === 0) return null
+          return (
+            <li key={g} className="flex items-center gap-2 py-1">
+              <GroupMark group={g} className="size-4" />
+              <span className="w-40 shrink-0">{groupName(g)}</span>
+              <span aria-hidden className="h-3 rounded-r-full bg-culm/70" style={{ width: `${(45 * n) / most}%` }} />
+              <b>{n}</b>
+            </li>
+          )
+        })}
+      </ul>
+      <h2 className="mt-5 text-xl text-harm">
+        {say('Harmful, and in leaf in {{month}}: {{n}} of {{all}}', {
+          month: monthNames()[month - 1]!,
+          n: now.length,
+          all: toxic.length,
+        })}
+      </h2>
+      <ul className="mt-1 grid grid-cols-3 gap-2 @md:grid-cols-4">
+        {now.slice(0, SHOWN).map((p) => (
+          <li key={p.id}>
+            <Link to={`/plants/${p.id}`} className="block rounded-xl p-1 text-center leading-tight hover:bg-culm/8">
+              <PlantPicture plant={p} className="mx-auto aspect-square w-full max-w-28 object-contain" />
+              <span className="font-plant text-sm">{p.commonName.replace(/ \(.*\)/, '')}</span>
+            </Link>
+          </li>
+        ))}
+      </ul>
+      {filter.role === 'toxic' ? null : (
+        <button type="button" onClick={() => set({ ...filter, role: 'toxic' })} className="min-h-11 underline">
+          {say('List all that are harmful')}
+        </button>
+      )}
+      <p className="text-sm text-ink-soft">
+        {say('A plant that is not in leaf can still harm by its roots, seed or dead leaf, and in hay.')}
+      </p>
+      <div className="mt-5">
+        <OwnPlant />
       </div>
-      <Filters filter={filter} onChange={setFilter} />
-      <OwnPlant />
-      {shown.length === 0 ? (
-        <p className="mt-6">{say('No plant of the book is like that. Take a filter off, or add your own.')}</p>
-      ) : null}
-      {groups.map((group) => {
-        const here = shown.filter((p) => groupOf(p.id, byId) === group)
-        if (here.length === 0) return null
-        return (
-          <section key={group} className="mt-6">
-            <h2 className="flex items-center gap-2 text-xl">
-              <GroupMark group={group} /> {groupName(group)}
-            </h2>
-            <ul className="mt-1 grid gap-x-6 @md:grid-cols-2 @3xl:grid-cols-3">
-              {here.map((p) => (
-                <li key={p.id}>
-                  <Link
-                    to={`/plants/${p.id}`}
-                    className="flex min-h-16 items-center gap-3 border-b border-rule/70 py-1.5 hover:bg-culm/8"
-                  >
-                    <PlantPicture plant={p} className="size-24 shrink-0 object-contain" />
-                    <span className="leading-tight">
-                      <b className="font-plant">{p.commonName}</b>
-                      <i className="block font-plant text-ink-soft">{p.scientificName}</i>
-                      {p.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
-                    </span>
-                  </Link>
-                </li>
-              ))}
-            </ul>
-          </section>
-        )
-      })}
-    </main>
+    </>
   )
 }
+
+/** Every plant of the book, drawn; on the right what is in it, until one is chosen. */
+export const PlantBookView = () => (
+  <Leaf
+    names={{ left: say('Plant book'), right: say('What is in it') }}
+    tip={{ label: say('Name one on the bench'), to: '/bench' }}
+    nodes={[]}
+    left={<BookList />}
+    right={<Glance />}
+  />
+)

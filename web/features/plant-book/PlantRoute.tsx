@@ -1,4 +1,4 @@
-import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
+import { useLoaderData, type LoaderFunctionArgs, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
 import { send } from '../../api/client.ts'
 import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
@@ -15,16 +15,27 @@ export async function loader({ params }: LoaderFunctionArgs) {
   return { plant, ...(await inTwo(whole)) }
 }
 
+/** From chapter to chapter the plant stays. */
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+  defaultShouldRevalidate,
+}: ShouldRevalidateFunctionArgs) =>
+  currentParams.id === nextParams.id && currentParams.chapter !== nextParams.chapter ? false : defaultShouldRevalidate
+
 /** A plant by its names at once; drawn and told apart from its look-alikes when the book is there. */
 export function Component() {
   const { plant, ...place } = useLoaderData<typeof loader>()
   return (
     <WholeOf
       place={place}
+      first="right"
       front={
         <Front
-          names={{ left: say('How to know it'), right: say('What it means') }}
-          left={
+          names={{ left: say('Plant book'), right: plant.commonName }}
+          first="right"
+          left={<h2 className="text-[1.65rem]">{say('Plant book')}</h2>}
+          right={
             <>
               <PlantHead plant={plant} />
               <p className="mt-3 text-ink-soft">{say('Drawing …')}</p>

@@ -1,3 +1,5 @@
+import type { ComponentType } from 'react'
+import { useParams } from 'react-router'
 import { wearWords } from '@/text/actWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
@@ -8,6 +10,9 @@ import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { Lookalikes } from '../../entities/plant/Lookalikes.tsx'
 import { PlantHead } from './PlantHead.tsx'
 import { InHandLater } from '../../entities/plant/hand/InHandLater.tsx'
+import { BookList } from './BookList.tsx'
+import { SeenByUs } from './SeenByUs.tsx'
+import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../../parts/Terms.tsx'
@@ -15,7 +20,18 @@ import { heightWords } from '../../parts/units.ts'
 import { say, word, listed } from '../../language/say.ts'
 
 function Harm({ plant }: { plant: Plant }) {
-  if (plant.harm.length === 0) return null
+  if (plant.harm.length === 0)
+    return (
+      <section>
+        <h2 className="text-xl">{say('Harm')}</h2>
+        <p>
+          {say(
+            'This book has no harm on file that comes of this plant. That is not an all-clear: what is not on file can harm, and so can what stands between.',
+          )}
+        </p>
+        <p className="mt-2 text-sm">{standingCautions()[0]}</p>
+      </section>
+    )
   return (
     <section className="rounded-2xl rounded-tl-sm border-2 border-harm bg-harm-wash p-4">
       <h2 className="text-xl text-harm">{plant.role === 'toxic' ? say('Harmful') : say('Cautions')}</h2>
@@ -64,42 +80,90 @@ function Control({ plant }: { plant: Plant }) {
   )
 }
 
-/** A plant: how to know it without a flower on the left, what follows from knowing it on the right. */
+function KnowIt({ plant }: { plant: Plant }) {
+  return (
+    <>
+      <PlantPicture
+        plant={plant}
+        insets
+        large
+        label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
+        className="mx-auto mt-2 w-full max-w-[30rem]"
+      />
+      <InHandLater key={plant.id} plant={plant} />
+      <LookOrder plant={plant} />
+    </>
+  )
+}
+
+function WhereWorth({ plant }: { plant: Plant }) {
+  return (
+    <>
+      <WhenWhere plant={plant} />
+      {plant.worth ? (
+        <section className="mt-5">
+          <h2 className="text-xl">{say('Worth')}</h2>
+          <p>{plant.worth}</p>
+        </section>
+      ) : null}
+      <p className="mt-5 text-ink-soft">{say('Sources: {{sources}}.', { sources: plant.sources.join('; ') })}</p>
+    </>
+  )
+}
+
+const chapterIds = ['know', 'taken-for', 'harm', 'do', 'where', 'seen'] as const
+type ChapterId = (typeof chapterIds)[number]
+const chapters: Record<ChapterId, { Told: ComponentType<{ plant: Plant }>; name: () => string }> = {
+  know: { Told: KnowIt, name: () => say('Know it') },
+  'taken-for': { Told: Lookalikes, name: () => say('Taken for it') },
+  harm: { Told: Harm, name: () => say('Harm') },
+  do: { Told: Control, name: () => say('Do') },
+  where: { Told: WhereWorth, name: () => say('Where and when') },
+  seen: { Told: SeenByUs, name: () => say('Seen by us') },
+}
+
+/** What a chapter says in a few words. */
+const answerOf = (id: ChapterId, plant: Plant): string | undefined =>
+  id === 'harm' && plant.harm.length > 0 ? listed([...new Set(plant.harm.flatMap((h) => h.who))]) : undefined
+
+/** A plant of the book, chapter by chapter, beside the list it stands in. */
 export function PlantView({ plant }: { plant: Plant }) {
+  const { chapter = '' } = useParams()
+  const here = chapterIds.filter((id) => id !== 'do' || plant.control.length > 0)
+  const now = here.find((id) => id === chapter) ?? 'know'
+  const { Told } = chapters[now]
   return (
     <Leaf
-      names={{ left: say('How to know it'), right: say('What it means') }}
+      names={{ left: say('Plant book'), right: plant.commonName }}
       tip={{ label: say('Name one on the bench'), to: '/bench' }}
-      nodes={[{ id: 'book', label: say('Plant book'), detail: plant.family }]}
-      left={
-        <>
-          <PlantHead plant={plant} />
-          <PlantPicture
-            plant={plant}
-            insets
-            large
-            label={say('{{commonName}}, drawn without its flower', { commonName: plant.commonName })}
-            className="mx-auto mt-3 w-full max-w-[34rem]"
-          />
-          <InHandLater key={plant.id} plant={plant} />
-          <LookOrder plant={plant} />
-        </>
-      }
+      nodes={NO_NODES}
+      chapters={here.map((id) => {
+        const detail = answerOf(id, plant)
+        return {
+          id,
+          label: chapters[id].name(),
+          ...(detail ? { detail } : {}),
+          to: `/plants/${plant.id}${id === 'know' ? '' : `/${id}`}`,
+          current: id === now,
+        }
+      })}
+      first="right"
+      left={<BookList chosen={plant.id} />}
       right={
         <>
-          <Harm plant={plant} />
-          <Control plant={plant} />
-          <Lookalikes plant={plant} />
-          <WhenWhere plant={plant} />
-          {plant.worth ? (
-            <section className="mt-5">
-              <h2 className="text-xl">{say('Worth')}</h2>
-              <p>{plant.worth}</p>
-            </section>
-          ) : null}
-          <p className="mt-5 text-ink-soft">{say('Sources: {{sources}}.', { sources: plant.sources.join('; ') })}</p>
+          <div className="flex justify-between gap-3">
+            <div>
+              <PlantHead plant={plant} />
+            </div>
+            {now === 'know' ? null : <PlantPicture plant={plant} className="size-28 shrink-0 object-contain" />}
+          </div>
+          <PanelBoundary key={now} name={chapters[now].name()}>
+            <Told plant={plant} />
+          </PanelBoundary>
         </>
       }
     />
   )
 }
+
+const NO_NODES: never[] = []

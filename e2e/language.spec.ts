@@ -73,7 +73,7 @@ test('the pages for a client are German, with the comma and the dates of German'
 })
 
 test('another language is chosen in the daybook and kept', async ({ page }) => {
-  await page.goto('/daybook')
+  await page.goto('/daybook/device')
   // Nothing is opened anew: what the page holds is still there.
   await page.evaluate(() => Object.assign(window, { held: 'typed before' }))
   await page.getByRole('group', { name: 'Sprache' }).getByRole('button', { name: 'English' }).click()
@@ -87,7 +87,7 @@ test('another language is chosen in the daybook and kept', async ({ page }) => {
 })
 
 test('what the server refuses is said in German too', async ({ page }) => {
-  await page.goto('/daybook')
+  await page.goto('/daybook/device')
   const file = { name: 'kopie.zip', mimeType: 'application/zip', buffer: Buffer.from('not a zip at all') }
   await page.getByLabel('Ist diese Kopie ganz?').setInputFiles(file)
   await expect(page.getByText(/^kopie\.zip: Diese Datei ist kein ZIP oder nur ein Teil von einem\.$/)).toBeVisible()

@@ -59,7 +59,7 @@ test('how long a herd can stay, from a guess and then from a measured mass', asy
 
 test('read in acres and pounds: shown and typed so, kept as before', async ({ page }) => {
   const id = await idOf(page, 'Hay worth')
-  await page.goto('/daybook')
+  await page.goto('/daybook/device')
   await page.getByRole('button', { name: 'acres, pounds, yards' }).click()
   await page.goto(`/rounds/${id}/weigh-up/stock`)
   const herd = page.getByRole('region', { name: 'How long, for how many' })
@@ -69,7 +69,7 @@ test('read in acres and pounds: shown and typed so, kept as before', async ({ pa
   await page.getByLabel('Standing, lb/acre (a guess)').fill('2677')
   await expect(herd.getByTestId('days')).toContainText('acres')
   const inAcres = await days()
-  await page.goto('/daybook')
+  await page.goto('/daybook/device')
   await page.getByRole('button', { name: 'hectares, kilograms, metres' }).click()
   await page.goto(`/rounds/${id}/weigh-up/stock`)
   // 1071 and 2677 lb an acre are 1200 and 3001 kg a hectare (NIST SP 811).

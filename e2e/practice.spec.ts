@@ -152,6 +152,7 @@ test('a name is put right in flower: the score says so, the pair comes up in pra
   for (const [i, plant] of ['wild-carrot', 'red-fescue'].entries())
     await post('/api/namings', { id: crypto.randomUUID(), plant, probability: 0.9, context: {}, observations: [{ character: 'smell', states: ['minty'] }], namedAt: `2026-05-0${i + 1}T10:00:00.000Z`, place: 'River Meadow' }) // prettier-ignore
   await page.goto(`${address}/daybook`)
+  await page.getByRole('link', { name: /^Look again 2 wait/ }).click()
   const back = page.getByRole('region', { name: 'Come back and check' })
   const carrot = back.getByRole('listitem').filter({ hasText: 'Wild carrot' })
   await carrot.getByLabel('No, it was').fill('Poison hemlock')
@@ -199,7 +200,7 @@ test('the daybook: four counts of one paddock with their trend, found again by a
 test('a copy of everything is taken away from the daybook, and one that is cut short is told from a whole one', async ({
   page,
 }) => {
-  await page.goto(`${address}/daybook`)
+  await page.goto(`${address}/daybook/device`)
   const copies = page.getByRole('region', { name: 'Copies' })
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
@@ -332,7 +333,7 @@ test('words of the trade are found from where they stand, and the first round ti
   await page.getByRole('link', { name: 'NDF' }).click()
   await expect(page.getByText('Neutral detergent fibre: all of the cell wall.', { exact: false })).toBeInViewport()
   await page.getByLabel('Find a word').fill('claw')
-  await expect(page.getByText('Auricle', { exact: true })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Auricle', exact: true })).toBeVisible()
   await expect(page.getByText('Neutral detergent', { exact: false })).toHaveCount(0)
 
   await post('/api/practice-answers', { answers: [{ id: crypto.randomUUID(), kind: 'name', about: 'timothy', answered: 'timothy', right: true, sure: 0.9, seconds: 6, at: '2026-05-01T10:00:00.000Z' }] }) // prettier-ignore

@@ -20,7 +20,7 @@ test('each screen has its title, the first tab skips to it, and a new screen has
 })
 
 test('letter keys can be turned off, and buttons still answer', async ({ page }) => {
-  await page.goto('/daybook')
+  await page.goto('/daybook/device')
   await page.getByRole('group', { name: 'Letter keys' }).getByRole('button', { name: 'only buttons' }).click()
   await page.goto('/bench')
   const verdict = page.getByTestId('verdict')

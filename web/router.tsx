@@ -82,7 +82,7 @@ export const makeRouter = () =>
               lazy: withBook(() => import('./features/sowing/SowingRoute.tsx')),
             },
             {
-              path: 'glossary',
+              path: 'glossary/:chapter?',
               handle: titled(() => say('Glossary')),
               lazy: withBook(() => import('./features/teach/GlossaryRoute.tsx')),
             },
@@ -187,7 +187,7 @@ export const makeRouter = () =>
               lazy: screen(() => import('./features/access/TeamRoute.tsx')),
             },
             {
-              path: 'daybook',
+              path: 'daybook/:chapter?',
               handle: titled(() => say('Daybook')),
               lazy: screen(() => import('./features/daybook/DaybookRoute.tsx')),
             },

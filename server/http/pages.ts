@@ -36,7 +36,7 @@ const recordsOf: Record<string, Records> = {
     first: [ME],
     then: [BOOK, ...api('practice-answers', 'places', 'recently-found', 'namings', 'naming-checks')],
   },
-  '/daybook': {
+  '/daybook/:chapter?': {
     first: [ME],
     then: [
       ...api(

@@ -1,4 +1,4 @@
-import { useLoaderData } from 'react-router'
+import { useLoaderData, type ShouldRevalidateFunctionArgs } from 'react-router'
 import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
 import { say } from '../../language/say.ts'
 
@@ -9,6 +9,13 @@ export const loader = () =>
       props: { read: await readDaybook() },
     })),
   )
+
+/** From chapter to chapter what was read stays. */
+export const shouldRevalidate = ({
+  currentParams,
+  nextParams,
+  defaultShouldRevalidate,
+}: ShouldRevalidateFunctionArgs) => (currentParams.chapter !== nextParams.chapter ? false : defaultShouldRevalidate)
 
 export function Component() {
   const place = useLoaderData() as Awaited<ReturnType<typeof loader>>

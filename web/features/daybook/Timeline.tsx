@@ -4,7 +4,7 @@ import type { Entry } from './timeline.ts'
 import { say } from '../../language/say.ts'
 import { dayWords, monthWords } from '../../language/dates.ts'
 
-const A_TIME = 40
+const A_TIME = 16
 
 const kindWords: Record<Entry['kind'], string> = {
   get counted() {

@@ -9,6 +9,7 @@ import type { MidribTip } from '../../parts/Midrib.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { practiceWorker } from '../../workers/practiceWorker.ts'
+import { FirstOnes } from './FirstOnes.tsx'
 import { AskedQuestion } from './AskedQuestion.tsx'
 import { CoverQuestion, RankQuestion } from './FrameQuestion.tsx'
 import { KeyQuestion } from './KeyQuestion.tsx'
@@ -140,6 +141,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
             <>
               {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
               <Records answers={answers} />
+              {answers.length === 0 ? <FirstOnes around={around} /> : null}
             </>
           )}
         </>

@@ -14,6 +14,7 @@ import { readLatestRounds, readRounds } from '../../data/readRound.ts'
 import { RoundCard } from './RoundCard.tsx'
 import { LINES, RoundList } from './RoundList.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
+import { dayWords } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 
 interface Loaded {
@@ -139,10 +140,10 @@ export function Component() {
         .reverse()
         .map((r) => ({
           id: r.id,
-          label: r.paddock,
-          detail: say('counted'),
+          label: `${r.paddock}, ${dayWords(r.plannedOn)}`,
+          detail: r.title,
           onPress: () => setChosen(r.id),
-          pressLabel: say('Show {{paddock}}', { paddock: r.paddock }),
+          pressLabel: say('Show {{paddock}}', { paddock: `${r.paddock}: ${r.title}, ${dayWords(r.plannedOn)}` }),
         }))}
     />
   )

@@ -3,7 +3,8 @@ import { fresh, reads } from '../../data/reads.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { readAnswers, usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
-import { readRounds } from '../../data/readRound.ts'
+import { readRound, readRounds } from '../../data/readRound.ts'
+import { StepDrawn } from './StepDrawn.tsx'
 import { say } from '../../language/say.ts'
 
 /** The round of the demo valley that a newcomer walks: planned, and not counted yet. */
@@ -15,7 +16,8 @@ export async function loader() {
     readAnswers(),
   ])
   const round = rounds.find((r) => r.stops > 0 && r.stopsDone < r.stops) ?? rounds[0]
-  return { round, namings: namings.length, plan: plan.filter((p) => p.roundId === round?.id).length }
+  const shown = round && (await readRound(round.id).catch(() => undefined))
+  return { round, shown, namings: namings.length, plan: plan.filter((p) => p.roundId === round?.id).length }
 }
 
 interface StepOfRound {
@@ -117,6 +119,7 @@ export function Component() {
           <>
             <h2 className="text-[1.65rem]">{next.title}</h2>
             <p className="mt-1 max-w-prose text-lg">{next.says}</p>
+            <StepDrawn step={steps.indexOf(next)} shown={read.shown} />
             <Link
               to={next.to}
               className="mt-4 inline-flex min-h-13 items-center rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"

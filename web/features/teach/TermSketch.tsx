@@ -108,13 +108,24 @@ const sketches: Record<string, ReactNode> = {
 
 export const isDrawn = (term: Term): boolean => term.drawn !== undefined || term.id in sketches
 
+interface Props {
+  term: Term
+  className?: string
+  /** Its word stands beside it. */
+  silent?: boolean
+}
+
 /** What a word means, drawn: a part of a plant from the book, or a sketch. Words of the laboratory have none. */
-export function TermSketch({ term }: { term: Term }) {
+export function TermSketch({ term, className = 'size-16 shrink-0', silent = false }: Props) {
   const part = term.drawn && drawState(...term.drawn)
-  if (part) return <DrawingView drawing={part} label={term.term} className="size-16 shrink-0" />
+  if (part) return <DrawingView drawing={part} {...(silent ? {} : { label: term.term })} className={className} />
   const sketch = sketches[term.id]
   return sketch ? (
-    <svg viewBox="0 0 100 100" role="img" aria-label={term.term} className="size-16 shrink-0">
+    <svg
+      viewBox="0 0 100 100"
+      {...(silent ? { 'aria-hidden': true } : { role: 'img', 'aria-label': term.term })}
+      className={className}
+    >
       {sketch}
     </svg>
   ) : null

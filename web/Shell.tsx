@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react'
 import { NavLink, Outlet, useLocation, useMatches, useNavigation } from 'react-router'
 import type { Titled } from './titled.ts'
 import { useOutbox } from './stores/outboxStore.ts'
+import { Finder } from './Finder.tsx'
 import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
@@ -82,7 +83,7 @@ function Head() {
               key={p.to}
               to={p.to}
               className={({ isActive }) =>
-                `flex min-h-11 items-center border-b-3 px-1 text-[0.95rem] min-[901px]:px-4 min-[901px]:text-base ${isActive ? 'border-culm font-bold' : 'border-transparent hover:border-rule'}`
+                `flex min-h-11 items-center border-b-3 px-1 text-[0.88rem] min-[901px]:px-4 min-[901px]:text-base ${isActive ? 'border-culm font-bold' : 'border-transparent hover:border-rule'}`
               }
             >
               {p.short ? (
@@ -100,6 +101,7 @@ function Head() {
           {busy ? <span className="pl-3 text-ink-soft">{say('Opening …')}</span> : null}
         </span>
         <Waiting />
+        <Finder />
         <button
           type="button"
           className="min-h-11 rounded-lg border border-rule px-1.5 min-[901px]:px-3"

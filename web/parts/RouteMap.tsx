@@ -1,5 +1,5 @@
 import type { Polygon } from 'geojson'
-import type { MouseEvent } from 'react'
+import type { MouseEvent, Ref } from 'react'
 import type { PaddockPart, Stop } from '@/core/records/round.ts'
 import type { Position } from '@/core/geo/route.ts'
 import { isInside } from '@/core/geo/localPlane.ts'
@@ -25,16 +25,18 @@ interface Props {
   harmfulAt?: ReadonlySet<number>
   label: string
   className?: string
+  /** How far it is drawn nearer, and moved, in the units of the drawing. */
+  nearer?: { k: number; x: number; y: number }
+  ref?: Ref<SVGSVGElement>
   /** A stop was touched: the nearest one to the finger, since they lie closer together than fingers are wide. */
   onPick?: (seq: number) => void
 }
 
 const CELLS = 36
-
-/** Share of a plant between the stops, in squares over the paddock: darker is more, fainter is farther from any stop. */
 /** So many times the spacing of the stops from the nearest of them the ground is left white. */
 const NOBODY_NEAR = 4
 
+/** Share of a plant between the stops, in squares over the paddock: darker is more, fainter is farther from any stop. */
 function Surface({
   surface,
   boundary,
@@ -79,6 +81,8 @@ const METRES_PER_DEGREE = 111_320
 const SIZE = 400
 const PAD = 26
 
+const WHOLE = { k: 1, x: 0, y: 0 }
+
 /** So dark is bare ground of a share; half bare is as dark as it goes. */
 const worn = (share = 0) => 0.08 + 0.8 * Math.min(1, 2 * share)
 
@@ -96,6 +100,8 @@ export function RouteMap({
   wear,
   label,
   className,
+  nearer = WHOLE,
+  ref,
   onPick,
 }: Props) {
   const ring = (boundary?.coordinates[0] ?? line) as Position[]
@@ -113,7 +119,7 @@ export function RouteMap({
   const scale = (SIZE - 2 * PAD) / Math.max(wide, high)
   const on = (p: Position): [number, number] => {
     const [x, y] = metres(p)
-    return [PAD + (x - west) * scale, PAD + (y - north) * scale]
+    return [nearer.x + nearer.k * (PAD + (x - west) * scale), nearer.y + nearer.k * (PAD + (y - north) * scale)]
   }
   const path = (list: Position[]) =>
     list
@@ -132,10 +138,11 @@ export function RouteMap({
     if (nearest && away(nearest) <= REACH) onPick?.(nearest.seq)
   }
   const height = high * scale + 2 * PAD + 16
-  const bar = roundMetres(inUnits('way', wide / 4))
-  const barLength = (typedIn('way', bar) * scale).toFixed(1)
+  const bar = roundMetres(inUnits('way', wide / 4 / nearer.k))
+  const barLength = (typedIn('way', bar) * scale * nearer.k).toFixed(1)
   return (
     <svg
+      ref={ref}
       viewBox={`0 0 ${SIZE} ${height.toFixed(0)}`}
       role="img"
       aria-label={label}

@@ -132,16 +132,20 @@ export function DaybookView({ read }: Read) {
       ),
     },
     device: {
-      names: { left: say('This device'), right: say('What is kept') },
+      names: { left: say('This device'), right: say('Language, keys, copies') },
       left: (
         <>
           <UnitsChoice />
           <NamesChoice />
-          <LanguageChoice />
-          <KeysChoice />
         </>
       ),
-      right: <Copies />,
+      right: (
+        <>
+          <LanguageChoice />
+          <KeysChoice />
+          <Copies />
+        </>
+      ),
     },
   }
   return (

@@ -144,14 +144,17 @@ export function Component() {
   const { hash } = useLocation()
   const looking = useParams().chapter === 'look'
   const [words, setWords] = useState('')
-  const [form, setForm] = useState<Form>('grass')
+  // A look that was asked for by its address opens with the kind of plant that has it.
+  const [form, setForm] = useState<Form>(
+    () => forms.find((f) => characters.find((c) => `#${c.id}` === hash)?.forms.includes(f)) ?? 'grass',
+  )
   const [look, setLook] = useState('')
   const wanted = words.trim().toLowerCase()
   const has = (...texts: string[]) => wanted === '' || texts.some((t) => t.toLowerCase().includes(wanted))
   const found = terms.filter((t) => has(t.term, t.means)).sort((a, b) => (a.term < b.term ? -1 : 1))
   const looks = characters.filter((c) => c.forms.includes(form) && c.part !== 'when-lucky' && has(c.title, c.asks))
   const chosen = found.find((t) => t.id === hash.slice(1)) ?? found[0]
-  const open = looks.find((c) => c.id === look) ?? looks[0]
+  const open = looks.find((c) => c.id === (look || hash.slice(1))) ?? looks[0]
   return (
     <Leaf
       names={{ left: say('Words'), right: looking ? say('How to look') : (chosen?.term ?? say('Words')) }}

@@ -79,6 +79,24 @@ function useLit({ composition: { taxa } }: WeighUp): Lit {
   return { plant, light, stop, lightStop, growth, judge }
 }
 
+/** What is told of a round on screens of their own. */
+const further = (id: string): MidribChapter[] => [
+  {
+    id: 'changed',
+    label: say('Changed'),
+    detail: say('beside an earlier count'),
+    to: `/rounds/${id}/beside`,
+    current: false,
+  },
+  {
+    id: 'pages',
+    label: say('Pages'),
+    detail: say('to sign, for the client'),
+    to: `/rounds/${id}/hand-over`,
+    current: false,
+  },
+]
+
 /** One chapter of the results, its ground on the left; the others hang from the midrib with their answers. */
 function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { chapter = '' } = useParams()
@@ -86,20 +104,19 @@ function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const now: ChapterId = isChapter(chapter) && here.includes(chapter) ? chapter : here[0]!
   const answers = useAnswers(round, weighed)
   const lit = useLit(weighed)
-  const links = useMemo(
-    () =>
-      here.map((id): MidribChapter => {
-        const detail = answers[id]
-        return {
-          id,
-          label: chapterWords[id]().name,
-          ...(detail ? { detail } : {}),
-          to: `/rounds/${round.id}/weigh-up/${id}`,
-          current: id === now,
-        }
-      }),
-    [here, answers, round.id, now],
-  )
+  const links = useMemo(() => {
+    const own = here.map((id): MidribChapter => {
+      const detail = answers[id]
+      return {
+        id,
+        label: chapterWords[id]().name,
+        ...(detail ? { detail } : {}),
+        to: `/rounds/${round.id}/weigh-up/${id}`,
+        current: id === now,
+      }
+    })
+    return [...own, ...further(round.id)]
+  }, [here, answers, round.id, now])
   const { Ground, Follows, Beside } = chapters[now]
   const { name, ground } = chapterWords[now]()
   const props = { round, weighed, lit }

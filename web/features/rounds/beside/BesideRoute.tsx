@@ -205,6 +205,17 @@ export function Component() {
       }
       tip={{ label: say('Plan another round here'), to: `/plan?paddock=${round.paddockId}` }}
       nodes={[]}
+      first="right"
+      chapters={[
+        {
+          id: 'results',
+          label: say('Results'),
+          detail: round.title,
+          to: `/rounds/${round.id}/weigh-up`,
+          current: false,
+        },
+        { id: 'changed', label: say('Changed'), to: `/rounds/${round.id}/beside`, current: true },
+      ]}
     />
   )
 }

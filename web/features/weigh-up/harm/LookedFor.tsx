@@ -5,7 +5,7 @@ import { LEAST_SEEN } from '@/core/assess/harm/harmFindings.ts'
 import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import { looksToBound } from '@/core/stats/proportionIntervals.ts'
-import { RouteMap } from '../../../parts/RouteMap.tsx'
+import { ZoomMap } from '../../../parts/ZoomMap.tsx'
 import { yearShare } from '../../../language/dates.ts'
 import { monthRuns } from '../../../parts/words.ts'
 import { MonthStrip } from '../../../ui/charts/MonthStrip.tsx'
@@ -97,7 +97,7 @@ export function LookedFor(props: ChapterProps) {
       </p>
       <div className="mt-2 grid gap-x-8 @3xl:grid-cols-2">
         {round.paddock.boundary ? (
-          <RouteMap
+          <ZoomMap
             boundary={round.paddock.boundary}
             parts={round.paddock.strata}
             line={round.route?.line ?? []}

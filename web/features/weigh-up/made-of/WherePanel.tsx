@@ -7,7 +7,7 @@ import { amountsAt } from '@/core/methods/tally.ts'
 import { countedStops } from '@/core/survey/counted.ts'
 import { namedLetters } from '@/core/survey/figures.ts'
 import type { Round } from '@/core/records/round.ts'
-import { RouteMap } from '../../../parts/RouteMap.tsx'
+import { ZoomMap } from '../../../parts/ZoomMap.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { atMost, fixed } from '../../../language/numbers.ts'
 import { say } from '../../../language/say.ts'
@@ -66,7 +66,7 @@ export function WherePanel({ round, lit }: { round: Round; lit: Lit }) {
       <h2 id="where" className="text-xl">
         {say('Where {{name}} stands', { name: inSentence(name.replace(/ \(.*\)/, '')) })}
       </h2>
-      <RouteMap
+      <ZoomMap
         boundary={round.paddock.boundary}
         parts={round.paddock.strata}
         line={[]}

@@ -50,6 +50,45 @@ describe('feed of a mixture', () => {
     expect(made.known).toBe(1)
   })
 
+  // Stated weights need no guess of what a point weighs: 60 g and 40 g are 0.6 and 0.4 of the sum.
+  const weighed = (at: Walked = { by: 'state', state: 'leafy' }) => {
+    const clip = (seq: number): StopTally => ({
+      seq,
+      hits: [
+        { taxon: 'timothy', amount: 60 },
+        { taxon: 'white-clover', amount: 40 },
+      ],
+    })
+    return mixtureFeedOf(tallied([clip(1), clip(2)], {}), plantsById, at, randomLcg(0.5), { by: 'weight' })!
+  }
+  const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length
+
+  it('is put together from its plants: weights by the balance, and weight times figure is the mean of the mixture', () => {
+    const { parts, draws } = weighed()
+    expect(parts.map((p) => p.plant)).toEqual(['timothy', 'white-clover'])
+    expect(parts[0]!.weight).toBeCloseTo(0.6, 10)
+    expect(parts[1]!.weight).toBeCloseTo(0.4, 10)
+    const sum = (of: 'cpPct' | 'ndfPct') => parts.reduce((s, p) => s + p.weight * p[of], 0)
+    expect(sum('cpPct')).toBeCloseTo(mean(draws.cpPct), 10)
+    expect(sum('ndfPct')).toBeCloseTo(mean(draws.ndfPct), 10)
+  })
+
+  it('each plant’s own figure lies in the middle of its range on file: an even ripeness over 5,000 draws', () => {
+    for (const part of weighed().parts) {
+      const { leafy } = plantsById.get(part.plant)!.feed!
+      expect(part.cpPct).toBeCloseTo((leafy.cp[0] + leafy.cp[1]) / 2, 0)
+      expect(part.ndfPct).toBeGreaterThan(leafy.ndf[0])
+      expect(part.ndfPct).toBeLessThan(leafy.ndf[1])
+    }
+  })
+
+  it('a plant without a value has no part in the sum, and the others share all of it', () => {
+    const { parts, leftOut } = feed([stop(1, { timothy: 6, 'tansy-ragwort': 4 }), stop(2, { timothy: 10 })])!
+    expect(leftOut).toEqual(['tansy-ragwort'])
+    expect(parts).toHaveLength(1)
+    expect(parts[0]!.weight).toBeCloseTo(1, 10)
+  })
+
   it('rises in protein with the share of clover (legumes lift protein: common practice, no source)', () => {
     const grass = feed([stop(1, { timothy: 18, 'white-clover': 2 }), stop(2, { timothy: 17, 'white-clover': 3 })])!
     const clover = feed([stop(1, { timothy: 10, 'white-clover': 10 }), stop(2, { timothy: 9, 'white-clover': 11 })])!

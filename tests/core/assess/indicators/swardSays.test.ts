@@ -1,6 +1,6 @@
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { describe, expect, it } from 'vitest'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { swardFigures, swardSays } from '@/core/assess/indicators/swardSays.ts'
 import type { Outlook } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -89,5 +89,42 @@ describe('what a sward says', () => {
     const stops = round.stops.map((s) => ({ ...s, measures: { heightCm: 3, grazed: 'hard' as const } }))
     const [hard] = swardSays({ ...round, stops }, flora.plants)
     expect(hard!.also.map(besideWords)).toEqual(['mean height 3 cm at 8 stops', 'grazed hard at 8 of 8 stops'])
+  })
+})
+
+describe('the figures behind what is said', () => {
+  const figures = (counts: Record<string, number>[], sown?: string[], outlook?: Outlook) =>
+    swardFigures(counted(counts, sown, outlook), flora.plants)
+
+  it('stand in sight whether they pass their mark or not, and only those that pass are said', () => {
+    const round = even({ 'broadleaf-plantain': 3, goosegrass: 2, 'perennial-ryegrass': 15 })
+    const list = figures(round)
+    const speaking = list.filter((f) => f.strength !== undefined).map((f) => f.id)
+    expect([...speaking].sort()).toEqual([...idsOf(said(round))].sort())
+    expect(list.map((f) => f.id)).toContain('shaded')
+    expect(list.find((f) => f.id === 'shaded')).toMatchObject({ of: [], strength: undefined, share: { estimate: 0 } })
+  })
+
+  it('lie on the right side of their marks: above where they speak, not above where they are silent', () => {
+    for (const f of figures(even({ 'kentucky-bluegrass': 8, 'soft-rush': 1, bare: 2, timothy: 9 }), ['timothy'])) {
+      const beyond = f.below ? f.share.estimate < f.mark : f.share.estimate > f.mark
+      expect(beyond, f.id).toBe(f.strength !== undefined)
+    }
+  })
+
+  it('what was sown is held against its mark only where somebody said what that was', () => {
+    const round = even({ timothy: 2, 'kentucky-bluegrass': 18 })
+    expect(figures(round).some((f) => f.id === 'sown-going')).toBe(false)
+    const going = figures(round, ['timothy']).find((f) => f.id === 'sown-going')!
+    expect(going).toMatchObject({ below: true, of: ['timothy'] })
+    // By hand: 2 of 20 points and one or two of dandelion, a little under one in ten.
+    expect(going.share.estimate).toBeCloseTo(2 / 21.5, 2)
+  })
+
+  it('none of turf is asked of a pasture, and none at all of fewer than three stops', () => {
+    const round = even({ 'white-clover': 12, 'perennial-ryegrass': 8 })
+    expect(figures(round).some((f) => f.id === 'nitrogen-short')).toBe(false)
+    expect(figures(round, [], 'turf').some((f) => f.id === 'nitrogen-short')).toBe(true)
+    expect(figures(round.slice(0, 2))).toEqual([])
   })
 })

@@ -72,7 +72,7 @@ function WhenSeen({ round, weighed: { harm } }: ChapterProps) {
         })}
       />
       <p className="text-sm text-ink-soft">
-        {say('The line is the day of the round: what was not in leaf then could not be met.')}
+        {say('The line is the day of the round: what was not in leaf then was not shown to be missing.')}
       </p>
     </section>
   )

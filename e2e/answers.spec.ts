@@ -67,7 +67,11 @@ const onTheGround: Question[] = [
 async function answered(page: Page, { asks, taps, answer }: Question, turn = false) {
   await test.step(asks, async () => {
     await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
-    for (const name of taps) await page.getByRole('link', { name }).click()
+    for (const name of taps) {
+      const before = page.url()
+      await page.getByRole('link', { name }).click()
+      await expect(page).not.toHaveURL(before)
+    }
     if (turn) await page.getByRole('button', { name: /^turn to/ }).click()
     expect(taps.length + Number(turn)).toBeLessThanOrEqual(2)
     await answer(page)

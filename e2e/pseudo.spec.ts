@@ -78,7 +78,7 @@ const MONTHS =
 
 /** Same in every language: units, names of files and formats, of what is fed, of places on a keyboard; authors as sources. */
 const SAME =
-  /^(copy|zip|hits|stops|composition|GeoJSON|GPX|KML|CSV|Darwin|Core|Fold|Sprig|English|Deutsch|Shift|Esc|Enter|ADF|NDF|RFV|Mcal|ppm)$/i
+  /^(copy|zip|hits|stop|stops|lat|lon|composition|GeoJSON|GPX|KML|CSV|Darwin|Core|Fold|Sprig|English|Deutsch|Shift|Esc|Enter|ADF|NDF|RFV|Mcal|ppm)$/i
 
 async function leaks(page: Page, own: readonly string[]): Promise<string[]> {
   await page.locator('h1').first().waitFor({ state: 'attached' })

@@ -29,6 +29,9 @@ export function OneLook({ plant, check, name }: { plant: Plant; check: string; n
   )
 }
 
+/** So many stand open; harmful ones come first. */
+const OPEN = 3
+
 /** What it is taken for, each with the deciding check drawn side by side. */
 export function Lookalikes({ plant }: { plant: Plant }) {
   const { byId, characters, plants } = useFlora()
@@ -36,7 +39,9 @@ export function Lookalikes({ plant }: { plant: Plant }) {
   const theirs = plants
     .flatMap((p) => p.lookalikes.filter((l) => l.plant === plant.id).map((l) => ({ ...l, other: p })))
     .filter((l) => !own.some((o) => o.other?.id === l.other.id))
-  const all = [...own, ...theirs].flatMap((l) => (l.other ? [{ ...l, other: l.other }] : []))
+  const all = [...own, ...theirs]
+    .flatMap((l) => (l.other ? [{ ...l, other: l.other }] : []))
+    .sort((a, b) => Number(b.other.role === 'toxic') - Number(a.other.role === 'toxic'))
   const looksOf = (...ids: (string | undefined)[]) =>
     ids.flatMap((id) => (id ? [inSentence(characterTitle(characters, id))] : [])).join(say(' and '))
   return (
@@ -44,37 +49,44 @@ export function Lookalikes({ plant }: { plant: Plant }) {
       <h2 className="text-xl">{say('Taken for it')}</h2>
       {all.length === 0 ? <p>{say('No look-alike is recorded yet.')}</p> : null}
       <ul>
-        {all.map(({ other, check, and, undecided, why }) => (
-          <li key={other.id} className="border-b border-rule/60 py-3">
-            <div className="flex flex-wrap items-baseline justify-between gap-x-3">
-              <Link to={`/plants/${other.id}`} className="font-plant text-lg font-semibold hover:underline">
-                {other.commonName}
-              </Link>
-              {other.role === 'toxic' ? <span className="font-bold text-harm">{say('harmful')}</span> : null}
-              <Link to={`/compare?plants=${plant.id},${other.id}`} className="flex min-h-11 items-center underline">
-                {say('Compare the two')}
-              </Link>
-            </div>
-            <p className="text-ink-soft">
-              {undecided
-                ? say('No look decides before flower or fruit. Of some help: {{looks}}', { looks: looksOf(check, and) })
-                : and
-                  ? say('Two looks together decide: {{looks}}', { looks: looksOf(check, and) })
-                  : say('Decide by: {{characterTitle}}', { characterTitle: looksOf(check) })}
-            </p>
-            <div className="mt-1 grid max-w-md grid-cols-2 gap-2">
-              <OneLook plant={plant} check={check} name />
-              <OneLook plant={other} check={check} name />
-              {and ? (
-                <>
-                  <OneLook plant={plant} check={and} name={false} />
-                  <OneLook plant={other} check={and} name={false} />
-                </>
-              ) : null}
-            </div>
-            <p className="mt-1">
-              <Terms>{why}</Terms>
-            </p>
+        {all.map(({ other, check, and, undecided, why }, i) => (
+          <li key={other.id} className="border-b border-rule/60">
+            <details open={i < OPEN}>
+              <summary className="min-h-12 py-2.5">
+                <span className="font-plant text-lg font-semibold">{other.commonName}</span>
+                {other.role === 'toxic' ? <b className="ml-2 text-harm">{say('harmful')}</b> : null}
+                <span className="block text-ink-soft">
+                  {undecided
+                    ? say('No look decides before flower or fruit. Of some help: {{looks}}', {
+                        looks: looksOf(check, and),
+                      })
+                    : and
+                      ? say('Two looks together decide: {{looks}}', { looks: looksOf(check, and) })
+                      : say('Decide by: {{characterTitle}}', { characterTitle: looksOf(check) })}
+                </span>
+              </summary>
+              <div className="grid grid-cols-2 gap-2 @md:grid-cols-4">
+                <OneLook plant={plant} check={check} name />
+                <OneLook plant={other} check={check} name />
+                {and ? (
+                  <>
+                    <OneLook plant={plant} check={and} name={false} />
+                    <OneLook plant={other} check={and} name={false} />
+                  </>
+                ) : null}
+              </div>
+              <p className="mt-1">
+                <Terms>{why}</Terms>
+              </p>
+              <p className="flex gap-5">
+                <Link to={`/compare?plants=${plant.id},${other.id}`} className="flex min-h-11 items-center underline">
+                  {say('Compare the two')}
+                </Link>
+                <Link to={`/plants/${other.id}`} className="flex min-h-11 items-center underline">
+                  {say('Its page in the book')}
+                </Link>
+              </p>
+            </details>
           </li>
         ))}
       </ul>

@@ -8,6 +8,7 @@ import { percent, percentRange } from '../../parts/words.ts'
 import { characterOf, flora } from '../../stores/floraStore.ts'
 import { useOwnReading } from '../../stores/ownReadingStore.ts'
 import { reopenBook } from '../../workers/namingWorker.ts'
+import { Empty } from '../../ui/Empty.tsx'
 import { say } from '../../language/say.ts'
 
 const SHOWN = 6
@@ -57,11 +58,11 @@ export function OwnReading({
         {say('How you read the parts')}
       </h2>
       {readings.length === 0 ? (
-        <p className="max-w-prose">
+        <Empty to="/practice" act={say('Practice')}>
           {say(
             'Nothing yet. Names checked in flower and drawn parts read in Practice are set against the book here; where you err, the bench can trust your answer less.',
           )}
-        </p>
+        </Empty>
       ) : (
         <>
           <p className="max-w-prose">

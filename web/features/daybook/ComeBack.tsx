@@ -8,6 +8,7 @@ import { percentRange } from '../../parts/words.ts'
 import { Reliability } from '../../entities/practice/Reliability.tsx'
 import { shortName, useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
+import { Empty } from '../../ui/Empty.tsx'
 import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { dayWords, today } from '../../language/dates.ts'
@@ -105,7 +106,9 @@ export function ComeBack({ namings, checks }: { namings: Naming[]; checks: Namin
         {say('Come back and check')}
       </h2>
       {namings.length === 0 ? (
-        <p>{say('No name was written down at the bench yet. Once one is, it waits here for its flower.')}</p>
+        <Empty to="/bench" act={say('Name one on the bench')}>
+          {say('No name was written down at the bench yet. Once one is, it waits here for its flower.')}
+        </Empty>
       ) : null}
       {done.length > 0 ? (
         <>

@@ -8,6 +8,7 @@ import { Leaf } from '../../parts/Leaf.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { useMe } from '../../stores/meStore.ts'
 import { weighed } from '../../entities/round/weighed.ts'
+import { Empty } from '../../ui/Empty.tsx'
 import { say } from '../../language/say.ts'
 import { ClientPage } from './ClientPage.tsx'
 import { Files, HandOverHead } from './Files.tsx'
@@ -151,7 +152,9 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
             />
           </>
         ) : (
-          <p>{say('Nothing is counted yet, so there is nothing to hand over.')}</p>
+          <Empty to={`/rounds/${round.id}`} act={say('Count the first stop')}>
+            {say('Nothing is counted yet, so there is nothing to hand over.')}
+          </Empty>
         )
       }
     />

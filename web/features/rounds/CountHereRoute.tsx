@@ -7,6 +7,7 @@ import { methodWords } from '@/text/methodWords.ts'
 import type { Command } from '@/contract/commands.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { momentWords, today } from '../../language/dates.ts'
+import { Empty } from '../../ui/Empty.tsx'
 import { say } from '../../language/say.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { Leaf } from '../../parts/Leaf.tsx'
@@ -117,6 +118,7 @@ export function Component() {
           <p className="mt-2">
             {say('Nobody drew these stops beforehand: the figures speak for where you walked, and say so.')}
           </p>
+          <Empty>{say('The stops of this walk will stand here.')}</Empty>
         </>
       }
       tip={{ label: say('Plan a round instead'), to: '/plan' }}

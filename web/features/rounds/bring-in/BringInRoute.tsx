@@ -11,6 +11,7 @@ import { readPlaces } from '../../../data/readPlaces.ts'
 import { ColumnTable } from './ColumnTable.tsx'
 import { ReadSays } from './ReadSays.tsx'
 import { useBringIn } from './useBringIn.ts'
+import { Empty } from '../../../ui/Empty.tsx'
 import { say } from '../../../language/say.ts'
 
 export const loader = () => readPlaces()
@@ -82,6 +83,53 @@ function AsWhat({ form, set, day, methods, method }: BringIn) {
 
 const endings = ['.csv', '.tsv', '.txt', ...Object.values(readers).flatMap((r) => r.endings)].join(',')
 
+const example = [
+  ['stop', 'plant', 'hits', 'lat', 'lon'],
+  ['1', 'Lolium perenne', '9', '45.6101', '-29.4097'],
+  ['1', 'Trifolium repens', '4', '45.6101', '-29.4097'],
+  ['2', 'Yorkshire fog', '11', '45.6103', '-29.4092'],
+  ['2', 'bare', '2', '45.6103', '-29.4092'],
+]
+
+/** What a table may look like, while none is chosen. */
+function ExampleTable() {
+  const [head, ...rows] = example
+  return (
+    <section aria-labelledby="example" className="mt-4">
+      <h2 id="example" className="text-xl">
+        {say('A table may look like this')}
+      </h2>
+      <table className="mt-1 w-full font-mono text-sm">
+        <thead>
+          <tr>
+            {head!.map((h) => (
+              <th key={h} scope="col" className="border-b-2 border-rule py-1 text-left">
+                {h}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {rows.map((r, i) => (
+            <tr key={i}>
+              {r.map((c, j) => (
+                <td key={j} className="border-b border-rule/60 py-1">
+                  {c}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-2 text-ink-soft">
+        {say(
+          'Other headings are understood or asked for, names in any language of the book are found, and what is misspelt is put before you with what was meant.',
+        )}
+      </p>
+    </section>
+  )
+}
+
 function FileHalf(props: BringIn) {
   const { opened, columns, setColumns, missing, problem, open } = props
   return (
@@ -122,7 +170,9 @@ function FileHalf(props: BringIn) {
           ) : null}
           {missing ? <p className="mt-2 font-semibold">{fileWords(missing)}</p> : <AsWhat {...props} />}
         </>
-      ) : null}
+      ) : (
+        <ExampleTable />
+      )}
     </>
   )
 }
@@ -153,7 +203,7 @@ export function Component() {
           {read ? (
             <ReadSays read={read} onGive={(name, plant) => set({ given: { ...form.given, [name]: plant } })} />
           ) : (
-            <p className="mt-2">{say('Here stands what is understood of the file, and everything that is not.')}</p>
+            <Empty>{say('Here stands what is understood of the file, and everything that is not.')}</Empty>
           )}
           {ready ? (
             <button

@@ -4,6 +4,7 @@ import { methodWords } from '@/text/methodWords.ts'
 import { FrequencyPanel } from '../../../entities/round/FrequencyPanel.tsx'
 import { MassPanel } from '../../../entities/round/MassPanel.tsx'
 import { SearchPanel } from '../../../entities/round/SearchPanel.tsx'
+import { Empty } from '../../../ui/Empty.tsx'
 import { Terms } from '../../../parts/Terms.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { say } from '../../../language/say.ts'
@@ -12,7 +13,12 @@ import { say } from '../../../language/say.ts'
 export function OwnFigures({ round }: { round: Round }) {
   const byId = useFlora((s) => s.byId)
   const { frequency, mass, search } = figuresOf(round, byId)
-  if (frequency.length === 0 && !mass && search.length === 0) return <p>{say('Figures appear with the first stop.')}</p>
+  if (frequency.length === 0 && !mass && search.length === 0)
+    return (
+      <Empty to={`/rounds/${round.id}`} act={say('Count the first stop')}>
+        {say('Figures appear with the first stop.')}
+      </Empty>
+    )
   return (
     <>
       <h2 className="text-[1.65rem]">{say('What it says')}</h2>

@@ -33,7 +33,7 @@ export function Finder() {
           <circle cx="10.5" cy="10.5" r="6.5" />
           <path d="M15.5 15.5L21 21" strokeLinecap="round" />
         </svg>
-        <kbd className="hidden font-sans text-sm text-ink-soft min-[901px]:inline">Ctrl K</kbd>
+        <kbd className="hidden font-sans text-sm text-ink-soft min-[901px]:inline">{'Ctrl K'}</kbd>
       </button>
       {open ? (
         <Suspense fallback={null}>

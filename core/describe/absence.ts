@@ -1,3 +1,5 @@
+import type { Vocabulary } from './vocabulary.ts'
+
 /** The state of a character in which there is no such thing. */
 const ABSENT: Record<string, string> = {
   'hairs.upper': 'none',
@@ -59,16 +61,47 @@ const OTHERS: Record<string, readonly string[]> = {
   'base.sheaths': ['whole', 'shreds-to-fibres', 'net-of-fibres'],
 }
 
+/** Of many marks, colours or smells one is ruled out and no more: a stem without purple spots may be tinged red. */
+const ALL_BUT = new Set([
+  'stem.marks',
+  'petiole.marks',
+  'leaf.mark',
+  'leaflet.mark',
+  'leaf.coat',
+  'base.colour',
+  'smell',
+  'sap',
+  'leaf.margin',
+  'leaflet.margin',
+  'spines',
+  'stem.armour',
+])
+
 /** Spreading that a creeping plant does by stems on or under the ground. */
 const CREEPING = ['rhizome', 'stolon', 'rhizome-and-stolon']
+
+/** The state in which there is no such thing, or else the others: what a plant of a few shows that lacks a state. */
+export function lackOf(character: string, states: readonly string[]): string[] {
+  const absent = ABSENT[character]
+  return absent !== undefined && !states.includes(absent) ? [absent] : [...(OTHERS[character] ?? [])]
+}
 
 /**
  * What it means that a character does not show a state: that there is no such thing, or that it is one of the others; empty
  * where it means nothing that could be used.
+ *
+ * @param book the states of each character, in the order of the book
  */
-export function complementOf(character: string, states: readonly string[]): string[] {
+export function complementOf(
+  character: string,
+  states: readonly string[],
+  { states: book }: Pick<Vocabulary, 'states'>,
+): string[] {
   if (character === 'habit' && states.some((s) => CREEPING.includes(s))) return OTHERS['habit']!.filter((s) => !states.includes(s) && s !== 'rhizome-and-stolon') // prettier-ignore
   const absent = ABSENT[character]
-  if (absent !== undefined) return states.includes(absent) ? [] : [absent]
+  // "Not plain" says that there is something, which no state says.
+  if (absent !== undefined && states.includes(absent)) return []
+  if (ALL_BUT.has(character)) return (book.get(character) ?? []).filter((s) => !states.includes(s))
+  if (absent !== undefined) return [absent]
   return (OTHERS[character] ?? []).filter((s) => !states.includes(s))
 }

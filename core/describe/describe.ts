@@ -4,7 +4,8 @@ import { amountsOf, countAt, type Amount } from './amounts.ts'
 import { meantBy, measuredCharacter } from './meant.ts'
 import { settled } from './settle.ts'
 import { has, stepsOf, unreadOf, wordsOf, type Step } from './steps.ts'
-import { complementOf } from './absence.ts'
+import { complementOf, lackOf } from './absence.ts'
+import { charactersRightAfter, tellsOfPlant } from './following.ts'
 import type { Entry, Meaning, Vocabulary } from './vocabulary.ts'
 
 /** What holds while a sentence is read. */
@@ -103,13 +104,13 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
       return
     }
     const { count } = state
-    const states = negative ? complementOf(meaning.character, meaning.states!) : meaning.states!
+    const [yes, ...further] = meaning.states!
+    const states = negative ? complementOf(meaning.character, meaning.states!, vocabulary) : meaning.states!
     if (states.length === 0) return
-    if (count && first >= count.from && states.length === 1) {
-      const [other] = complementOf(meaning.character, meaning.states!)
-      const [yes, no] = negative ? [meaning.states![0]!, states[0]!] : [states[0]!, other]
+    if (count && first >= count.from && further.length === 0) {
+      const no = lackOf(meaning.character, meaning.states!).find((s) => s !== yes)
       const some = negative ? count.all - count.some : count.some
-      observations.push({ ...base, counts: { [yes]: some, ...(no ? { [no]: count.all - some } : {}) } })
+      observations.push({ ...base, counts: { [yes!]: some, ...(no ? { [no]: count.all - some } : {}) } })
       return
     }
     observations.push({ ...base, states })
@@ -157,7 +158,8 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
         state.sureness = undefined
         state.count = undefined
       }
-      if (has(entries, 'unread') || has(entries, 'elsewhere')) {
+      // "It does not smell" tells of the plant, "I have not smelled" of the nose.
+      if ((has(entries, 'unread') && !tellsOfPlant(step, previous)) || has(entries, 'elsewhere')) {
         state.away = 'sentence'
         continue
       }
@@ -204,7 +206,10 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
         .slice(Math.max(0, first - 3), first)
         .some((t) => ['or', 'oder', 'maybe', 'either'].includes(t.raw))
       const either = or && !state.negated && lastWord !== undefined && meant.some((m) => lastWord!.characters.includes(m.character)) // prettier-ignore
-      for (const m of meant) put(m, first, last, state.negated && !word.negative, either)
+      // "Does not smell of mint": what follows says which of them it lacks.
+      const follows = word.negative ? charactersRightAfter(last, here, tokens, vocabulary) : []
+      for (const m of meant)
+        if (!follows.includes(m.character)) put(m, first, last, state.negated && !word.negative, either)
       lastWord = { at: last, characters: meant.map((m) => m.character) }
       // After a word that is itself a "none" the list may go on: "no claws or hairs".
       if (word.negative) state.negated = true

@@ -90,6 +90,8 @@ export interface Vocabulary {
   ranges: ReadonlyMap<string, readonly [number, number]>
   /** Forms a character can be seen on. */
   forms: ReadonlyMap<string, readonly string[]>
+  /** States of each character, in the order of the book. */
+  states: ReadonlyMap<string, readonly string[]>
 }
 
 const phrasesOf = (text: string): string[] =>
@@ -202,5 +204,6 @@ export function compileVocabulary(
     ),
     ranges: new Map(characters.flatMap((c) => (c.range ? [[c.id, c.range] as const] : []))),
     forms: new Map(characters.map((c) => [c.id, c.forms])),
+    states: new Map(characters.map((c) => [c.id, c.states ?? []])),
   }
 }

@@ -14,7 +14,7 @@ const BY_PLACE = {
   '/rounds/bring-in': { first: ['/assets/bring-in.js'], then: [] },
   '/sign-in': { first: ['/assets/sign-in.js'], then: [] },
   '/shared': { first: ['/assets/shared.js'], then: [] },
-  '/plants/:id': { first: ['/assets/plant.js'], then: ['/assets/drawing.js'] },
+  '/plants/:id/:chapter?': { first: ['/assets/plant.js'], then: ['/assets/drawing.js'] },
   '/rounds/:id': { first: ['/assets/count.js'], then: ['/assets/keys.js', '/assets/figures.js'] },
 }
 

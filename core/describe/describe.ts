@@ -99,10 +99,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
       corrects: state.correcting,
       either,
     }
-    if (meaning.range) {
-      if (!negative) observations.push({ ...base, values: meaning.range })
-      return
-    }
+    if (meaning.range) return void (!negative && observations.push({ ...base, values: meaning.range }))
     const { count } = state
     const [yes, ...further] = meaning.states!
     const states = negative ? complementOf(meaning.character, meaning.states!, vocabulary) : meaning.states!

@@ -7,7 +7,7 @@ import { describe, expect, it } from 'vitest'
 const READ =
   /^(label|aria-label|placeholder|alt|title|detail|says|text|hint|pressLabel|unitName|units|kit|asks|message|problem|words)$/
 /** Names of values, never shown: kinds of units in a package, the two systems of measures. */
-const NOT_SHOWN = new Set(['meters', 'metric', 'GPX', 'Fold Sprig'])
+const NOT_SHOWN = new Set(['meters', 'metric', 'GPX', 'Fold Sprig', 'Ctrl K'])
 
 const letters = (s: string) => /[a-z]{3,}/i.test(s)
 

@@ -56,6 +56,18 @@ const screens: Record<string, Open> = {
   plan: (page) => page.goto('/plan'),
   plant: (page) => page.goto('/plants/poison-hemlock'),
   glossary: (page) => page.goto('/glossary'),
+  'how to look': (page) => page.goto('/glossary/look'),
+  'a long list': async (page) => {
+    await page.goto('/gallery')
+    await page.getByRole('button', { name: 'Long list' }).click()
+  },
+  'what changed': async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/beside`),
+  compare: (page) => page.goto('/compare?plants=tansy-ragwort,dandelion'),
+  find: async (page) => {
+    await page.goto('/rounds')
+    await page.getByRole('button', { name: 'Find anything' }).click()
+    await page.getByRole('combobox', { name: 'Find anything' }).fill('clover')
+  },
   'group key': (page) => page.goto('/group-key'),
   practice: async (page) => {
     await page.goto('/practice')

@@ -77,6 +77,13 @@ async function planIn(page, paddock, method) {
   await page.getByLabel('Method').selectOption({ label: method })
 }
 
+/** A chapter of a counted round. */
+async function chapter(page, name) {
+  await page.goto(`${address}/rounds/${await idOf('Harm walk and count')}/weigh-up/${name}`)
+  await page.getByRole('link', { name: /^Made of/ }).waitFor()
+  await page.waitForTimeout(800)
+}
+
 const shots = {
   rounds: { size: desktop, go: (p) => p.goto(`${address}/rounds`) },
   place: {
@@ -96,26 +103,6 @@ const shots = {
       await planIn(p, 'Pond Paddock', 'Step points, first hit')
       await p.getByLabel('Route').selectOption('random')
       await p.getByText('The arithmetic').click()
-    },
-  },
-  'plate-meter': {
-    size: desktop,
-    go: async (p) => {
-      await planIn(p, 'Long Croft', 'Plate meter')
-      await p.getByLabel('Dry matter in what is cut').selectOption('0.2')
-      await p.getByLabel('Readings', { exact: true }).fill('20')
-      await p.getByRole('button', { name: 'Lay the route' }).first().click()
-      const height = p.getByLabel('Compressed height', { exact: true })
-      for (const [i, cm] of [6, 9, 7.5, 12, 10, 8, 14, 11, 9.5, 7, 13, 10.5].entries()) {
-        await height.fill(String(cm))
-        if (i % 2 === 0) {
-          await p.getByRole('button', { name: 'Clip this one too' }).click()
-          await p.getByRole('button', { name: 'Read the scale (simulated)' }).click()
-          await p.waitForTimeout(80)
-        }
-        await height.focus()
-        if (i < 11) await p.keyboard.press('Enter')
-      }
     },
   },
   bench: {
@@ -171,7 +158,18 @@ const shots = {
   },
   'weigh-up': {
     size: desktop,
-    go: async (p) => p.goto(`${address}/rounds/${await idOf('Harm walk and count')}/weigh-up`),
+    full: true,
+    go: (p) => chapter(p, 'made-of'),
+  },
+  harm: { size: desktop, full: true, go: (p) => chapter(p, 'harm') },
+  worth: { size: desktop, go: (p) => chapter(p, 'worth') },
+  do: { size: desktop, go: (p) => chapter(p, 'do') },
+  compare: {
+    size: desktop,
+    go: async (p) => {
+      await p.goto(`${address}/compare?plants=tansy-ragwort,common-groundsel,dandelion`)
+      await p.getByRole('rowheader').first().waitFor()
+    },
   },
   'hand-over': {
     size: desktop,
@@ -200,16 +198,6 @@ const shots = {
       await p.getByRole('img', { name: /Shares year on year/ }).waitFor()
     },
   },
-  map: {
-    size: desktop,
-    go: async (p) => {
-      await p.goto(`${address}/plants/map`)
-      await p.getByRole('button', { name: 'Broad leaves' }).click()
-      await p.getByRole('button', { name: 'Wild carrot' }).click()
-    },
-  },
-  team: { size: desktop, go: team },
-  drawings: { size: desktop, go: (p) => p.goto(`${address}/drawings?part=plants`) },
 }
 
 try {

@@ -162,6 +162,11 @@ export const makeRouter = () =>
               lazy: withBook(() => import('./features/drawings/DrawingsRoute.tsx')),
             },
             {
+              path: 'gallery',
+              handle: titled(() => say('States of a screen')),
+              lazy: screen(() => import('./features/gallery/GalleryRoute.tsx')),
+            },
+            {
               path: 'plants/map',
               handle: titled(() => say('Map of look-alikes')),
               lazy: withBook(() => import('./features/plant-book/MapRoute.tsx')),

@@ -23,6 +23,8 @@ interface Props {
   surface?: (at: Position) => { share: number; reach: number }
   /** Stops at which something harmful was found: ringed, and said below. */
   harmfulAt?: ReadonlySet<number>
+  /** Places of their own: full where they are of the latest year, hollow else. */
+  marks?: readonly { id: string; at: Position; says: string; latest: boolean }[]
   label: string
   className?: string
   /** How far it is drawn nearer, and moved, in the units of the drawing. */
@@ -100,6 +102,7 @@ export function RouteMap({
   wear,
   label,
   className,
+  marks = [],
   nearer = WHOLE,
   ref,
   onPick,
@@ -217,6 +220,21 @@ export function RouteMap({
               </text>
             ) : null}
           </g>
+        )
+      })}
+      {marks.map((m) => {
+        const [x, y] = on(m.at)
+        return (
+          <circle
+            key={m.id}
+            cx={x}
+            cy={y}
+            r={m.latest ? 6 : 8}
+            className={m.latest ? 'fill-harm stroke-husk' : 'fill-none stroke-harm'}
+            strokeWidth="2"
+          >
+            <title>{m.says}</title>
+          </circle>
         )
       })}
       <g transform={`translate(${PAD} ${height - 12})`}>

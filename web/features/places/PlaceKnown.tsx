@@ -4,6 +4,8 @@ import { areaHa } from '@/core/geo/route.ts'
 import { Photos } from '../../entities/specimen/Photos.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
+import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
+import { FindsOverYears } from './FindsOverYears.tsx'
 import { History } from './History.tsx'
 import type { PlaceState } from './usePlace.ts'
 import { areaWords } from '../../parts/units.ts'
@@ -108,6 +110,9 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
       </p>
       {isNew ? null : (
         <>
+          <PanelBoundary name={say('Harmful plants, year upon year')}>
+            <FindsOverYears place={place} />
+          </PanelBoundary>
           <div className="mt-5">
             <History events={events} paddockId={place.id} onAdd={onAdd} onRemove={onRemove} />
           </div>

@@ -1,5 +1,6 @@
 import { methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
+import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import type { RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, RoundSummary } from '@/core/records/round.ts'
@@ -30,6 +31,9 @@ const routeWords: Record<RouteKind, string> = {
     return say(' along the rows')
   },
 }
+
+// What it says so far needs the book and more script than a list does.
+const RoundFigures = lazy(() => import('./RoundFigures.tsx').then((m) => ({ default: m.RoundFigures })))
 
 const small = 'inline-flex min-h-11 items-center underline'
 const link = 'inline-flex min-h-12 items-center rounded-xl border-2 border-culm px-5 font-semibold text-culm'
@@ -142,7 +146,11 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         </p>
       ) : null}
       <div className="mt-5 min-h-60">
-        {round?.route ? (
+        {round && started ? (
+          <Suspense fallback={null}>
+            <RoundFigures round={round} />
+          </Suspense>
+        ) : round?.route ? (
           <RouteMap
             boundary={round.paddock.boundary}
             parts={round.paddock.strata}

@@ -26,7 +26,7 @@ function Harm({ plant }: { plant: Plant }) {
         <h2 className="text-xl">{say('Harm')}</h2>
         <p>
           {say(
-            'This book has no harm on file that comes of this plant. That is not an all-clear: what is not on file can harm, and so can what stands between.',
+            'This book has no harm on file that comes of this plant. What is not on file can harm all the same, and so can what stands between.',
           )}
         </p>
         <p className="mt-2 text-sm">{standingCautions()[0]}</p>

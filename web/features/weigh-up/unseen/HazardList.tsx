@@ -108,7 +108,7 @@ export function HazardList({ round }: ChapterProps) {
       {here.length === 0 ? (
         <p>
           {say(
-            'None of the dangers of this book goes with the plants that were met; what was not met or not named is not excluded.',
+            'Nothing of the kind is on file for the plants that were met; what was not met or not named is not excluded.',
           )}
         </p>
       ) : (

@@ -267,6 +267,7 @@ test('the plant book finds by any name and tells the deciding check', async ({ p
   await page.getByRole('textbox', { name: 'Find a plant by any of its names' }).fill('cocksfoot')
   await page.getByRole('link', { name: /Orchardgrass/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Orchardgrass')
+  await page.getByRole('link', { name: 'Taken for it' }).click()
   await expect(page.getByText('Decide by: shoot across').first()).toBeVisible()
   await page.goto('/plants/moss')
   await expect(page.getByRole('heading', { name: 'This screen could not be opened' })).toBeVisible()

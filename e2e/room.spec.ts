@@ -1,9 +1,15 @@
 import { expect, test, type Page } from '@playwright/test'
+import { ownServer } from './ownServer.ts'
 
 /**
  * No half of a working screen stands empty at a desk, and no screen is three pictures long: the list of the book and the
  * client's pages alone may be longer. Sizes are ours; that a screen should show what it has is common practice, no source.
  */
+// The demo valley as it comes, without what other journeys write.
+const { address, start, end } = ownServer(4191)
+test.beforeAll(start)
+test.afterAll(end)
+
 const HIGH = 800
 const LONGEST = 3 * HIGH
 /** So much of a half, from its top to the bottom of the window, is in use at least. */
@@ -27,8 +33,10 @@ const CHAPTERS = ['made-of', 'says', 'harm', 'unseen', 'do', 'worth', 'stock', '
 test('both halves of every screen are in use at a desk, and none is longer than three of them', async ({ page }) => {
   test.slow()
   await page.setViewportSize({ width: 1280, height: HIGH })
-  const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
-  const { paddocks } = (await (await page.request.get('/api/places')).json()) as { paddocks: { id: string }[] }
+  const list = (await (await page.request.get(`${address}/api/rounds`)).json()) as { id: string; title: string }[]
+  const { paddocks } = (await (await page.request.get(`${address}/api/places`)).json()) as {
+    paddocks: { id: string }[]
+  }
   const round = (title: string) => `/rounds/${list.find((r) => r.title === title)!.id}`
   const counted = round('Harm walk and count')
   const mayBeLong = ['/plants', `${counted}/hand-over`]
@@ -49,7 +57,7 @@ test('both halves of every screen are in use at a desk, and none is longer than 
   ]
   for (const path of paths)
     await test.step(path, async () => {
-      await page.goto(path)
+      await page.goto(`${address}${path}`)
       await expect(page.locator('.leaf:not([aria-busy])')).toBeVisible()
       for (const half of ['.leaf-left', '.leaf-right'])
         await expect.poll(() => used(page, half), { message: `${path} ${half}` }).toBeGreaterThan(USED)

@@ -103,10 +103,12 @@ test('an advisor counts a paddock, names a stranger, and hands over a page that 
   await expect(velvet).toContainText('4')
   await expect(velvet).toContainText('2 of 3')
   // None found in 60 points at 3 stops: 1 - 0.05^(1/60) = 4.9 %, however clumped 1 - 0.05^(1/3) = 63 % (Hanley & Lippman-Hand 1983).
+  await page.getByRole('link', { name: /^Harm none met, not excluded/ }).click()
   const harm = page.getByRole('region', { name: 'What could harm' })
   await expect(harm).toContainText(/up to 4\.9\s%/)
   await expect(harm).toContainText(/up to 63\s% however clumped/)
   await expect(harm).toContainText('poison hemlock')
+  await page.getByRole('link', { name: /^Worth/ }).click()
   await expect(page.getByRole('row', { name: /Crude protein/ })).toContainText(/\d+ to \d+ %/)
 
   // Hand-over: the page the client keeps, as it prints.

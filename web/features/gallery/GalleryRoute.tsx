@@ -137,7 +137,7 @@ export function Component() {
                   type="button"
                   aria-pressed={id === now}
                   onClick={() => choose(id)}
-                  className={`min-h-12 w-full border-b border-rule px-2 text-left ${id === now ? 'bg-straw/35 font-bold' : 'hover:bg-culm/8'}`}
+                  className={`min-h-12 w-full border-b border-rule px-2 text-left ${id === now ? 'bg-lit font-bold' : 'hover:bg-culm/8'}`}
                 >
                   {s.name()}
                 </button>

@@ -22,7 +22,7 @@ const Row = memo(function Row({ plant, chosen }: { plant: Plant; chosen: boolean
         ref={row}
         to={`/plants/${plant.id}`}
         aria-current={chosen ? 'page' : undefined}
-        className={`flex min-h-16 items-center gap-3 border-b border-rule/70 py-1 ${chosen ? 'bg-straw/35' : 'hover:bg-culm/8'}`}
+        className={`flex min-h-16 items-center gap-3 border-b border-rule/70 py-1 ${chosen ? 'bg-lit' : 'hover:bg-culm/8'}`}
       >
         <PlantPicture plant={plant} className="size-16 shrink-0 object-contain" />
         <span className="leading-tight">

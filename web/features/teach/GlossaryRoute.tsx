@@ -67,10 +67,8 @@ function Shown({ term }: { term: Term }) {
     ? plants.filter((p) => usualState(p, term.drawn![0], 'vegetative') === term.drawn![1]).slice(0, SHOWN_STATES)
     : []
   return (
-    <section aria-labelledby="the-word">
-      <h2 id="the-word" className="text-[1.65rem]">
-        {term.term}
-      </h2>
+    <>
+      <h2 className="text-[1.65rem]">{term.term}</h2>
       {isDrawn(term) ? <TermSketch term={term} className="mx-auto mt-2 size-60" /> : null}
       <p className="mt-2 max-w-prose text-lg">{term.means}</p>
       {showing.length > 0 ? (
@@ -88,7 +86,7 @@ function Shown({ term }: { term: Term }) {
           </ul>
         </>
       ) : null}
-    </section>
+    </>
   )
 }
 
@@ -107,7 +105,7 @@ function WordList({ found, chosen }: { found: Term[]; chosen: string | undefined
             to={`#${t.id}`}
             preventScrollReset
             aria-current={t.id === chosen ? 'true' : undefined}
-            className={`flex min-h-12 items-center gap-2 border-b border-rule/60 px-1 ${t.id === chosen ? 'bg-straw/35 font-bold' : 'hover:bg-culm/8'}`}
+            className={`flex min-h-12 items-center gap-2 border-b border-rule/60 px-1 ${t.id === chosen ? 'bg-lit font-bold' : 'hover:bg-culm/8'}`}
           >
             {isDrawn(t) ? <TermSketch term={t} silent className="size-10 shrink-0" /> : <span className="size-10" />}
             <span className="font-plant text-lg leading-tight">{t.term}</span>
@@ -128,7 +126,7 @@ function LookList({ looks, chosen, onChoose }: { looks: Character[]; chosen: str
             type="button"
             aria-pressed={c.id === chosen}
             onClick={() => onChoose(c.id)}
-            className={`min-h-12 w-full border-b border-rule/60 px-1 text-left ${c.id === chosen ? 'bg-straw/35 font-bold' : 'hover:bg-culm/8'}`}
+            className={`min-h-12 w-full border-b border-rule/60 px-1 text-left ${c.id === chosen ? 'bg-lit font-bold' : 'hover:bg-culm/8'}`}
           >
             {c.title}
           </button>

@@ -104,8 +104,7 @@ export function ShareChart({ rows, label, fixedWidth, chosen, onChoose }: Props)
                   width={width}
                   height={rowHeight - 2}
                   rx={8}
-                  fill={row.id === chosen ? 'var(--straw)' : 'transparent'}
-                  fillOpacity={0.35}
+                  fill={row.id === chosen ? 'var(--lit)' : 'transparent'}
                 />
               ) : null}
               <text

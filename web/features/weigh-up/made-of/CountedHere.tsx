@@ -46,7 +46,7 @@ function CountsTable({ round, weighed, lit }: ChapterProps) {
         {made.taxa.map((t) => (
           <tr
             key={t.taxon}
-            className={`border-b border-rule/60 ${t.taxon === lit.plant ? 'bg-straw/35' : ''}`}
+            className={`border-b border-rule/60 ${t.taxon === lit.plant ? 'bg-lit' : ''}`}
             onClick={() => lit.light(t.taxon)}
           >
             <th scope="row" className="py-0.5 text-left font-normal">

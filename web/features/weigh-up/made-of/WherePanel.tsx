@@ -42,7 +42,7 @@ function MetAt({ round, seq }: { round: Round; seq: number }) {
   const tally = countedStops(round).find((s) => s.seq === seq)
   const met = tally ? [...amountsAt(tally, namedLetters(round))].sort((a, b) => b[1] - a[1]) : []
   return (
-    <p aria-live="polite" className="mt-1 rounded-xl bg-straw/35 px-3 py-1.5">
+    <p aria-live="polite" className="mt-1 rounded-xl bg-lit px-3 py-1.5">
       <b>{say('Stop {{seq}}', { seq })}:</b>{' '}
       {stop.skipped
         ? say('left out')

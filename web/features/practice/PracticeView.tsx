@@ -19,6 +19,7 @@ import { readAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { Records } from './Records.tsx'
 import { SaveAnswers } from './SaveAnswers.tsx'
 import { TrainerSets } from './TrainerSets.tsx'
+import { WhileOpen } from './WhileOpen.tsx'
 import { usePractice } from './usePractice.ts'
 import type { Wish } from './wish.ts'
 import { say } from '../../language/say.ts'
@@ -130,6 +131,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
               {at + 1 < asks.length ? say('Next one') : say('See how it went')}
             </button>
           ) : null}
+          {running && !given ? <WhileOpen done={done} asked={asks.length} named={shown?.is === 'question'} /> : null}
           {running ? (
             <p className="mt-4">
               {given ? null : say('What it is stands here once you have answered. ')}

@@ -1,4 +1,5 @@
 import { lazy, Suspense, useEffect, useState } from 'react'
+import { PanelBoundary } from './ui/PanelBoundary.tsx'
 import { useFlora } from './stores/floraStore.ts'
 import { say } from './language/say.ts'
 
@@ -36,9 +37,11 @@ export function Finder() {
         <kbd className="hidden font-sans text-sm text-ink-soft min-[901px]:inline">{'Ctrl K'}</kbd>
       </button>
       {open ? (
-        <Suspense fallback={null}>
-          <FindAnything onClose={() => setOpen(false)} />
-        </Suspense>
+        <PanelBoundary name={say('Find anything')}>
+          <Suspense fallback={null}>
+            <FindAnything onClose={() => setOpen(false)} />
+          </Suspense>
+        </PanelBoundary>
       ) : null}
     </>
   )

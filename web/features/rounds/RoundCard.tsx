@@ -6,6 +6,7 @@ import type { RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, RoundSummary } from '@/core/records/round.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import { areaHa } from '@/core/geo/route.ts'
+import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
@@ -147,9 +148,11 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
       ) : null}
       <div className="mt-5 min-h-60">
         {round && started ? (
-          <Suspense fallback={null}>
-            <RoundFigures round={round} />
-          </Suspense>
+          <PanelBoundary name={say('So far')}>
+            <Suspense fallback={null}>
+              <RoundFigures round={round} />
+            </Suspense>
+          </PanelBoundary>
         ) : round?.route ? (
           <RouteMap
             boundary={round.paddock.boundary}

@@ -13,7 +13,15 @@ const SHOWN = 4
 
 let book: Promise<unknown> | undefined
 /** The book, asked for once; figures speak of plants. */
-const bookRead = () => (book ??= useFlora.getState().load())
+const bookRead = () =>
+  (book ??= useFlora
+    .getState()
+    .load()
+    .catch((error: unknown) => {
+      // Asked again when the round is opened again.
+      book = undefined
+      throw error
+    }))
 
 /** What a round that was begun says so far: its commonest plants, what harms, and where that was met. */
 export function RoundFigures({ round }: { round: Round }) {

@@ -5,7 +5,7 @@ import { meantBy, measuredCharacter } from './meant.ts'
 import { settled } from './settle.ts'
 import { has, stepsOf, unreadOf, wordsOf, type Step } from './steps.ts'
 import { complementOf, lackOf } from './absence.ts'
-import { charactersRightAfter, tellsOfPlant } from './following.ts'
+import { charactersRightAfter, listGoesOn, NONE_AFTER, onlyPassed, pieceEnd, tellsOfPlant } from './following.ts'
 import type { Entry, Meaning, Vocabulary } from './vocabulary.ts'
 
 /** What holds while a sentence is read. */
@@ -65,7 +65,9 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
   const tokens = wordsOf(text, vocabulary)
   const steps = stepsOf(tokens, vocabulary)
   const amounts = amountsOf(tokens, vocabulary)
-  const observations: (Read & { sentence: number; corrects: boolean; either: boolean })[] = []
+  const observations: (Read & { sentence: number; corrects: boolean; either: boolean; ruledOut?: boolean })[] = []
+  /** The word read last, so that "none" behind it can turn it round. */
+  let lastPut: { meant: Meaning[]; first: number; last: number; from: number } | undefined
   const questions: Asked[] = []
   const context: Context = { ...given }
   const understood = new Set<number>()
@@ -75,19 +77,6 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
   let at = 0
   const spanOf = (first: number, last: number): [number, number] => [tokens[first]!.from, tokens[last]!.to]
   const wordsFrom = (first: number, last: number) => text.slice(...spanOf(first, last))
-
-  /** Words of the piece of sentence that ends at the next break. */
-  const pieceEnd = (from: number): number => {
-    let end = from
-    while (end < tokens.length - 1 && tokens[end]!.break === '') end++
-    return end
-  }
-  /** A list that goes on over commas: "no hairs, spots or wings". */
-  const listGoesOn = (from: number): boolean => {
-    const rest = tokens.slice(from, from + 7)
-    const end = rest.findIndex((t) => t.break === 'hard')
-    return (end < 0 ? rest : rest.slice(0, end + 1)).some((t, i) => (t.raw === 'or' || t.raw === 'nor' || t.raw === 'oder' || t.raw === 'noch') && i <= 4) // prettier-ignore
-  }
 
   const put = (meaning: Meaning, first: number, last: number, negative: boolean, either: boolean) => {
     const base = {
@@ -110,7 +99,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
       observations.push({ ...base, counts: { [yes!]: some, ...(no ? { [no]: count.all - some } : {}) } })
       return
     }
-    observations.push({ ...base, states })
+    observations.push({ ...base, states, ...(negative ? { ruledOut: true } : {}) })
   }
 
   const readAmount = (amount: Amount) => {
@@ -124,7 +113,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
   }
 
   while (at < tokens.length) {
-    const end = pieceEnd(at)
+    const end = pieceEnd(at, tokens)
     const here = steps.filter((s) => s.first >= at && s.first <= end)
     state.parts = here.flatMap((s) => s.parts)
     const sizes = amounts.filter((a) => a.first >= at && a.first <= end)
@@ -167,6 +156,17 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
         continue
       }
       if (has(entries, 'negator') && !has(entries, 'word')) {
+        // "Auricles: none" says of the word before it that there are none.
+        if (
+          lastPut &&
+          NONE_AFTER.has(tokens[last]!.raw) &&
+          step === here.at(-1) &&
+          onlyPassed(lastPut.last, first, tokens, vocabulary)
+        ) {
+          observations.length = lastPut.from
+          for (const m of lastPut.meant) put(m, lastPut.first, last, true, false)
+          continue
+        }
         // "No, solid": what was said is taken back.
         if ((tokens[last]!.raw === 'no' || tokens[last]!.raw === 'nein') && tokens[last]!.break !== '') {
           state.correcting = true
@@ -204,6 +204,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
         .some((t) => ['or', 'oder', 'maybe', 'either'].includes(t.raw))
       const either = or && !state.negated && lastWord !== undefined && meant.some((m) => lastWord!.characters.includes(m.character)) // prettier-ignore
       // "Does not smell of mint": what follows says which of them it lacks.
+      lastPut = state.negated || word.negative ? undefined : { meant, first, last, from: observations.length }
       const follows = word.negative ? charactersRightAfter(last, here, tokens, vocabulary) : []
       for (const m of meant)
         if (!follows.includes(m.character)) put(m, first, last, state.negated && !word.negative, either)
@@ -220,7 +221,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
       state = { ...fresh(), correcting }
       sentence++
     } else {
-      if (!listGoesOn(end + 1)) state.negated = false
+      if (!listGoesOn(end + 1, tokens)) state.negated = false
       if (!onlySure && !state.correcting && said.length === 0) state.sureness = undefined
     }
     at = end + 1

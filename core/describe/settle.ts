@@ -2,7 +2,7 @@ import { without } from '../records/merge.ts'
 import type { Read } from './description.ts'
 import type { Vocabulary } from './vocabulary.ts'
 
-type Said = Read & { sentence: number; corrects: boolean; either: boolean; weak?: boolean }
+type Said = Read & { sentence: number; corrects: boolean; either: boolean; weak?: boolean; ruledOut?: boolean }
 
 /** What is meant on a clover or a herb by words that are first read of a grass, and the other way round. */
 const SHIFTED: Record<string, Record<string, Record<string, string>>> = {
@@ -64,6 +64,8 @@ function shifted(o: Said, form: string | undefined, { forms }: Vocabulary): Said
   const table = form ? SHIFTED[form]?.[o.character] : undefined
   if (!table) return form && !(forms.get(o.character) ?? [form]).some((f) => kin(form).includes(f)) ? [] : [o]
   if (!('states' in o)) return Object.keys(table).length === 0 ? [] : [o]
+  // What is left where one state was ruled out was not said of the other part.
+  if (o.ruledOut && o.states.length > 1) return (forms.get(o.character) ?? []).some((f) => kin(form!).includes(f)) ? [o] : [] // prettier-ignore
   const meant = o.states.flatMap((s) => (table[s] ? [table[s]] : []))
   if (meant.length === 0) return (forms.get(o.character) ?? []).some((f) => kin(form!).includes(f)) ? [o] : []
   const [character] = meant[0]!.split('=') as [string]
@@ -98,6 +100,6 @@ export function settled(said: readonly Said[], vocabulary: Vocabulary): Read[] {
       else out[at] = o
     } else if (!('states' in o)) out[at] = o
   }
-  const own = ['sentence', 'corrects', 'either', 'weak'] as const
+  const own = ['sentence', 'corrects', 'either', 'weak', 'ruledOut'] as const
   return out.map((o) => own.reduce<Read>((read, key) => without(read, key as keyof Read) as Read, o))
 }

@@ -52,3 +52,17 @@ group('what is ruled out', () => {
     expect(complementOf('stem.marks', ['plain'], book)).toEqual([])
   })
 })
+
+group('"none" behind its word', () => {
+  it.each(['Auricles none.', 'Auricles: none', 'auricles nil', 'Rolled. Auricles? None.'])('%s', (text) => {
+    expect(states(text, 'auricles')).toEqual(['absent'])
+  })
+
+  it('turns only the word before it: "folded, none rolled" is folded', () => {
+    expect(states('folded, none rolled', 'vernation')).toEqual(['folded'])
+  })
+
+  it('what is left of one part is not read of another: a grass without purple spots has no purple base', () => {
+    expect(states('grass, no purple spots on the stem', 'base.colour')).toBeUndefined()
+  })
+})

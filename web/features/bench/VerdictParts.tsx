@@ -152,14 +152,14 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
   if (!plant) return null
   return (
     <li className="border-b border-rule/60 py-2.5">
-      <div className="flex items-center gap-3">
+      <div className="flex items-center gap-2 @md:gap-3">
         <Possible
           plant={plant}
           stage={stage}
           answers={answers}
-          className={first ? 'size-28 shrink-0 @md:size-36' : 'size-16 shrink-0 @md:size-20'}
+          className={first ? 'size-22 shrink-0 @md:size-36' : 'size-16 shrink-0 @md:size-20'}
         />
-        <div className="min-w-0 grow">
+        <div className="grow [overflow-wrap:break-word]">
           <Link
             to={`/plants/${plant.id}`}
             className={`font-plant leading-tight font-semibold hover:underline ${first ? 'text-xl' : ''}`}
@@ -171,7 +171,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
             {plant.role === 'toxic' ? <span className="ml-2 font-bold text-harm">{say('harmful')}</span> : null}
           </span>
         </div>
-        <p className="shrink-0 text-right leading-tight">
+        <p className="w-[5.5rem] shrink-0 text-right leading-tight @md:w-auto">
           <b className="block">{naturalFrequency(candidate.probability)}</b>
           <span className="text-ink-soft">{certaintyWord(candidate.probability)}</span>
         </p>

@@ -1,7 +1,7 @@
 // Retakes the kept screenshots from demo data, in a data folder of its own. Names of shots may be given to take only those.
 import { chromiumPath } from './chromium.mjs'
 import { chromium } from '@playwright/test'
-import { execFileSync, spawn } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -40,30 +40,6 @@ async function start(at, env) {
     await new Promise((r) => setTimeout(r, 100))
   }
   throw new Error('the server did not start')
-}
-
-/** A server with an advisor's account and a trainee's, the advisor signed in on the page. */
-async function team(page) {
-  const DATA_DIR = newFolder()
-  const command = ['--import', 'tsx', 'server/cli/account.ts', 'add', 'Odile Marrow', 'advisor']
-  const said = execFileSync(process.execPath, command, { cwd: root, env: { ...process.env, DATA_DIR }, encoding: 'utf8' }) // prettier-ignore
-  await start(port - 1, { DATA_DIR, ACCOUNTS: 'on' })
-  await page.goto(`http://127.0.0.1:${port - 1}/team`)
-  await page.getByLabel('Name').fill('Odile Marrow')
-  await page.getByLabel('Password').fill(said.trim().split(' ').at(-1))
-  await page.getByRole('button', { name: 'Sign in' }).click()
-  await page.getByRole('button', { name: /Next.*Let somebody in/ }).click()
-  await page.getByLabel('Name').fill('Tam Rushford')
-  await page.getByLabel('First password').fill('counted thirty by noon')
-  await page.getByRole('button', { name: 'Make the account' }).click()
-  await page.getByText('Tam Rushford may come in').waitFor()
-  await page.getByRole('link', { name: 'Rounds' }).click()
-  await page.getByRole('link', { name: /Next.*Walk Long Croft/ }).click()
-  await page.getByTestId('points').waitFor()
-  await count(page, 3, ['a', 's', 'd'])
-  await page.waitForTimeout(2500)
-  await page.goto(`http://127.0.0.1:${port - 1}/team`)
-  await page.getByText('counted a stop').first().waitFor()
 }
 
 const desktop = { width: 1280, height: 800 }

@@ -51,7 +51,7 @@ export function Nitrogen({
           />
         ) : (
           say(
-            'How much nitrogen the legumes bring goes by the yield of the year: write down what was measured, under "Through the year".',
+            'How much nitrogen the legumes bring goes by the yield of the year: write down what was measured, under Year.',
           )
         )}
       </li>

@@ -145,7 +145,7 @@ export function HarmPanel({ round, weighed }: ChapterProps) {
         <details className="mt-2">
           <summary className="min-h-11 py-2 font-semibold">
             {say('By animal, standing, wilted, as hay or silage{{what}}', {
-              what: said ? '' : say(' (say below what is kept, to see only that)'),
+              what: said ? '' : say(' (say under Stock what is kept, to see only that)'),
             })}
           </summary>
           <HarmMatrix plants={carrying} animals={animals} />

@@ -1,40 +1,12 @@
 // How quick the bench is in a browser on a slow phone: script loaded, time from an answer to the next question, shifts.
-import { chromiumPath } from '../scripts/chromium.mjs'
-import { chromium } from '@playwright/test'
-import { spawn } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { onServer, quantile, slowPhone } from './onServer.mjs'
 
-const port = 4176
 // Between two answers a person reads the question, looks at the plant and finds the place to touch; the shorter pace is
 // that of somebody who knows beforehand what will be asked. Before the first answer a plant is lifted.
 const PACES_MS = [1000, 500]
 const OPENING_MS = 2000
-const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-bench-'))
-const server = spawn(process.execPath, ['dist-server/main.js'], {
-  env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
-  stdio: 'ignore',
-})
-const address = `http://127.0.0.1:${port}`
-for (
-  let i = 0;
-  i < 200 &&
-  !(await fetch(`${address}/api/health`).then(
-    (r) => r.ok,
-    () => false,
-  ));
-  i++
-)
-  await new Promise((r) => setTimeout(r, 100))
-const browser = await chromium.launch({
-  executablePath: chromiumPath(),
-  args: ['--no-sandbox', '--disable-gpu'],
-})
-const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(q * list.length))]
-try {
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
-  const cdp = await page.context().newCDPSession(page)
+await onServer(4176, async (browser, address) => {
+  const { page, cdp, slow } = await slowPhone(browser)
   await cdp.send('Network.enable')
   const scripts = new Map()
   cdp.on(
@@ -46,7 +18,7 @@ try {
     'Network.loadingFinished',
     ({ requestId, encodedDataLength }) => scripts.has(requestId) && (scripts.get(requestId).bytes = encodedDataLength),
   )
-  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  await slow()
   await page.goto(`${address}/bench`)
   await page.getByRole('button', { name: 'grass' }).first().waitFor()
   await page.waitForTimeout(OPENING_MS)
@@ -90,9 +62,4 @@ try {
       `next question after an answer, 4x slower processor: an answer each ${pace / 1000} s: median ${quantile(times, 0.5).toFixed(0)} ms, 95 % ${quantile(times, 0.95).toFixed(0)} ms, of ${times.length}`,
     )
   }
-} finally {
-  await browser.close()
-  server.kill('SIGTERM')
-  await new Promise((r) => server.once('exit', r))
-  rmSync(dataDir, { recursive: true, force: true })
-}
+})

@@ -1,35 +1,12 @@
 // How quick a key is echoed while counting: a round with 5,000 hits, on a processor four times slower.
-import { chromiumPath } from '../scripts/chromium.mjs'
-import { chromium } from '@playwright/test'
-import { spawn } from 'node:child_process'
 import { randomUUID } from 'node:crypto'
-import { mkdtempSync, rmSync } from 'node:fs'
-import { tmpdir } from 'node:os'
-import { join } from 'node:path'
+import { onServer, quantile, slowPhone } from './onServer.mjs'
 
-const port = 4176
 const STOPS = 260
 const POINTS = 20
-const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-bench-'))
-const server = spawn(process.execPath, ['dist-server/main.js'], {
-  env: { ...process.env, PORT: String(port), DATA_DIR: dataDir },
-  stdio: 'ignore',
-})
-const address = `http://127.0.0.1:${port}`
-const up = () =>
-  fetch(`${address}/api/health`).then(
-    (r) => r.ok,
-    () => false,
-  )
-for (let i = 0; i < 200 && !(await up()); i++) await new Promise((r) => setTimeout(r, 100))
-const send = (method, url, body) =>
-  fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
-const browser = await chromium.launch({
-  executablePath: chromiumPath(),
-  args: ['--no-sandbox', '--disable-gpu'],
-})
-const quantile = (list, q) => [...list].sort((a, b) => a - b)[Math.min(list.length - 1, Math.floor(q * list.length))]
-try {
+await onServer(4176, async (browser, address) => {
+  const send = (method, url, body) =>
+    fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
   const { paddocks } = await (await fetch(`${address}/api/places`)).json()
   const id = randomUUID()
   const plants = ['perennial-ryegrass', 'timothy', 'white-clover', 'red-clover', 'dandelion', 'bare', 'litter']
@@ -48,11 +25,10 @@ try {
       hits: Array.from({ length: POINTS }, (_, i) => ({ taxon: plants[(i * s) % plants.length], amount: 1 })),
       doneAt: '2027-04-02T10:00:00.000Z',
     })
-  const page = await (await browser.newContext({ viewport: { width: 390, height: 844 } })).newPage()
-  const cdp = await page.context().newCDPSession(page)
+  const { page, slow } = await slowPhone(browser)
   await page.goto(`${address}/rounds/${id}`)
   await page.getByTestId('points').waitFor()
-  await cdp.send('Emulation.setCPUThrottlingRate', { rate: 4 })
+  await slow()
   const times = []
   const began = Date.now()
   for (let stop = 0; stop < 4; stop++) {
@@ -86,9 +62,4 @@ try {
   console.log(
     `${STOPS - 10} stops of ${POINTS} points, 4x slower processor: a key is echoed in ${quantile(times, 0.5).toFixed(0)} ms (95 %: ${quantile(times, 0.95).toFixed(0)} ms, of ${times.length}); a stop of ${POINTS} points in ${each.toFixed(1)} s at a key each 0.6 s`,
   )
-} finally {
-  await browser.close()
-  server.kill('SIGTERM')
-  await new Promise((r) => server.once('exit', r))
-  rmSync(dataDir, { recursive: true, force: true })
-}
+})

@@ -8,7 +8,8 @@ export type NamedFlora = Pick<Flora, 'plants' | 'groups' | 'neighbours'>
 
 const MOST_NAMED = 3
 
-const list = (names: string[]): string =>
+/** Names as a sentence lists them. */
+export const listed = (names: string[]): string =>
   names.length < 2
     ? names.join('')
     : say('{{names}} and {{at}}', { names: names.slice(0, -1).join(', '), at: names.at(-1) })
@@ -21,7 +22,7 @@ export function verdictText(verdict: Verdict, flora: NamedFlora): string {
   const harmful = (ids: readonly string[]) => {
     const more = ids.length - MOST_NAMED
     const first = ids.slice(0, MOST_NAMED).map((id) => inSentence(plant(id)))
-    return list([...first, ...(more > 0 ? [say('{{n}} more harmful plants', { n: more })] : [])])
+    return listed([...first, ...(more > 0 ? [say('{{n}} more harmful plants', { n: more })] : [])])
   }
   switch (verdict.code) {
     case 'not-in-book': {

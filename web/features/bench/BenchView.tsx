@@ -1,5 +1,6 @@
 import { useWords } from '../../language/useWords.ts'
 import { inSentence } from '@/text/say.ts'
+import { useSearchParams } from 'react-router'
 import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context } from '@/core/records/observation.ts'
@@ -16,7 +17,7 @@ import { BenchTools } from './BenchTools.tsx'
 import { FindBox } from './FindBox.tsx'
 import { useLookAhead } from './lookAhead.ts'
 import { Questions } from './QuestionPanel.tsx'
-import { SayItLater } from './SayItLater.tsx'
+import { SayItLater } from './saying/SayItLater.tsx'
 import { SeenSoFar } from './SeenSoFar.tsx'
 import { Specimen, SpecimenBeside } from './Specimen.tsx'
 import { useKeeping } from './useKeeping.ts'
@@ -57,7 +58,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const { result, fresh, of } = useIdentification(shown)
   const [compare, setCompare] = useState(false)
   const [finding, setFinding] = useState(false)
-  const [saying, setSaying] = useState(false)
+  const [saying, setSaying] = useState(useSearchParams()[0].has('say'))
   const [written, setWritten] = useState('')
   const { waiting, keepUnknown, write } = useKeeping({ subject, sheet, round, letter, onSaid: setWritten })
 

@@ -5,6 +5,7 @@ import type { SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
 import { browserStore } from '../../stores/browserStore.ts'
+import { heardSheet, stillHeard, withoutLook } from './heardSheet.ts'
 
 /** One plant being named: what was seen of it, and every earlier state for undo. */
 export interface Sheet {
@@ -18,6 +19,8 @@ export interface Sheet {
   /** What was said of it in somebody's own words, and the looks that were answered by that. */
   said?: string
   heard?: string[]
+  /** Readings of it that were taken away. */
+  denied?: string[]
   /** A colleague's sheet that was opened here. */
   sent: SpecimenSheet | null
   /** The kept description that it was opened from, as it was then. */
@@ -52,6 +55,7 @@ const changed = (sheet: Sheet, answers: Observation[]): Sheet => ({
   ...sheet,
   answers,
   past: [...sheet.past, sheet.answers],
+  heard: stillHeard(sheet, answers),
 })
 
 /** Answers with one added, or put in place of the one there was to the same look. */
@@ -78,33 +82,13 @@ export const useBench = create<BenchState>()(
         setText: (subject, text) => edit(subject, (sheet) => ({ ...sheet, ...text })),
         answer: (subject, answers) => edit(subject, (sheet) => changed(sheet, answers)),
         hear: (subject, text, observations, context) =>
-          edit(subject, (sheet) => {
-            if (sheet.said === text) return sheet
-            const before = new Set(sheet.heard)
-            const byHand = sheet.answers.filter((a) => !before.has(a.character))
-            const heard = observations.filter((o) => !byHand.some((a) => a.character === o.character))
-            return {
-              ...sheet,
-              said: text,
-              heard: heard.map((o) => o.character),
-              answers: [...byHand, ...heard],
-              // The whole text is one step back.
-              past: sheet.said ? sheet.past : [...sheet.past, sheet.answers],
-              context: { ...sheet.context, ...context },
-            }
-          }),
-        remove: (subject, character) =>
-          edit(subject, (sheet) => ({
-            ...changed(
-              sheet,
-              sheet.answers.filter((a) => a.character !== character),
-            ),
-            heard: (sheet.heard ?? []).filter((c) => c !== character),
-          })),
+          edit(subject, (sheet) => heardSheet(sheet, text, observations, context)),
+        remove: (subject, character) => edit(subject, (sheet) => withoutLook(sheet, character)),
         undo: (subject) =>
           edit(subject, (sheet) => {
             const before = sheet.past.at(-1)
-            return before ? { ...sheet, answers: before, past: sheet.past.slice(0, -1) } : sheet
+            if (!before) return sheet
+            return { ...sheet, answers: before, past: sheet.past.slice(0, -1), heard: stillHeard(sheet, before) }
           }),
         clear: (subject) =>
           edit(subject, (sheet) => ({

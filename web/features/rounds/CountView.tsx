@@ -85,7 +85,10 @@ export function CountView({ round }: { round: Round }) {
   const figures = useMemo<Figures>(() => figuresOf(settled, byId), [settled, byId])
   const halfWidth = round.settings.halfWidth ?? HALF_WIDTH
   const more = figures.composition ? moreStopsFor(figures.composition, halfWidth) : undefined
-  const onName = useStable((letter: string) => void navigate(`/rounds/${round.id}/name/${letter}`))
+  const onName = useStable(
+    (letter: string, how: 'drawings' | 'words') =>
+      void navigate(`/rounds/${round.id}/name/${letter}${how === 'words' ? '?say' : ''}`),
+  )
   const onGo = useStable((seq: number) => act({ kind: 'go', seq }))
   const stop = stopAt(state)
   const harmful = useMemo(() => {

@@ -29,7 +29,7 @@ interface Props {
   /** Half width that is wanted of a main share. */
   halfWidth: number
   current: number
-  onName: (letter: string) => void
+  onName: (letter: string, how: 'drawings' | 'words') => void
   /** A stop was touched on the map. */
   onGo: (seq: number) => void
 }
@@ -52,22 +52,31 @@ function Unknowns({ round, onName }: Pick<Props, 'round' | 'onName'>) {
             <li key={letter} className="flex min-h-12 flex-wrap items-center gap-3 border-b border-rule/60 py-1">
               <span>
                 <Say
-                  text="<b>Unknown {{letter}}</b>: {{hits}} hits{{what}}"
+                  text="<b>Unknown {{letter}}</b>: {{count}} hits{{what}}"
                   values={{
                     letter: letterWords(letter),
-                    hits: hits(letter),
+                    count: hits(letter),
                     what: named ? say(', counted as {{taxonName}}', { taxonName: taxonName(named, byId) }) : '',
                   }}
                   components={{ b: <b /> }}
                 />
               </span>
-              <button
-                type="button"
-                onClick={() => onName(letter)}
-                className="ml-auto min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
-              >
-                {named ? say('Name it again') : say('Name it on the bench')}
-              </button>
+              <span className="ml-auto flex flex-wrap gap-2">
+                <button
+                  type="button"
+                  onClick={() => onName(letter, 'drawings')}
+                  className="min-h-11 rounded-xl border-2 border-culm px-4 font-semibold text-culm"
+                >
+                  {named ? say('Name it again') : say('Name it on the bench')}
+                </button>
+                <button
+                  type="button"
+                  onClick={() => onName(letter, 'words')}
+                  className="min-h-11 rounded-xl border border-rule px-4"
+                >
+                  {say('by words')}
+                </button>
+              </span>
             </li>
           )
         })}
@@ -142,6 +151,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
   const byId = useFlora((s) => s.byId)
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
+  const counted = made?.stops ?? done
   const words = methodWords(round.method)
   const info = countingMethods[round.method]
   const something = made !== undefined || done > 0
@@ -150,7 +160,10 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
       {something ? (
         <>
           <h2 className="text-[1.65rem]">
-            {say('So far, over {{stops}} {{units}}', { stops: made?.stops ?? done, units: words.units })}
+            {say('So far, over {{stops}} {{units}}', {
+              stops: counted,
+              units: counted === 1 ? words.unitName : words.units,
+            })}
           </h2>
           {made ? <Shares round={round} made={made} more={more} halfWidth={halfWidth} /> : null}
           {cover.length > 0 ? (

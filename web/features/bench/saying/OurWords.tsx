@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { stateWords } from '../../parts/words.ts'
-import { say } from '../../language/say.ts'
-import { useFlora } from '../../stores/floraStore.ts'
+import { stateWords } from '../../../parts/words.ts'
+import { say } from '../../../language/say.ts'
+import { useFlora } from '../../../stores/floraStore.ts'
 import { useOurWords } from './ourWords.ts'
 
 const field = 'min-h-11 max-w-full rounded-xl border border-rule bg-sheet px-2'

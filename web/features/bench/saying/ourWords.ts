@@ -1,7 +1,7 @@
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { VocabularyFile } from '@/core/describe/vocabulary.ts'
-import { browserStore } from '../../stores/browserStore.ts'
+import { browserStore } from '../../../stores/browserStore.ts'
 
 /** A phrase of this installation and what it means: "stem.marks=red-tinged". */
 export interface OurWord {

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { say } from '../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { heardWords } from './heardWords.ts'
 
 /** What browsers that listen offer; most under a name of their own. */

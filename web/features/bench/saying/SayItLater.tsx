@@ -1,5 +1,5 @@
 import { lazy, Suspense, type ComponentProps } from 'react'
-import { say } from '../../language/say.ts'
+import { say } from '../../../language/say.ts'
 
 /** The words come with the line they are said into. */
 const SayIt = lazy(() => import('./SayIt.tsx').then((m) => ({ default: m.SayIt })))

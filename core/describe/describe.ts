@@ -31,27 +31,7 @@ const EMPTY = new Set<Entry['is']>(['here', 'foreign', 'contrast', 'alternative'
 const AT = new Set(['on', 'in', 'by', 'at', 'to', 'from', 'near', 'with', 'under', 'like', 'as', 'along', 'against', 'into', 'for', 'behind', 'around', 'after', 'the_', 'auf', 'im', 'am', 'in', 'an', 'bei', 'wie', 'mit', 'unter', 'neben', 'vom', 'zum']) // prettier-ignore
 
 /** Words of which nothing is asked where it is not said of what they are. */
-const SILENT = new Set([
-  'long',
-  'short',
-  'thick',
-  'thin',
-  'tall-part',
-  'short-part',
-  'swollen',
-  'none',
-  'white',
-  'green',
-  'pale',
-  'brown',
-  'yellow',
-  'black',
-  'straw',
-  'open',
-  'closed',
-  'smooth',
-  'wide',
-])
+const SILENT = new Set(['long', 'short', 'thick', 'thin', 'tall-part', 'short-part', 'swollen', 'none', 'white', 'green', 'pale', 'brown', 'yellow', 'black', 'straw', 'open', 'closed', 'smooth', 'wide', 'as-wide-as-long', 'twice-as-long', 'several-times-as-long', 'many-times-as-long']) // prettier-ignore
 const round = (mm: number): number => Math.round(mm * 100) / 100
 
 /**
@@ -232,6 +212,7 @@ export function describe(vocabulary: Vocabulary, text: string, given: Context = 
     for (const e of entries) {
       if (e.is === 'stage' && state.away === '' && !state.negated) context.stage ??= e.stage
       else if (e.is === 'month' && state.away === '') context.month ??= e.month
+      else if (e.is === 'region' && state.away === '' && !state.negated) context.region ??= e.region
       else if (e.is === 'ground' && state.away === '' && !state.negated)
         context.ground = [...new Set([...(context.ground ?? []), e.ground])] // prettier-ignore
       else if (e.is === 'plant') {

@@ -1,4 +1,4 @@
-import type { Character, Stage } from '../flora/flora.ts'
+import type { Character, Region, Stage } from '../flora/flora.ts'
 import { contentOf, foldedWords } from './tokens.ts'
 
 /** How people of one language say what they see, as it stands in `flora/words`. Phrases stand between semicolons. */
@@ -25,6 +25,8 @@ export interface VocabularyFile {
   stages: Record<string, string>
   months: Record<string, number>
   ground: Record<string, string>
+  /** Where a plant grows, by the regions of the book. */
+  regions: Record<string, string>
   sown: string
   slips: Record<string, string>
   /** Words that carry no meaning of their own and are passed over. */
@@ -49,6 +51,7 @@ export type Entry =
   | { is: 'stage'; stage: Stage }
   | { is: 'month'; month: number }
   | { is: 'ground'; ground: string }
+  | { is: 'region'; region: Region }
   | { is: 'plant'; plant: string }
   | {
       is:
@@ -174,6 +177,8 @@ export function compileVocabulary(
   for (const [month, n] of Object.entries(file.months)) put(month, { is: 'month', month: n })
   for (const [ground, phrases] of Object.entries(file.ground))
     for (const p of phrasesOf(phrases)) put(p, { is: 'ground', ground })
+  for (const [region, phrases] of Object.entries(file.regions))
+    for (const p of phrasesOf(phrases)) put(p, { is: 'region', region: region as Region })
   for (const [plant, said] of names)
     for (const name of said) put(name.replaceAll(/[()/?]/g, ' '), { is: 'plant', plant })
   const folded = <T>(of: Record<string, T>) =>

@@ -1,6 +1,6 @@
 import { readMeaning } from '@/core/describe/vocabulary.ts'
 import { foldedWords } from '@/core/describe/tokens.ts'
-import type { Character } from '@/core/flora/flora.ts'
+import { regions, type Character } from '@/core/flora/flora.ts'
 import { languages, meaningsFile, vocabularyFile } from './loadWords.ts'
 
 /** What a text of a meaning names that the book has not. */
@@ -32,6 +32,8 @@ export function checkWords(all: readonly Character[]): string[] {
       for (const part of Object.keys(by))
         if (!parts.has(part) && language === 'en')
           problems.push(`${at}: no word for the part "${part}" of "${concept}"`)
+    for (const region of Object.keys(file.regions))
+      if (!regions.some((r) => r === region)) problems.push(`${at}: there is no region "${region}"`)
     const passed = new Set(file.passed.split(' '))
     const said = new Map<string, string>()
     for (const [concept, phrases] of Object.entries(file.words)) {

@@ -2,6 +2,7 @@ import { useEffect, useRef } from 'react'
 import { NavLink, Outlet, useLocation, useMatches, useNavigation } from 'react-router'
 import type { Titled } from './titled.ts'
 import { useOutbox } from './stores/outboxStore.ts'
+import { ToastsLater } from './ui/toast/ToastsLater.tsx'
 import { Finder } from './Finder.tsx'
 import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
@@ -159,6 +160,7 @@ export function Shell() {
       <div id="content" ref={content} tabIndex={-1} className="outline-none">
         <Outlet />
       </div>
+      <ToastsLater />
     </>
   )
 }

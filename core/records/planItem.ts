@@ -1,3 +1,8 @@
+import { addDays } from 'date-fns/addDays'
+import { differenceInCalendarDays } from 'date-fns/differenceInCalendarDays'
+import { formatISO } from 'date-fns/formatISO'
+import { parseISO } from 'date-fns/parseISO'
+
 /** One thing to do in a paddock, with who, when, and what to look for on return. */
 export interface PlanItem {
   id: string
@@ -47,4 +52,19 @@ export function planDates(items: PlanLine[]): PlanDate[] {
       return []
     })
     .sort((a, b) => (a.day < b.day ? -1 : a.day > b.day ? 1 : 0))
+}
+
+/**
+ * A thing to do, moved to another day. Nobody looks again before it is done: where it is moved past the day of looking
+ * again, that one moves with it, as long after as before; and that one cannot be moved before the day it is due.
+ *
+ * @param kind which of its days is moved
+ * @param day ISO day
+ */
+export function movedTo<T extends PlanItem>(item: T, kind: PlanDate['kind'], day: string): T {
+  const { dueOn, backOn } = item
+  if (kind === 'look') return { ...item, backOn: day < dueOn ? dueOn : day }
+  if (backOn === null || backOn >= day) return { ...item, dueOn: day }
+  const after = differenceInCalendarDays(parseISO(backOn), parseISO(dueOn))
+  return { ...item, dueOn: day, backOn: formatISO(addDays(parseISO(day), after), { representation: 'date' }) }
 }

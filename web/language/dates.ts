@@ -1,6 +1,4 @@
 import { formatISO } from 'date-fns/formatISO'
-import { getDayOfYear } from 'date-fns/getDayOfYear'
-import { getDaysInYear } from 'date-fns/getDaysInYear'
 import { intlFormatDistance } from 'date-fns/intlFormatDistance'
 import { parseISO } from 'date-fns/parseISO'
 import { useLanguage } from './languageStore.ts'
@@ -27,11 +25,6 @@ export const momentWords = (iso: string): string => formatter({ ...DAY, ...TIME 
 export const timeWords = (iso: string): string => formatter(TIME).format(parseISO(iso))
 export const monthWords = (iso: string): string => formatter({ month: 'long', year: 'numeric' }).format(parseISO(iso))
 /** A day as it is kept: 2027-05-01. */
-/** How much of its year has gone by on a day, 0 to 1. */
-export const yearShare = (iso: string): number => {
-  const day = parseISO(iso)
-  return (getDayOfYear(day) - 0.5) / getDaysInYear(day)
-}
 export const isoDay = (date: Date): string => formatISO(date, { representation: 'date' })
 export const today = (): string => isoDay(new Date())
 /** How far ahead a moment lies: in 3 days. */

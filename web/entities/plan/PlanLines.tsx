@@ -1,6 +1,5 @@
-import { Confirm } from '../../ui/Confirm.tsx'
 import { useState } from 'react'
-import type { PlanLine } from '@/core/records/planItem.ts'
+import { movedTo, type PlanLine } from '@/core/records/planItem.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { say } from '../../language/say.ts'
 import { dayWords, today } from '../../language/dates.ts'
@@ -47,20 +46,14 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
           {line.outcome ? <p>{say('What came of it: {{outcome}}', { outcome: line.outcome })}</p> : null}
         </div>
         {onDrop ? (
-          <Confirm
-            title={say('Take it out of the plan?')}
-            detail={say('"{{text}}" is deleted for everybody; there is no way back.', { text: line.text })}
-            act={say('Take it out')}
-            onConfirm={() => onDrop(line)}
+          <button
+            type="button"
+            aria-label={say('Take out: {{text}}', { text: line.text })}
+            className="min-h-11 min-w-11"
+            onClick={() => onDrop(line)}
           >
-            <button
-              type="button"
-              aria-label={say('Take out: {{text}}', { text: line.text })}
-              className="min-h-11 min-w-11"
-            >
-              ×
-            </button>
-          </Confirm>
+            ×
+          </button>
         ) : null}
       </div>
       <details className="pl-10">
@@ -87,8 +80,7 @@ function Line({ line, where, onPut, onDrop }: Omit<Props, 'lines'> & { line: Pla
                 type="date"
                 value={line.dueOn}
                 onChange={(e) => {
-                  const dueOn = e.target.value
-                  if (dueOn) onPut({ ...line, dueOn, backOn: line.backOn && line.backOn < dueOn ? dueOn : line.backOn })
+                  if (e.target.value) onPut(movedTo(line, 'do', e.target.value))
                 }}
                 className={inputClass}
               />

@@ -75,10 +75,15 @@ const states: Record<string, { name: () => string; Shown: () => ReactNode }> = {
     Shown: () => (
       <MonthStrip
         label={say('Months')}
-        now={0.4}
+        day="2027-05-20"
         rows={[
           { id: 'a', name: say('Winter'), months: [10, 11, 0, 1], harmful: true },
-          { id: 'b', name: say('Summer'), months: [4, 5, 6, 7], due: [{ at: 0.5, says: say('Look again') }] },
+          {
+            id: 'b',
+            name: say('Summer'),
+            months: [4, 5, 6, 7],
+            due: [{ id: 'b', day: '2027-07-01', says: say('Look again') }],
+          },
         ]}
       />
     ),

@@ -7,11 +7,12 @@ import { PlanLines } from '../../../entities/plan/PlanLines.tsx'
 import { usePlanLines } from '../../../entities/plan/usePlanLines.ts'
 import { unwanted } from './unwanted.ts'
 import { monthRuns } from '../../../parts/words.ts'
+import type { Flag } from '../../../ui/charts/DayFlag.tsx'
 import { MonthStrip } from '../../../ui/charts/MonthStrip.tsx'
 import type { ChapterProps } from '../chapter.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { say } from '../../../language/say.ts'
-import { dayWords, today, yearShare } from '../../../language/dates.ts'
+import { dayWords, today } from '../../../language/dates.ts'
 import { ActsForPlant } from './ActsForPlant.tsx'
 
 /** What can be done about the plants that are not wanted here, with and without herbicide. */
@@ -40,7 +41,8 @@ export function Acts({ round, weighed }: ChapterProps) {
 /** The year of this work: when each unwanted plant stands in leaf, and what is due; below it the plan itself. */
 export function Plan({ round, weighed }: ChapterProps) {
   const { byId } = useFlora()
-  const { lines, put, drop, problem, again } = usePlanLines(round.paddockId)
+  const { lines, put, drop, move, problem, again } = usePlanLines(round.paddockId)
+  const flags = flagsWith(move)
   const open = lines.filter((l) => l.doneOn === null)
   const rows = unwanted(round, weighed, byId).map((p) => ({
     id: p.id,
@@ -57,13 +59,22 @@ export function Plan({ round, weighed }: ChapterProps) {
       <ReadProblem of={say('The plan')} problem={problem} again={again} />
       {rows.length > 0 ? (
         <>
-          <p className="text-ink-soft">{say('In leaf where it is hatched; a flag is due work, the line is today.')}</p>
+          <p className="text-ink-soft">
+            {say(
+              'In leaf where it is hatched; a flag is due work, a hollow one a day to look again, the line is today. A flag can be dragged to another day, or moved by arrow keys.',
+            )}
+          </p>
           <MonthStrip
             rows={rows}
-            now={yearShare(today())}
+            day={today()}
+            shows="ahead"
             label={say('Year of the work: {{rows}}', {
               rows: rows
-                .map((r) => [r.name, monthRuns(r.months), ...r.due.map((d) => d.says)].filter(Boolean).join(', '))
+                .map((r) =>
+                  [r.name, monthRuns(r.months), ...r.due.map((d) => `${d.says}, ${dayWords(d.day)}`)]
+                    .filter(Boolean)
+                    .join(', '),
+                )
                 .join('; '),
             })}
           />
@@ -99,11 +110,24 @@ export function Plan({ round, weighed }: ChapterProps) {
   )
 }
 
-/** When a line of the plan is due, and when to look again. */
-const flags = (l: PlanLine) =>
-  [l.dueOn, l.backOn].flatMap((day, i) =>
-    day === null ? [] : { at: yearShare(day), says: `${i === 0 ? l.text : say('Look again')}, ${dayWords(day)}` },
-  )
+/** When a line of the plan is due, and when to look again; both can be moved. */
+const flagsWith =
+  (move: ReturnType<typeof usePlanLines>['move']) =>
+  (l: PlanLine): Flag[] => [
+    { id: `${l.id}-do`, day: l.dueOn, says: l.text, onMove: (day) => move(l, 'do', day) },
+    ...(l.backOn === null
+      ? []
+      : [
+          {
+            id: `${l.id}-look`,
+            day: l.backOn,
+            says: say('Look again: {{text}}', { text: l.text }),
+            hollow: true,
+            earliest: l.dueOn,
+            onMove: (day: string) => move(l, 'look', day),
+          },
+        ]),
+  ]
 
 function OwnLine({ onAdd }: { onAdd: (text: string, dueOn: string) => void }) {
   const [text, setText] = useState('')

@@ -6,7 +6,6 @@ import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import { looksToBound } from '@/core/stats/proportionIntervals.ts'
 import { ZoomMap } from '../../../parts/ZoomMap.tsx'
-import { yearShare } from '../../../language/dates.ts'
 import { monthRuns } from '../../../parts/words.ts'
 import { MonthStrip } from '../../../ui/charts/MonthStrip.tsx'
 import { harmfulStops } from '../../../entities/round/harmfulStops.ts'
@@ -66,7 +65,7 @@ function WhenSeen({ round, weighed: { harm } }: ChapterProps) {
       </h2>
       <MonthStrip
         rows={rows}
-        now={yearShare(round.plannedOn)}
+        day={round.plannedOn}
         label={say('Months in leaf: {{rows}}. The line is the day of the round.', {
           rows: rows.map((r) => `${r.name} ${monthRuns(r.months)}`).join('; '),
         })}

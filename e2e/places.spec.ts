@@ -284,3 +284,22 @@ test('an address that is none says so, and the light can be changed', async ({ p
   await page.reload()
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'sun')
 })
+
+test('all that is known of a paddock lies on one map whose layers come off, and its history along a line', async ({
+  page,
+}) => {
+  const { paddocks } = (await (await page.request.get('/api/places')).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
+  await page.goto(`/places/${paddocks.find((p) => p.name === 'Pond Paddock')!.id}`)
+  // The made rounds of the demo: ragwort at 8, 7 and 1 stops.
+  await expect(page.getByRole('img', { name: /Map of the paddock: \d{4}: tansy ragwort at 8 stops.*at 7 stops.*at one stop/ })).toBeVisible() // prettier-ignore
+  await page.getByRole('checkbox', { name: /at 7 stops/ }).uncheck()
+  const without = page.getByRole('img', { name: /^Map of the paddock/ })
+  await expect(without).not.toHaveAccessibleName(/at 7 stops/)
+  await expect(without).toHaveAccessibleName(/at 8 stops/)
+  await page.getByRole('checkbox', { name: /^The walk of/ }).check()
+  await expect(without).toHaveAccessibleName(/the walk of/)
+  await expect(page.getByText('What was not met is not excluded.')).toBeVisible()
+  await expect(page.getByRole('img', { name: /^Along the years: .*Grazed/ })).toBeVisible()
+  await page.getByRole('link', { name: /^Harm walk and count, .*: what it says/ }).click()
+  await expect(page).toHaveURL(/\/weigh-up/)
+})

@@ -10,6 +10,7 @@ import type { Observation } from '@/core/records/observation.ts'
 import { PortraitView } from '../../parts/PortraitView.tsx'
 import { characterTitle, stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
+import { OursBesideLater } from '../../entities/specimen/OursBesideLater.tsx'
 import { InHandLater } from '../../entities/plant/hand/InHandLater.tsx'
 import { PlantPicture, pictureOf } from '../../parts/PlantPicture.tsx'
 import { possiblePortrait } from './readyDrawings.ts'
@@ -139,6 +140,9 @@ function Possible({
   return <PortraitView portrait={portrait} insets={false} className={className} />
 }
 
+/** From so likely on the pictures taken here are worth the room. */
+const OURS_FROM = 0.5
+
 interface RowProps {
   candidate: Candidate
   first: boolean
@@ -177,6 +181,7 @@ export function CandidateRow({ candidate, first, stage, answers, children }: Row
         </p>
       </div>
       {first ? <InHandLater key={plant.id} plant={plant} /> : null}
+      {first && candidate.probability >= OURS_FROM ? <OursBesideLater plant={plant} /> : null}
       {children}
     </li>
   )

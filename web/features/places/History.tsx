@@ -8,28 +8,10 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
 import { dayWords, today } from '../../language/dates.ts'
+import { eventWords } from './eventWords.ts'
+import { HistoryLine } from './HistoryLine.tsx'
+import { useCountsOf } from './PlaceLayers.tsx'
 import { amountWords, SownLine } from './SownLine.tsx'
-
-const kindWords: Record<EventKind, string> = {
-  get sown() {
-    return say('Sown')
-  },
-  get cut() {
-    return say('Cut')
-  },
-  get grazed() {
-    return say('Grazed')
-  },
-  get fertilised() {
-    return say('Fertilised')
-  },
-  get treated() {
-    return say('Treated')
-  },
-  get other() {
-    return say('Other')
-  },
-}
 
 interface Props {
   events: PaddockEvent[]
@@ -41,6 +23,7 @@ interface Props {
 /** What was done here: sown lists with live seed, cuts, grazing, fertiliser, treatments. */
 export function History({ events, paddockId, onAdd, onRemove }: Props) {
   const { plants, byId } = useFlora()
+  const { data: counts = [] } = useCountsOf(paddockId)
   const [kind, setKind] = useState<EventKind>('grazed')
   const [sown, setSown] = useState<SownPart[]>([])
   const [problem, setProblem] = useState('')
@@ -70,11 +53,12 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
       <h2 id="history" className="text-lg">
         {say('History')}
       </h2>
+      <HistoryLine rounds={counts} events={events} />
       <ul>
         {events.map((e) => (
           <li key={e.id} className="grid grid-cols-[1fr_auto] items-start gap-2 border-b border-rule/60 py-1.5">
             <span>
-              <span className="text-ink-soft">{dayWords(e.onDate)}</span> <b>{kindWords[e.kind]}</b>
+              <span className="text-ink-soft">{dayWords(e.onDate)}</span> <b>{eventWords[e.kind]}</b>
               <span className="block">
                 {e.detail.sown
                   ?.map((s) =>
@@ -97,7 +81,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
             <Confirm
               title={say('Take it out of the history?')}
               detail={say('{{kindWords}} of {{dayWords}} is deleted for everybody; there is no way back.', {
-                kindWords: kindWords[e.kind],
+                kindWords: eventWords[e.kind],
                 dayWords: dayWords(e.onDate),
               })}
               act={say('Take it out')}
@@ -106,7 +90,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               <button
                 type="button"
                 aria-label={say('Take out {{kindWords}} of {{dayWords}}', {
-                  kindWords: kindWords[e.kind],
+                  kindWords: eventWords[e.kind],
                   dayWords: dayWords(e.onDate),
                 })}
                 className="min-h-11 min-w-11"
@@ -131,7 +115,7 @@ export function History({ events, paddockId, onAdd, onRemove }: Props) {
               >
                 {eventKinds.map((k) => (
                   <option key={k} value={k}>
-                    {kindWords[k]}
+                    {eventWords[k]}
                   </option>
                 ))}
               </select>

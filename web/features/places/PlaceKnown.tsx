@@ -5,8 +5,8 @@ import { Photos } from '../../entities/specimen/Photos.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
-import { FindsOverYears } from './FindsOverYears.tsx'
 import { History } from './History.tsx'
+import { PlaceLayers } from './PlaceLayers.tsx'
 import type { PlaceState } from './usePlace.ts'
 import { areaWords } from '../../parts/units.ts'
 import { say, word } from '../../language/say.ts'
@@ -32,7 +32,7 @@ function PartLine({
           type="checkbox"
           checked={part.keptOut}
           onChange={(e) => onChange({ ...part, keptOut: e.target.checked })}
-          className="size-5"
+          className="size-5 accent-culm"
         />
         {say('kept out of the walk')}
       </label>
@@ -110,8 +110,8 @@ export function PlaceKnown({ state, events, onAdd, onRemove }: Props) {
       </p>
       {isNew ? null : (
         <>
-          <PanelBoundary name={say('Harmful plants, year upon year')}>
-            <FindsOverYears place={place} />
+          <PanelBoundary name={say('On one map')}>
+            <PlaceLayers place={place} />
           </PanelBoundary>
           <div className="mt-5">
             <History events={events} paddockId={place.id} onAdd={onAdd} onRemove={onRemove} />

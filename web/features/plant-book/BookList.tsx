@@ -1,4 +1,4 @@
-import { memo, useEffect, useRef } from 'react'
+import { memo, useDeferredValue, useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
 import { groupOf, groups } from '@/core/records/taxon.ts'
@@ -40,6 +40,13 @@ export function BookList({ chosen }: { chosen?: string }) {
   const { plants, byId } = useFlora()
   const { filter, set } = useBookFilter()
   const shown = filtered(plants, filter)
+  const whole = useDeferredValue(true, false)
+  const filled = groups.flatMap((group) => {
+    const of = shown.filter((p) => groupOf(p.id, byId) === group)
+    return of.length > 0 ? [{ group, plants: of }] : []
+  })
+  // The first group fills the screen; the others come when it stands.
+  const here = whole ? filled : filled.slice(0, 1)
   const Heading = chosen ? 'h2' : 'h1'
   return (
     <>
@@ -59,17 +66,15 @@ export function BookList({ chosen }: { chosen?: string }) {
         className={chosen ? 'book-list' : ''}
         {...(chosen ? { tabIndex: 0, role: 'group', 'aria-label': say('Plants of the book') } : {})}
       >
-        {groups.map((group) => {
-          const here = shown.filter((p) => groupOf(p.id, byId) === group)
-          if (here.length === 0) return null
+        {here.map(({ group, plants }) => {
           return (
             <section key={group} className="mt-3" aria-label={groupName(group)}>
               <h2 className="flex items-center gap-2 text-xl">
                 <GroupMark group={group} /> {groupName(group)}
-                <span className="font-sans text-base font-normal text-ink-soft">{here.length}</span>
+                <span className="font-sans text-base font-normal text-ink-soft">{plants.length}</span>
               </h2>
               <ul className="mt-1 grid gap-x-4 @2xl:grid-cols-2">
-                {here.map((p) => (
+                {plants.map((p) => (
                   <Row key={p.id} plant={p} chosen={p.id === chosen} />
                 ))}
               </ul>

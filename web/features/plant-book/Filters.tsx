@@ -18,7 +18,8 @@ const uses = (): [Role, string][] => [
   ['weed', say('weed')],
   ['toxic', say('harmful')],
 ]
-const field = 'min-h-12 max-w-full grow basis-28 rounded-xl border border-rule bg-sheet px-2'
+/** As wide whatever is read into it later: nothing moves under the hand. */
+const field = 'min-h-12 w-28 max-w-full min-w-0 grow rounded-xl border border-rule bg-sheet px-2'
 
 /** Narrow the book by name, use or harm, a character, or what one sward has. */
 export function Filters({ filter, onChange }: Props) {

@@ -28,6 +28,8 @@ export interface FeedPart {
   cpPct: number
   ndfPct: number
   tdnPct: number
+  /** Lowest and highest of each: the range on file, and for energy the error of the relation on both sides. */
+  range: Record<'cpPct' | 'ndfPct' | 'tdnPct', [number, number]>
 }
 
 /** One figure of each draw, so that needs are held against all of them together. */
@@ -103,6 +105,21 @@ function rangeAt(plant: Fed, at: Walked): (u: number) => FeedRange {
   return (u) => states.get(may[Math.min(may.length - 1, Math.floor(u * may.length))]!)!
 }
 
+/** What one plant's own figure came to over the draws. */
+class Own {
+  sum = 0
+  private low = Infinity
+  private high = -Infinity
+  add(weight: number, figure: number): void {
+    this.sum += weight * figure
+    this.low = Math.min(this.low, figure)
+    this.high = Math.max(this.high, figure)
+  }
+  range(error = 0): [number, number] {
+    return [this.low - error, this.high + error]
+  }
+}
+
 /**
  * Feed value of a mixture as ranges: Monte Carlo over which stops were met (stops drawn again with replacement), over the
  * ranges on file, over the growth where nobody noted it, and over the error of energy told from fibre. Plants of one sward
@@ -156,7 +173,7 @@ export function mixtureFeedOf(
   const measured = massBy.by === 'clips' ? massBy.factors.of : {}
   const factors = heard.map((c) => measured[c] ?? { log: 0, sd: HIT_TO_MASS })
   const classIndex = classOf.map((c) => heard.indexOf(c))
-  const brought = valued.map(() => ({ w: 0, cp: 0, ndf: 0, tdn: 0 }))
+  const brought = valued.map(() => ({ w: 0, cp: new Own(), ndf: new Own(), tdn: new Own() }))
   for (let d = 0; d < wanted; d++) {
     const weights = drawn()
     if (massBy.by !== 'weight') {
@@ -182,9 +199,9 @@ export function mixtureFeedOf(
       tdn += w * energy
       const own = brought[j]!
       own.w += w
-      own.cp += w * fibre.cp
-      own.ndf += w * fibre.ndf
-      own.tdn += w * energy
+      own.cp.add(w, fibre.cp)
+      own.ndf.add(w, fibre.ndf)
+      own.tdn.add(w, energy)
       error += w * TDN_ERROR[classOf[j]!]
     })
     draws.cpPct.push(mean.cp)
@@ -198,7 +215,8 @@ export function mixtureFeedOf(
   const parts = valued
     .map((plant, j): FeedPart => {
       const { w, cp, ndf, tdn } = brought[j]!
-      return { plant, weight: w / draws.cpPct.length, cpPct: cp / w, ndfPct: ndf / w, tdnPct: tdn / w }
+      const range = { cpPct: cp.range(), ndfPct: ndf.range(), tdnPct: tdn.range(TDN_ERROR[classOf[j]!]) }
+      return { plant, weight: w / draws.cpPct.length, cpPct: cp.sum / w, ndfPct: ndf.sum / w, tdnPct: tdn.sum / w, range } // prettier-ignore
     })
     .filter((p) => p.weight > 0)
     .sort((a, b) => b.weight - a.weight)

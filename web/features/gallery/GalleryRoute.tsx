@@ -114,9 +114,9 @@ const states: Record<string, { name: () => string; Shown: () => ReactNode }> = {
         unit="%"
         middle={14}
         bars={[
-          { id: 'a', name: say('Legume'), group: 'legume', weight: 0.3, value: 22 },
-          { id: 'b', name: say('Grass'), group: 'cool-grass', weight: 0.68, value: 11 },
-          { id: 'c', name: say('Herb'), group: 'forb', weight: 0.02, value: 9 },
+          { id: 'a', name: say('Legume'), group: 'legume', weight: 0.3, value: 22, range: [19, 26] },
+          { id: 'b', name: say('Grass'), group: 'cool-grass', weight: 0.68, value: 11, range: [8, 15] },
+          { id: 'c', name: say('Herb'), group: 'forb', weight: 0.02, value: 9, range: [6, 13] },
         ]}
       />
     ),

@@ -10,6 +10,8 @@ export interface WeightedBar {
   /** Share of the whole, 0 to 1: how wide the bar is. */
   weight: number
   value: number
+  /** How low and how high the figure may be. */
+  range: readonly [number, number]
 }
 
 interface Props {
@@ -28,7 +30,7 @@ const LETTER = 7.2
 /** Each bar as wide as its share and as high as its figure: its area is what it brings, the line what all make together. */
 export function WeightedBars({ bars, middle, label, unit }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(500)
-  const top = Math.max(middle, ...bars.map((b) => b.value)) * 1.12
+  const top = Math.max(middle, ...bars.map((b) => b.range[1])) * 1.05
   const y = scaleLinear([0, top], [BASE, 22]).nice(4)
   const x = scaleLinear([0, 1], [LEFT, width - 6])
   const starts = bars.map((_, i) => bars.slice(0, i).reduce((s, b) => s + b.weight, 0))
@@ -62,6 +64,11 @@ export function WeightedBars({ bars, middle, label, unit }: Props) {
               >
                 <title>{b.name}</title>
               </rect>
+              <path
+                d={`M${(x0 + x1) / 2} ${y(b.range[0])}V${y(b.range[1])}m-4 0h8M${(x0 + x1) / 2 - 4} ${y(b.range[0])}h8`}
+                stroke="var(--ink)"
+                strokeWidth="1.6"
+              />
               {room >= 5 ? (
                 <text x={x0 + 5} y={BASE - 8} className="fill-ink text-[13px] font-semibold">
                   {b.name.length > room ? `${b.name.slice(0, room - 1)}…` : b.name}

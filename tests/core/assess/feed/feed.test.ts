@@ -2,6 +2,7 @@ import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { drawStops, drawSums } from '@/core/assess/feed/drawStops.ts'
 import { feedIn, feedStates } from '@/core/assess/feed/feedStates.ts'
+import { forageClassOf, TDN_ERROR, tdnByClass } from '@/core/assess/feed/forageClass.ts'
 import { mixtureFeed, mixtureFeedOf } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Walked } from '@/core/assess/feed/walkedStates.ts'
 import { relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
@@ -79,6 +80,19 @@ describe('feed of a mixture', () => {
       expect(part.cpPct).toBeCloseTo((leafy.cp[0] + leafy.cp[1]) / 2, 0)
       expect(part.ndfPct).toBeGreaterThan(leafy.ndf[0])
       expect(part.ndfPct).toBeLessThan(leafy.ndf[1])
+    }
+  })
+
+  it('each plant’s figure has the range on file, and energy the error of its relation besides: 5,000 draws come near both ends', () => {
+    for (const { plant, range, tdnPct } of weighed().parts) {
+      const { leafy } = plantsById.get(plant)!.feed!
+      for (const [i, end] of range.cpPct.entries()) expect(end).toBeCloseTo(leafy.cp[i]!, 1)
+      for (const [i, end] of range.ndfPct.entries()) expect(end).toBeCloseTo(leafy.ndf[i]!, 1)
+      const kind = forageClassOf(plantsById.get(plant)!)
+      // Ripest is lowest in protein and highest in fibre.
+      const ripest = tdnByClass(kind, { cp: leafy.cp[0], adf: leafy.adf[1], ndf: leafy.ndf[1] })
+      expect(range.tdnPct[0]).toBeCloseTo(ripest - TDN_ERROR[kind], 0)
+      expect(range.tdnPct[1]).toBeGreaterThan(tdnPct + TDN_ERROR[kind])
     }
   })
 

@@ -42,7 +42,15 @@ function Parts({ parts, figure, mean }: { parts: readonly FeedPart[]; figure: Fi
                 {taxonName(p.plant, byId).replace(/ \(.*\)/, '')}
               </th>
               <td className="text-right">{percent(p.weight)}</td>
-              <td className="text-right">{fixed(p[figure], 1)} %</td>
+              <td className="text-right">
+                {fixed(p[figure], 1)} %
+                <span className="block text-sm text-ink-soft">
+                  {say('{{low}} to {{high}}', {
+                    low: fixed(p.range[figure][0], 0),
+                    high: fixed(p.range[figure][1], 0),
+                  })}
+                </span>
+              </td>
               <td className="text-right font-semibold">
                 {Math.abs(pull) < 0.05 ? '' : pull < 0 ? '−' : '+'}
                 {fixed(Math.abs(pull), 1)}
@@ -69,6 +77,7 @@ export function PlantByPlant({ round, weighed: { feed }, lit }: ChapterProps) {
       group: groupOf(p.plant, byId),
       weight: p.weight,
       value: p[figure],
+      range: p.range[figure],
     }))
   return (
     <>
@@ -102,7 +111,9 @@ export function PlantByPlant({ round, weighed: { feed }, lit }: ChapterProps) {
             })}
           />
           <p className="text-sm text-ink-soft">
-            {say('As wide as its share of the dry matter, as high as its figure; the line is all of it together.')}
+            {say(
+              'As wide as its share of the dry matter, as high as its figure, with the range on file; the line is all of it together.',
+            )}
           </p>
           <Parts parts={made.parts} figure={figure} mean={mean} />
         </div>

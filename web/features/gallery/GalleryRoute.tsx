@@ -96,7 +96,8 @@ const states: Record<string, { name: () => string; Shown: () => ReactNode }> = {
         words={(s) => `${Math.round(100 * s)} %`}
         rows={[0.02, 0.1, 0.4].map((estimate, i) => ({
           id: String(i),
-          name: fixed(100 * estimate, 0),
+          name: say('Marks'),
+          figure: `${fixed(100 * estimate, 0)} %`,
           ...share(estimate, 0.06),
           mark: 0.15,
           below: i === 0,

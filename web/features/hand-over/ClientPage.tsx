@@ -107,7 +107,7 @@ export function ClientPage({ round, weighed, plan, namings, signature }: Props) 
       className="client-page mx-auto max-w-[46rem] rounded-sm bg-sheet p-7 shadow-[0_1px_6px_rgb(0_0_0/0.18)] print:max-w-none print:p-0 print:shadow-none"
       aria-label={say('Page for the client')}
     >
-      <header className="flex items-start justify-between gap-4 border-b-2 border-ink pb-3">
+      <header className="flex flex-col-reverse items-start justify-between gap-4 border-b-2 border-ink pb-3 @md:flex-row print:flex-row">
         <div>
           <h2 className="text-2xl">
             {round.paddock.name}: {round.title}

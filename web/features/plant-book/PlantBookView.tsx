@@ -55,8 +55,8 @@ function Glance() {
             <li key={g} className="flex items-center gap-2 py-1">
               <GroupMark group={g} className="size-4" />
               <span className="w-40 shrink-0">{groupName(g)}</span>
-              <span aria-hidden className="h-3 rounded-r-full bg-culm/70" style={{ width: `${(45 * n) / most}%` }} />
-              <b>{n}</b>
+              <span aria-hidden className="h-3 rounded-r-full bg-culm/70" style={{ width: `${(42 * n) / most}%` }} />
+              <b className="whitespace-nowrap">{n}</b>
             </li>
           )
         })}

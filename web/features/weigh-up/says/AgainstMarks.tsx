@@ -23,7 +23,8 @@ export function AgainstMarks({ round }: ChapterProps) {
   if (figures.length === 0) return <p>{say('Nothing is said from fewer than three stops.')}</p>
   const rows = figures.map((f) => ({
     id: f.id,
-    name: `${saidWords(f.id).title}: ${figure(f)}`,
+    name: saidWords(f.id).title,
+    figure: figure(f),
     estimate: f.share.estimate,
     interval: f.share.interval,
     mark: f.mark,
@@ -39,7 +40,9 @@ export function AgainstMarks({ round }: ChapterProps) {
       <MarksChart
         rows={rows}
         words={(share) => `${Math.round(share * 100)} %`}
-        label={say('Figures against their marks: {{rows}}', { rows: rows.map((r) => r.name).join('; ') })}
+        label={say('Figures against their marks: {{rows}}', {
+          rows: rows.map((r) => `${r.name}: ${r.figure}`).join('; '),
+        })}
       />
     </>
   )

@@ -7,6 +7,7 @@ import { Finder } from './Finder.tsx'
 import { Sprig } from './parts/Sprig.tsx'
 import { HatchDefs } from './parts/HatchDefs.tsx'
 import { modes, useMode } from './stores/modeStore.ts'
+import { NewVersionNotice } from './parts/NewVersionNotice.tsx'
 import { OutboxNotice, Waiting } from './parts/OutboxNotice.tsx'
 import { RecordConflicts } from './parts/RecordConflicts.tsx'
 import { useMe } from './stores/meStore.ts'
@@ -113,6 +114,7 @@ function Head() {
         </button>
         <Who />
       </header>
+      <NewVersionNotice />
       <OutboxNotice />
       <RecordConflicts />
     </>

@@ -11,12 +11,12 @@ async function install() {
   await shell.addAll(['/', ...files])
   const data = await caches.open(DATA)
   await Promise.allSettled(firstData.map((url) => data.add(url)))
-  await self.skipWaiting()
 }
 
+/** The shell before this one stays: a page of it may still be open, and asks for a part of it later. */
 async function activate() {
-  const names = await caches.keys()
-  await Promise.all(names.filter((n) => n.startsWith('shell-') && n !== SHELL).map((n) => caches.delete(n)))
+  const shells = (await caches.keys()).filter((n) => n.startsWith('shell-') && n !== SHELL)
+  await Promise.all(shells.slice(0, -1).map((n) => caches.delete(n)))
   await self.clients.claim()
 }
 
@@ -83,7 +83,12 @@ async function serverFirst(request) {
 }
 
 async function shellFirst(request) {
-  return (await caches.match(request, { cacheName: SHELL, ignoreVary: true })) ?? fetch(request)
+  const shells = (await caches.keys()).filter((n) => n.startsWith('shell-') && n !== SHELL)
+  for (const cacheName of [SHELL, ...shells]) {
+    const kept = await caches.match(request, { cacheName, ignoreVary: true })
+    if (kept) return kept
+  }
+  return fetch(request)
 }
 
 /** Pictures of plants never change under their name: kept from the first look on, so that they are there without a signal. */
@@ -119,4 +124,6 @@ self.addEventListener('fetch', (e) => {
 })
 self.addEventListener('message', (e) => {
   if (e.data === 'forget') e.waitUntil(forget())
+  // Never under an open page: it says when.
+  if (e.data === 'take-over') e.waitUntil(self.skipWaiting())
 })

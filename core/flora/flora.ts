@@ -187,6 +187,8 @@ export const proportions = [
   // Width of a blade, leaflet or lobe as a share of its length; lobes or leaflets a side; depth of cuts 0 to 1; teeth a side.
   'leafWide',
   'lobes',
+  // Length of a leaflet as a share of the leaf it is in a row of.
+  'leaflet',
   'cut',
   'teeth',
   // How far tips of lobes are drawn back to the stalk, as a share of their reach; below 0 to the tip.

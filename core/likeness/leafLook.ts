@@ -50,12 +50,18 @@ export const TEETH: Record<string, NonNullable<Lamina['teeth']>> = {
   'lobe-ends': { count: 3, depth: 0.34, from: 0.5 },
 }
 
+/** The higher, the narrower the bays between round lobes. */
+const BAY = 2.2
+
 /** Lobes of a blade in one piece, their lower edges square or pointing back: how many a side and how deep. */
 export const lobed =
   (count: number, deep: number, base: Outline, rounded = false): Outline =>
   (t) => {
     const phase = (t * 1.163 * count) % 1
-    return base(t) * (t > 0.86 ? 1 : 1 - deep * (rounded ? 0.5 + 0.5 * Math.cos(2 * Math.PI * phase) : phase ** 1.3))
+    return (
+      base(t) *
+      (t > 0.86 ? 1 : 1 - deep * (rounded ? (0.5 + 0.5 * Math.cos(2 * Math.PI * phase)) ** BAY : phase ** 1.3))
+    )
   }
 
 /** Faces, gloss and marks of a leaf by how it is coded. */
@@ -95,7 +101,8 @@ export function coatOf({
           deep: 0.3,
         }
   const marks: Record<string, Lamina['mark']> = {
-    'pale-chevron': (t, u, c) => (Math.abs(t - 0.55 + 0.25 * Math.abs(u)) < 0.06 ? PALE_MARK : c),
+    // Fainter than on a clover, and without an edge.
+    'pale-chevron': (t, u, c) => mixed(c, PALE_MARK, 0.5 * Math.exp(-(((t - 0.55 + 0.25 * Math.abs(u)) / 0.07) ** 2))),
     'dark-spot': (t, u, c) => mixed(c, PURPLE, 0.85 * Math.exp(-(((t - 0.5) / 0.14) ** 2) - (u / 0.42) ** 2)),
     'translucent-dots': (t, u, c) => (hash(Math.round(t * 38), Math.round(u * 16)) > 0.86 ? lighter(c, 16) : c),
     'dark-edge-dots': (t, u, c) => (Math.abs(u) > 0.82 && hash(Math.round(t * 40), 4) > 0.4 ? [20, 0, 2] : c),

@@ -112,7 +112,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
     },
   })
   const pairs = (count: number, from: number, degrees: number, share: (t: number) => number, name: string) => {
-    const many = Math.max(3, Math.round(count * Math.min(1, to.detail + 0.25)))
+    const many = Math.max(Math.min(3, count), Math.round(count * Math.min(1, to.detail + 0.25)))
     const longest = Math.max(...[0, 0.25, 0.5, 0.75].map((x) => share(from + (1 - from) * x)))
     const part = stamps(
       to.detail,
@@ -226,7 +226,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       return end(0.12, 'linear')
     }
     case 'paired-leaflets': {
-      const each = Math.min(0.4, Math.max(0.12, 1.15 / (lobes + 1)))
+      const each = proportions.leaflet ?? Math.min(0.4, Math.max(0.12, 1.15 / (lobes + 1)))
       rib(length * 0.01)
       pairs(lobes, 0.22, 66, () => each, LEAFLET)
       return end(each, LEAFLET)

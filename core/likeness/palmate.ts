@@ -24,6 +24,9 @@ export interface Palmate extends Pick<Lamina, 'upper' | 'lower' | 'gloss'> {
 const THICK_SHARE = 0.004
 const RINGS = 6
 const PER_LOBE = 12
+/** A tooth is lost between corners that lie farther apart; its leaf is built of fewer rings instead. */
+const PER_TOOTHED_LOBE = 24
+const RINGS_TOOTHED = 4
 
 /** How far the edge is from the stalk in a direction, as a share of the length. */
 function edge(degrees: number, { lobes, cut, point, teeth }: Palmate): number {
@@ -41,8 +44,11 @@ function edge(degrees: number, { lobes, cut, point, teeth }: Palmate): number {
 export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
   const { length, lobes, upper, lower, gloss = [0.25, 0.15], hang } = leaf
   const [least, most] = [Math.min(...lobes.map((l) => l[0] - l[2])), Math.max(...lobes.map((l) => l[0] + l[2]))]
-  const rings = Math.round(RINGS * Math.max(1, to.detail))
-  const columns = Math.max(9, Math.round(lobes.length * PER_LOBE * Math.max(0.75, to.detail)) + 1)
+  const rings = Math.round((leaf.teeth ? RINGS_TOOTHED : RINGS) * Math.max(1, to.detail))
+  const columns = Math.max(
+    9,
+    Math.round(lobes.length * (leaf.teeth ? PER_TOOTHED_LOBE : PER_LOBE) * Math.max(0.75, to.detail)) + 1,
+  )
   const thick = Math.max(0.2, THICK_SHARE * length)
   const degrees = (c: number) => least + ((most - least) * c) / (columns - 1)
   const face = (lift: number): Vec[][] =>

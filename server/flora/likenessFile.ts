@@ -24,6 +24,7 @@ export class LikenessFile {
   @IsOptional() @Range(1, 80) leaves?: Pair
   @IsOptional() @Range(1, 20) whorl?: Pair
   @IsOptional() @Range(0.005, 1.5) leaf_wide?: Pair
+  @IsOptional() @Range(0.05, 0.6) leaflet?: Pair
   @IsOptional() @Range(1, 40) lobes?: Pair
   @IsOptional() @Range(0, 1) cut?: Pair
   @IsOptional() @Range(1, 60) teeth?: Pair
@@ -51,6 +52,7 @@ export function likenessOf(file: LikenessFile): Likeness {
     leaves: file.leaves,
     whorl: file.whorl,
     leafWide: file.leaf_wide,
+    leaflet: file.leaflet,
     lobes: file.lobes,
     cut: file.cut,
     teeth: file.teeth,

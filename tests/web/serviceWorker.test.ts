@@ -39,6 +39,7 @@ class Caches {
 }
 
 let caches: Caches
+let tookOver = false
 let handlers: Record<string, (event: object) => void>
 /** What the server answers now; nothing: it does not answer. */
 let server: Record<string, () => Response | Promise<Response>>
@@ -67,12 +68,13 @@ const keptRound = () => JSON.parse(caches.stores.get('fold-sprig-data')!.get('/a
 beforeEach(() => {
   caches = new Caches()
   handlers = {}
+  tookOver = false
   server = { '/': () => new Response('<shell>'), '/assets/main.js': () => new Response('script') }
   let last: Promise<unknown> = Promise.resolve()
   const locks = { request: (_: string, work: () => Promise<unknown>) => (last = last.then(work, work)) }
   const self = {
     addEventListener: (name: string, handler: (event: object) => void) => (handlers[name] = handler),
-    skipWaiting: async () => undefined,
+    skipWaiting: async () => void (tookOver = true),
     clients: { claim: async () => undefined },
     location: { origin: HERE },
   }
@@ -90,11 +92,27 @@ describe('the app without a signal', () => {
     await expect(ask('/api/places')).rejects.toThrow('no network')
   })
 
-  it('takes the shells of earlier versions away, and leaves the data', async () => {
-    for (const name of ['shell-v1', 'fold-sprig-data']) await caches.open(name)
+  it('a newer version waits until the page says so', async () => {
+    await event('install')
+    expect(tookOver).toBe(false)
+    await event('message', 'take-over')
+    expect(tookOver).toBe(true)
+  })
+
+  it('takes the shells of earlier versions away but the last, and leaves the data', async () => {
+    for (const name of ['shell-v0', 'fold-sprig-data', 'shell-v1']) await caches.open(name)
     await event('install')
     await event('activate')
-    expect([...caches.stores.keys()].sort()).toEqual(['fold-sprig-data', 'shell-v2'])
+    expect([...caches.stores.keys()].sort()).toEqual(['fold-sprig-data', 'shell-v1', 'shell-v2'])
+  })
+
+  it('a page of the version before, still open, gets its own parts without the server', async () => {
+    await (await caches.open('shell-v1')).put('/assets/bench-old.js', new Response('old script'))
+    await event('install')
+    await event('activate')
+    server = {}
+    expect(await ask('/assets/bench-old.js')).toBe('old script')
+    expect(await ask('/assets/main.js')).toBe('script')
   })
 
   it('asks the server first; what it said last is shown when it is away', async () => {

@@ -1,6 +1,7 @@
 import { roundAfter, roundOfCommand } from '@/contract/applied.ts'
 import type { Command } from '@/contract/commands.ts'
 import type { Round } from '@/core/records/round.ts'
+import { followVersions } from './newVersion.ts'
 
 const DATA = 'fold-sprig-data'
 const REST_MS = 2000
@@ -45,7 +46,7 @@ export async function keepForTheField(): Promise<void> {
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return
   // The page that is asked for comes first; what a later day may need comes after it.
   await new Promise((r) => setTimeout(r, REST_MS))
-  await navigator.serviceWorker.register('/sw.js')
+  followVersions(await navigator.serviceWorker.register('/sw.js'))
   await navigator.serviceWorker.ready
   // What waits to be sent must not make room for other pages while there is no signal.
   await navigator.storage?.persist?.()

@@ -4,7 +4,7 @@ import { figuresOf } from '@/core/survey/figures.ts'
 import { inSentence } from '@/text/say.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { harmfulStops } from '../../entities/round/harmfulStops.ts'
-import { RouteMap } from '../../parts/RouteMap.tsx'
+import { StopsMap } from '../../entities/round/StopsMap.tsx'
 import { ShareChart } from '../../ui/charts/ShareChart.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
@@ -48,17 +48,7 @@ export function RoundFigures({ round }: { round: Round }) {
           {say('Met: {{names}}, at {{n}} stops (ringed).', { names: names.join(', '), n: harmfulAt.size })}
         </p>
       ) : null}
-      {round.route ? (
-        <RouteMap
-          boundary={round.paddock.boundary}
-          parts={round.paddock.strata}
-          line={round.route.line}
-          stops={round.stops}
-          harmfulAt={harmfulAt}
-          label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
-          className="mt-3 w-full max-w-[26rem]"
-        />
-      ) : null}
+      <StopsMap round={round} harmfulAt={harmfulAt} className="mt-3 w-full max-w-[26rem]" />
     </>
   )
 }

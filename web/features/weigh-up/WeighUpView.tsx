@@ -6,7 +6,7 @@ import { letterWords } from '@/text/taxonNames.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { Leaf } from '../../parts/Leaf.tsx'
 import type { MidribChapter, MidribTip } from '../../parts/Midrib.tsx'
-import { RouteMap } from '../../parts/RouteMap.tsx'
+import { StopsMap } from '../../entities/round/StopsMap.tsx'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
@@ -63,16 +63,7 @@ function OnItsOwn({ round }: { round: Round }) {
               )}
             </p>
           ) : null}
-          {round.route ? (
-            <RouteMap
-              boundary={round.paddock.boundary}
-              parts={round.paddock.strata}
-              line={round.route.line}
-              stops={round.stops}
-              label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
-              className="mt-3 max-h-[30rem] w-full"
-            />
-          ) : null}
+          <StopsMap round={round} className="mt-3 max-h-[30rem] w-full" />
         </>
       }
       right={<OwnFigures round={round} />}

@@ -4,6 +4,7 @@ import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
 import { PlanLines } from '../../../entities/plan/PlanLines.tsx'
+import { lineOf } from '../../../entities/plan/lineOf.ts'
 import { usePlanLines } from '../../../entities/plan/usePlanLines.ts'
 import { unwanted } from './unwanted.ts'
 import { monthRuns } from '../../../parts/words.ts'
@@ -86,25 +87,7 @@ export function Plan({ round, weighed }: ChapterProps) {
         </h2>
         {lines.length === 0 ? <p className="text-ink-soft">{say('Nothing is planned yet.')}</p> : null}
         <PlanLines lines={lines} onPut={put} onDrop={drop} />
-        <OwnLine
-          onAdd={(text, dueOn) =>
-            put({
-              id: crypto.randomUUID(),
-              paddockId: round.paddockId,
-              roundId: round.id,
-              plant: null,
-              text,
-              owner: '',
-              dueOn,
-              backOn: null,
-              lookFor: '',
-              doneOn: null,
-              outcome: '',
-              paddock: round.paddock.name,
-              holding: round.holding,
-            })
-          }
-        />
+        <OwnLine onAdd={(text, dueOn) => put(lineOf(round, { text, dueOn }))} />
       </section>
     </>
   )

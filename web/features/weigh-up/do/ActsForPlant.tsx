@@ -1,3 +1,4 @@
+import { lineOf } from '../../../entities/plan/lineOf.ts'
 import {
   actWords,
   bestTimeWords,
@@ -90,19 +91,7 @@ export function ActsForPlant({
     height !== '' && cm > 0 ? typedIn('height', cm) : undefined,
   )
   const takeLine = ({ backOn, ...line }: Proposed) =>
-    onPut({
-      id: crypto.randomUUID(),
-      paddockId: round.paddockId,
-      roundId: round.id,
-      plant: plant.id,
-      owner: '',
-      doneOn: null,
-      outcome: '',
-      paddock: round.paddock.name,
-      holding: round.holding,
-      ...line,
-      backOn: backOn ?? null,
-    })
+    onPut(lineOf(round, { plant: plant.id, ...line, backOn: backOn ?? null }))
   const take = (act: ActionNow) => takeLine(proposed(plant, act, act.school, today()))
   const first = proposedFirst(plant, today())
   const planned = (line: Proposed) => lines.some((l) => l.text === line.text && l.doneOn === null)

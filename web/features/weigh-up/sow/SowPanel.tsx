@@ -5,6 +5,7 @@ import { swardSays } from '@/core/assess/indicators/swardSays.ts'
 import type { SowingTime } from '@/core/flora/flora.ts'
 import { heldBackWords } from '@/text/sowingFitWords.ts'
 import { areaHa } from '@/core/geo/route.ts'
+import { lineOf } from '../../../entities/plan/lineOf.ts'
 import { usePlanLines } from '../../../entities/plan/usePlanLines.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { useGrazing } from '../../../entities/round/useGrazing.ts'
@@ -36,21 +37,13 @@ export function SowPanel({ round, weighed: { composition: made } }: ChapterProps
   }, [made, round, plants, year, kind, ph])
   const hectares = round.paddock.boundary ? areaHa(round.paddock.boundary) : undefined
   const plan = (text: string, when: readonly SowingTime[]) => {
-    put({
-      id: crypto.randomUUID(),
-      paddockId: round.paddockId,
-      roundId: round.id,
-      plant: null,
-      text,
-      owner: '',
-      dueOn: nextSowingDay(when, today(), round.paddock.region),
-      backOn: null,
-      lookFor: say('Rows, seedlings a square metre, gaps'),
-      doneOn: null,
-      outcome: '',
-      paddock: round.paddock.name,
-      holding: round.holding,
-    })
+    put(
+      lineOf(round, {
+        text,
+        dueOn: nextSowingDay(when, today(), round.paddock.region),
+        lookFor: say('Rows, seedlings a square metre, gaps'),
+      }),
+    )
     setPlanned(text)
   }
   return (

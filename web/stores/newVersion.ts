@@ -24,8 +24,10 @@ export function followVersions(registration: ServiceWorkerRegistration): void {
   setInterval(() => void registration.update().catch(() => undefined), HOUR_MS)
 }
 
-/** Let the newer version in, and open the page anew with it. */
+/** Let the newer version in, and open the page anew with it; where another page has let it in already, only that. */
 export function openNewVersion(): void {
+  const { waiting } = useNewVersion.getState()
+  if (waiting?.state !== 'installed') return location.reload()
   navigator.serviceWorker.addEventListener('controllerchange', () => location.reload(), { once: true })
-  useNewVersion.getState().waiting?.postMessage('take-over')
+  waiting.postMessage('take-over')
 }

@@ -1,6 +1,7 @@
 import { describe, expect, test } from 'vitest'
 import type { Observation } from '@/core/records/observation.ts'
-import { emptySheet, useBench, type Sheet } from '@/web/features/bench/benchStore.ts'
+import { emptySheet, useBench } from '@/web/features/bench/benchStore.ts'
+import type { Sheet } from '@/web/features/bench/sheet.ts'
 import { heardSheet, withoutLook } from '@/web/features/bench/heardSheet.ts'
 
 // What a person who talks while holding a plant would expect of the answers; common practice, no source.

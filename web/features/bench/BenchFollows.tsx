@@ -1,7 +1,7 @@
 import type { ReactNode } from 'react'
 import type { Round } from '@/core/records/round.ts'
 import { say } from '../../language/say.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 import { KeepPanel, SentPanel } from './KeepPanel.tsx'
 import { Replay } from './Replay.tsx'
 import type { useIdentification } from './useIdentification.ts'

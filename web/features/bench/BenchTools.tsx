@@ -2,7 +2,7 @@ import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import { letterWords } from '@/text/taxonNames.ts'
 import { say } from '../../language/say.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 import { ContextBar } from './ContextBar.tsx'
 
 interface Props {

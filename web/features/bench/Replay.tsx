@@ -5,7 +5,7 @@ import { answerWords, characterTitle } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import type { HistoryStep } from '../../workers/naming.worker.ts'
 import { namingWorker } from '../../workers/namingWorker.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 import { say } from '../../language/say.ts'
 
 interface Props {

@@ -1,5 +1,5 @@
 import type { Context, Observation } from '@/core/records/observation.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 
 /** A reading apart from how sure it was said: taken away once, it stays away until something else is said. */
 const readingOf = (o: Observation): string => JSON.stringify({ ...o, sureness: undefined })

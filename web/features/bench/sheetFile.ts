@@ -3,7 +3,7 @@ import { readSheet, writeSheet, type SpecimenSheet } from '@/core/formats/specim
 import type { Character, Plant } from '@/core/flora/flora.ts'
 import { CANT_TELL } from '@/core/records/observation.ts'
 import { download, fileSlug } from '../../parts/download.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 import { say } from '../../language/say.ts'
 
 const fileName = (sheet: SpecimenSheet): string => {

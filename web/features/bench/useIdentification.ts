@@ -4,7 +4,7 @@ import type { Context, Observation } from '@/core/records/observation.ts'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Stage } from '@/core/flora/flora.ts'
 import { bookEdition, namingWorker } from '../../workers/namingWorker.ts'
-import type { Sheet } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 
 interface Asked {
   context: Context

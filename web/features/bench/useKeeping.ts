@@ -6,7 +6,8 @@ import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
 import { fresh, reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
-import { useBench, type Sheet } from './benchStore.ts'
+import { useBench } from './benchStore.ts'
+import type { Sheet } from './sheet.ts'
 import { say } from '../../language/say.ts'
 
 /** What is written beside it, with what was said of it. */

@@ -3,7 +3,7 @@ import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { listed, verdictText } from '@/text/verdictText.ts'
 import { say } from '../../../language/say.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
-import type { Sheet } from '../benchStore.ts'
+import type { Sheet } from '../sheet.ts'
 import { shownCandidates } from '../readyDrawings.ts'
 import { useIdentification } from '../useIdentification.ts'
 

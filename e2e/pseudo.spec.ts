@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 import { ownServer } from './ownServer.ts'
 
 // Every text of the catalogue stands under accents: what a person reads without them was never given to it.
@@ -132,7 +133,7 @@ test('no text of any screen stands outside the catalogue', async ({ page }) => {
   ]
   const found: string[] = []
   for (const path of paths) {
-    await page.goto(path)
+    await goInside(page, path)
     for (const leak of await leaks(page, own)) found.push(`${path.replace(/[0-9a-f-]{36}/, ':id')}: ${leak}`)
   }
   expect([...new Set(found)]).toEqual([])

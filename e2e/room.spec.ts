@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 import { ownServer } from './ownServer.ts'
 
 /**
@@ -57,7 +58,7 @@ test('both halves of every screen are in use at a desk, and none is longer than 
   ]
   for (const path of paths)
     await test.step(path, async () => {
-      await page.goto(`${address}${path}`)
+      await goInside(page, `${address}${path}`)
       await expect(page.locator('.leaf:not([aria-busy])')).toBeVisible()
       for (const half of ['.leaf-left', '.leaf-right'])
         await expect.poll(() => used(page, half), { message: `${path} ${half}` }).toBeGreaterThan(USED)

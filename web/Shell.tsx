@@ -149,6 +149,7 @@ export function Shell() {
   useWords()
   useTitle()
   const content = useFocusOnArrival()
+  const { pathname, search } = useLocation()
   return (
     <>
       <a
@@ -159,7 +160,7 @@ export function Shell() {
       </a>
       <HatchDefs />
       <Head />
-      <div id="content" ref={content} tabIndex={-1} className="outline-none">
+      <div id="content" ref={content} data-at={pathname + search} tabIndex={-1} className="outline-none">
         <Outlet />
       </div>
       <ToastsLater />

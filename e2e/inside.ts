@@ -1,0 +1,40 @@
+import { expect, type Page } from '@playwright/test'
+
+/** To another screen as a touched link leads there: the app is loaded once, by the first of them. */
+export async function goInside(page: Page, address: string): Promise<void> {
+  const { pathname, search } = new URL(address, 'http://here')
+  const at = pathname + search
+  const content = page.locator('#content')
+  if (page.url() === 'about:blank') {
+    await page.goto(address)
+    await content.waitFor()
+  } else {
+    const before = await content.getAttribute('data-at')
+    await page.evaluate((to) => {
+      history.pushState({}, '', to)
+      dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+    }, at)
+    // It may lead on to another screen.
+    if (before !== at) await expect(content).not.toHaveAttribute('data-at', before!)
+  }
+  await settled(page)
+}
+
+const QUIET_MS = 120
+const MOST_MS = 5000
+
+/** Until nothing on the page changes any more. */
+const settled = (page: Page) =>
+  page.evaluate(
+    ([quiet, most]) =>
+      new Promise<void>((done) => {
+        let timer = setTimeout(done, quiet)
+        const watch = new MutationObserver(() => {
+          clearTimeout(timer)
+          timer = setTimeout(done, quiet)
+        })
+        watch.observe(document.body, { subtree: true, childList: true, characterData: true, attributes: true })
+        setTimeout(done, most)
+      }),
+    [QUIET_MS, MOST_MS],
+  )

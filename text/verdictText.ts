@@ -40,7 +40,7 @@ export function verdictText(verdict: Verdict, flora: NamedFlora): string {
     case 'empty-book':
       return say('The book is empty.')
     case 'many-left':
-      return say('Still open: {{n}} plants would have to be set aside.', { n: verdict.count })
+      return say('Still open: {{count}} plants would have to be set aside.', { count: verdict.count })
     case 'check-first':
       return say('Looks like {{inSentence}}; the check against {{other}} comes first, which it is taken for.', {
         inSentence: inSentence(named(verdict.name)),

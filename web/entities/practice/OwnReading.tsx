@@ -122,7 +122,7 @@ export function OwnReading({
           <p className="max-w-prose text-ink-soft">
             {say(
               'Only on this device, and only upwards: it never trusts an answer more than the book does. Names of {{what}} checked in flower count, and drawn parts.',
-              { what: checks.length === 1 ? say('one plant') : say('{{n}} plants', { n: checks.length }) },
+              { what: checks.length === 1 ? say('one plant') : say('{{count}} plants', { count: checks.length }) },
             )}
           </p>
         </>

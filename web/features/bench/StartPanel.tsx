@@ -58,9 +58,9 @@ export function StartPanel({ waiting, onReopen }: Props) {
                   >
                     <b>{say('Unknown {{letter}}', { letter: u.letter })}</b>
                     <span className="text-ink-soft">
-                      {say('{{place}}, {{n}} looks', {
+                      {say('{{place}}, {{count}} looks', {
                         place: u.place || say('no place given'),
-                        n: u.observations.length,
+                        count: u.observations.length,
                       })}
                     </span>
                   </button>

@@ -147,7 +147,7 @@ function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']
         </>
       ) : null}
       {harm.edgeStops > 0
-        ? say('The fence was walked at {{n}} stops. Trees, ditch bottom, pond and what lies outside were not looked at.', { n: harm.edgeStops }) // prettier-ignore
+        ? say('The fence was walked at {{count}} stops. Trees, ditch bottom, pond and what lies outside were not looked at.', { count: harm.edgeStops }) // prettier-ignore
         : say('Trees, hedge, ditch, pond edge and what lies outside the walk were not looked at.')}
       {edge.length > 0 ? ` ${edgeWords(harm.edgeStops > 0, mayStand)}` : ''}
     </p>

@@ -81,7 +81,7 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
         {
           id: 'counted',
           label: say('Counted'),
-          detail: say('{{n}} stops', { n: round.stops.filter((s) => s.doneAt).length }),
+          detail: say('{{count}} stops', { count: round.stops.filter((s) => s.doneAt).length }),
         },
         {
           id: 'weighed',

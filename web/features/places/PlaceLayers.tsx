@@ -121,8 +121,8 @@ export function PlaceLayers({ place }: { place: Pick<Paddock, 'id' | 'boundary' 
       <p className="text-sm text-ink-soft">
         {finds.length === 0
           ? say(
-              'No harmful plant was met at the stops of {{n}} rounds. What stands between them, or was not in leaf, is not excluded.',
-              { n: rounds.length },
+              'No harmful plant was met at the stops of {{count}} rounds. What stands between them, or was not in leaf, is not excluded.',
+              { count: rounds.length },
             )
           : say('Harmful plants: full in the latest year, hollow before. What was not met is not excluded.')}
       </p>

@@ -45,7 +45,7 @@ export function RoundFigures({ round }: { round: Round }) {
       {rows.length > 0 ? <ShareChart rows={rows} label={say('The commonest plants so far, and what harms')} /> : null}
       {names.length > 0 ? (
         <p className="font-semibold text-harm">
-          {say('Met: {{names}}, at {{n}} stops (ringed).', { names: names.join(', '), n: harmfulAt.size })}
+          {say('Met: {{names}}, at {{count}} stops (ringed).', { names: names.join(', '), count: harmfulAt.size })}
         </p>
       ) : null}
       <StopsMap round={round} harmfulAt={harmfulAt} className="mt-3 w-full max-w-[26rem]" />

@@ -20,7 +20,7 @@ export function WeighUpHead({ round, title = say('What was counted') }: { round:
 
 /** How far a round has come. */
 export const nodesOf = (round: Round): MidribNode[] => [
-  { id: 'planned', label: say('Planned'), detail: say('{{n}} stops', { n: round.stops.length }) },
+  { id: 'planned', label: say('Planned'), detail: say('{{count}} stops', { count: round.stops.length }) },
   {
     id: 'counted',
     label: say('Counted'),

@@ -91,7 +91,9 @@ export function WherePanel({ round, lit }: { round: Round; lit: Lit }) {
           'Between the stops the map is drawn by distance alone, fainter where no stop is near: a guess, without an error of its own.',
         )}{' '}
         {unread > 0
-          ? say('{{n}} stops (dashed) are not counted: they and the white ground say nothing of it.', { n: unread })
+          ? say('{{count}} stops (dashed) are not counted: they and the white ground say nothing of it.', {
+              count: unread,
+            })
           : say('White ground: no stop came near, so the map says nothing there.')}
       </p>
     </section>

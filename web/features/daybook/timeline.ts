@@ -1,6 +1,7 @@
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Naming, Paddock, RoundSummary } from '@/core/records/round.ts'
+import { eventWords } from '../../entities/place/eventWords.ts'
 import { shortName } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
 import { say } from '../../language/say.ts'
@@ -17,31 +18,10 @@ export interface Entry {
   to?: string
 }
 
-const eventWords: Record<PaddockEvent['kind'], string> = {
-  get sown() {
-    return say('Sown')
-  },
-  get cut() {
-    return say('Cut')
-  },
-  get grazed() {
-    return say('Grazed')
-  },
-  get fertilised() {
-    return say('Fertilised')
-  },
-  get treated() {
-    return say('Treated')
-  },
-  get other() {
-    return say('Noted')
-  },
-}
-
 function eventText({ kind, note, detail }: PaddockEvent): string {
   const what =
     detail.sown?.map((s) => `${shortName(s.plant)} ${rateWords(s.kgPerHa)}`).join(', ') ?? detail.amount ?? ''
-  return [`${eventWords[kind]}${what ? `: ${what}` : ''}`, note].filter(Boolean).join('. ')
+  return [`${kind === 'other' ? say('Noted') : eventWords[kind]}${what ? `: ${what}` : ''}`, note].filter(Boolean).join('. ')
 }
 
 export interface Kept {

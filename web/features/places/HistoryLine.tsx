@@ -6,7 +6,7 @@ import type { Round } from '@/core/records/round.ts'
 import { useWidth } from '../../ui/charts/useWidth.ts'
 import { dayWords, isoDay } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
-import { eventWords } from './eventWords.ts'
+import { eventWords } from '../../entities/place/eventWords.ts'
 
 const HEIGHT = 108
 const LINE = 58

@@ -21,7 +21,9 @@ export interface Entry {
 function eventText({ kind, note, detail }: PaddockEvent): string {
   const what =
     detail.sown?.map((s) => `${shortName(s.plant)} ${rateWords(s.kgPerHa)}`).join(', ') ?? detail.amount ?? ''
-  return [`${kind === 'other' ? say('Noted') : eventWords[kind]}${what ? `: ${what}` : ''}`, note].filter(Boolean).join('. ')
+  return [`${kind === 'other' ? say('Noted') : eventWords[kind]}${what ? `: ${what}` : ''}`, note]
+    .filter(Boolean)
+    .join('. ')
 }
 
 export interface Kept {

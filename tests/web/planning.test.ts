@@ -7,7 +7,7 @@ import { SettingsInput } from '@/server/routes/roundInput.ts'
 import { parseBody } from '@/server/http/parseBody.ts'
 import { assignKeys, keyedPlants } from '@/web/features/rounds/countKeys.ts'
 import { firstForm, settingsFor } from '@/web/features/rounds/plan/usePlan.ts'
-import { countedWords } from '@/web/parts/words.ts'
+import { countedWords } from '@/web/parts/countedWords.ts'
 
 describe('settings of a planned round', () => {
   it.each(methods)('%s: what the plan screen sends is what the server takes', (method) => {

@@ -1,6 +1,3 @@
-import type { Method } from '@/core/records/method.ts'
-import { methodWords } from '@/text/methodWords.ts'
-import { countingMethods } from '@/core/methods/index.ts'
 import type { Character, Effort } from '@/core/flora/flora.ts'
 import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
 import type { Share } from '@/core/survey/composition.ts'
@@ -146,16 +143,6 @@ export function monthRuns(months: readonly number[]): string {
       return say('{{first}} to {{last}}', { first: names[first]!, last: names[last]! })
     })
   return runs.join(', ')
-}
-
-/** What was counted, in words: points over stops, or frames. */
-export function countedWords(method: Method, made: { total: number; stops: number }): string {
-  const words = methodWords(method)
-  const info = countingMethods[method]
-  const units = `${made.stops} ${made.stops === 1 ? words.unitName : words.units}`
-  return info.entry === 'points'
-    ? say('{{total}} points over {{units}}', { total: Math.round(made.total), units })
-    : units
 }
 
 /** A share with its range, where there is one. */

@@ -4,7 +4,6 @@ import { lazy, Suspense } from 'react'
 import { Link } from 'react-router'
 import type { RouteKind } from '@/core/records/measures.ts'
 import type { Paddock, RoundSummary } from '@/core/records/round.ts'
-import { countingMethods } from '@/core/methods/index.ts'
 import { areaHa } from '@/core/geo/route.ts'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
@@ -58,7 +57,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
         <dt className="text-ink-soft">{say('Method')}</dt>
         <dd>
           {methodWords(summary.method).name}
-          {countingMethods[summary.method].entry === 'points'
+          {summary.pointsPerStop > 1
             ? say(', {{stops}} {{units}} of {{pointsPerStop}} points', {
                 stops: summary.stops,
                 units: methodWords(summary.method).units,

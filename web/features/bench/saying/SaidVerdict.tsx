@@ -37,6 +37,13 @@ export function SaidVerdict({ sheet }: { sheet: Sheet }) {
           ])}
         </p>
       ) : null}
+      {harmful.length === 0 ? (
+        <p className="text-ink-soft">
+          {say(
+            'No harmful plant of this book is above 1 in 1,000 on what was seen, whichever one answer is left out. That is not the same as none.',
+          )}
+        </p>
+      ) : null}
     </div>
   )
 }

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
 
 const roundOf = async (page: Page, title: string) => {
   const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
@@ -186,4 +187,15 @@ test('a file of work that was not sent is shown before any of it is taken in', a
   // A file that asks for anything else than what a person does here is not one.
   await open.setInputFiles(file([{ do: 'request', method: 'POST', url: '/api/accounts', body: {} }]))
   await expect(page.getByText('This is not a round file')).toBeVisible()
+})
+
+test('no screen waits for what draws a plant in the hand before one is taken up', () => {
+  const places = JSON.parse(readFileSync('dist/scripts-by-place.json', 'utf8')) as Record<
+    string,
+    { first: string[]; then: string[] }
+  >
+  expect(Object.keys(places).length).toBeGreaterThan(25)
+  for (const [place, { first, then }] of Object.entries(places))
+    for (const file of [...first, ...then])
+      expect(readFileSync(`dist${file}`, 'utf8').includes('WebGLRenderer'), `${place} with ${file}`).toBe(false)
 })

@@ -23,7 +23,7 @@ export function ownServer(port: number, env: Record<string, string> = {}) {
   }
   /** A command of the project on the same data, while the server is off: what it printed. */
   const command = (script: string, ...args: string[]) =>
-    execFileSync(process.execPath, ['--import', 'tsx', script, ...args], {
+    execFileSync(process.execPath, [`dist-server/cli/${script}.js`, ...args], {
       env: { ...process.env, DATA_DIR: dataDir },
       encoding: 'utf8',
     })

@@ -5,7 +5,7 @@ import { ownServer } from './ownServer.ts'
 const { address, command, start, end } = ownServer(4178, { ACCOUNTS: 'on' })
 let password = ''
 test.beforeAll(async () => {
-  password = command('server/cli/account.ts', 'add', 'Odile Marrow', 'advisor').trim().split(' ').at(-1)!
+  password = command('account', 'add', 'Odile Marrow', 'advisor').trim().split(' ').at(-1)!
   await start()
 })
 test.afterAll(end)

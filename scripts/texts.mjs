@@ -1,13 +1,13 @@
-// Every text that the app says, by its English: from the code, and from the lists of the book.
+// Every text that the app says, by its English: from the syntax tree of the code, and from the book.
 import { readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
 import { parse } from 'yaml'
 
-const LOOKED_UP = new Set(['say', 'word'])
+const LOOKED_UP = new Set(['say', 'word', 'told'])
 const isText = (node) => node && (ts.isStringLiteral(node) || ts.isNoSubstitutionTemplateLiteral(node))
 
-/** What is looked up in one file: `say('…')`, `word('…')`, `<Say text="…">`. */
+/** What is looked up in one file: `say('…')`, `word('…')`, `told('…')`, `<Say text="…">`. */
 function textsOfFile(path) {
   const file = ts.createSourceFile(path, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, false)
   const found = []
@@ -26,50 +26,11 @@ function textsOfFile(path) {
 }
 
 const textsOfCode = () =>
-  ['web', 'text'].flatMap((folder) =>
+  ['web', 'text', 'server'].flatMap((folder) =>
     readdirSync(folder, { recursive: true })
       .filter((f) => /\.tsx?$/.test(f))
       .flatMap((f) => textsOfFile(join(folder, f))),
   )
-
-/** Whole sentences by which the server refuses something: they are looked up where they arrive. */
-function sentencesOfTheServer() {
-  const found = []
-  const visit = (node) => {
-    if (isText(node) && /^[A-Z"].* .*\.$/.test(node.text)) found.push(node.text)
-    ts.forEachChild(node, visit)
-  }
-  for (const folder of ['server/http', 'server/access', 'server/routes', 'server/backup'])
-    for (const f of readdirSync(folder).filter((f) => f.endsWith('.ts')))
-      visit(ts.createSourceFile(f, readFileSync(join(folder, f), 'utf8'), ts.ScriptTarget.Latest, false))
-  return found
-}
-
-/** Words that stand in lists of the core and are looked up as they come. */
-const lists = [
-  // stages, regions, cycles, seasons, how often, how common
-  'seedling, vegetative, mown, rosette, bolting, flowering',
-  'annual, biennial, perennial, cool-season grass, warm-season grass',
-  'always, usually, often, sometimes, rarely, never, common, frequent, occasional, rare',
-  // uses, outlooks, grounds, parts of a paddock
-  'grazing, hay, turf, native, crest, slope, wet hollow, gateway, camp, shade, other',
-  'compacted, disturbed, dry, fertile, wet',
-  // certainty
-  'sure, likely, guess, clear',
-  // a stop
-  'leafy, stemmy, headed, ripe, cured, not, lightly, hard',
-  // what is known of the day
-  'light, killing, yes, no',
-  // animals, feed
-  'cattle, sheep, goats, horses, pigs, poultry, dogs, people, standing, wilted, silage, protein, energy',
-  'late winter, spring, early summer, late summer, autumn',
-  // runners of subterranean clover
-  'red, hairy; red, smooth; green, hairy; green, smooth; combination, hairy; combination, smooth',
-  // close looks at a drawing
-  'leaf, leaflet, leaflet tip, leaflet edge, leaflet veins, stipules, mark, stem, cut stem, split stem, from above, leaf face',
-  'bud, buds, bark, twig, split twig, winter, leaf stalk',
-  'edge, veins, joint, root, claw edge, cut shoot, collar, base, upper face, under side, sheath, blade, midrib, crease, tip, smell',
-].flatMap((l) => l.split(l.includes(';') ? '; ' : /, (?!000)/))
 
 const yaml = (file) => parse(readFileSync(join('flora', file), 'utf8'))
 
@@ -102,14 +63,12 @@ function textsOfTheBook() {
   const plants = readdirSync('flora/plants')
     .map((f) => yaml(`plants/${f}`))
     .flatMap(textsOfPlant)
-  return [...lists, ...characters, ...groups, ...neighbours, ...hazards, ...plants]
+  return [...characters, ...groups, ...neighbours, ...hazards, ...plants]
 }
 
 /** All of them once, in the order of the alphabet. */
 export const allTexts = () =>
-  [...new Set([...textsOfCode(), ...sentencesOfTheServer(), ...textsOfTheBook()])]
-    .filter(Boolean)
-    .sort((a, b) => (a < b ? -1 : 1))
+  [...new Set([...textsOfCode(), ...textsOfTheBook()])].filter(Boolean).sort((a, b) => (a < b ? -1 : 1))
 
 const CATALOGUES = 'web/language/texts'
 

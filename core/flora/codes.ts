@@ -4,6 +4,14 @@
 export const stages = ['seedling', 'vegetative', 'mown', 'rosette', 'bolting', 'flowering'] as const
 export type Stage = (typeof stages)[number]
 
+/** Who can be harmed: each by a word that rules read, so that a slip of the pen in a file is refused and not passed over. */
+export const atRisk = ['cattle', 'sheep', 'goats', 'horses', 'pigs', 'poultry', 'dogs', 'people'] as const
+export type AtRisk = (typeof atRisk)[number]
+
+/** Ground where a plant is mostly met. */
+export const grounds = ['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'] as const
+export type Ground = (typeof grounds)[number]
+
 /** What harms: a toxin, a way of harming, or a disease whose cause is not known. */
 export const harmKinds = [
   'abortion',

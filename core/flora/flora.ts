@@ -1,9 +1,9 @@
 /** The shapes of the plant knowledge, as the files in `flora/` give it and the whole of `core/` reads it. */
-import type { Edge, Indication, Stage, Trait } from './codes.ts'
+import type { Edge, Ground, Indication, Stage, Trait } from './codes.ts'
 import type { ControlAct, Exposure, HarmNote, Hazard } from './harm.ts'
 import type { EatenWord, Feed, Grazer, Regrowth, Turf } from './use.ts'
 
-export { stages, type Stage } from './codes.ts'
+export { stages, type AtRisk, type Ground, type Stage } from './codes.ts'
 export * from './harm.ts'
 export * from './use.ts'
 
@@ -137,7 +137,7 @@ export interface Plant {
   regions: Partial<Record<Region, AbundanceWord>>
   /** Months of growth, 1 to 12, northern temperate; `seasons.ts` turns them for the south. */
   months: number[]
-  ground: string[]
+  ground: Ground[]
   /** What much of it says of the ground. */
   indicates?: Indication[]
   /** Where it stands when it is of the edge of a field rather than of its sward. */

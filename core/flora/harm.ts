@@ -1,8 +1,18 @@
 /** How plants harm, what carries a danger, and what is done about them, as the files in `flora/` give it. */
-import type { Acuteness, BestTime, DosePart, DoseState, DoseTime, HarmKind, ProtectiveItem, Stage } from './codes.ts'
+import type {
+  Acuteness,
+  AtRisk,
+  BestTime,
+  DosePart,
+  DoseState,
+  DoseTime,
+  HarmKind,
+  ProtectiveItem,
+  Stage,
+} from './codes.ts'
 
 export interface HarmNote {
-  who: string[]
+  who: AtRisk[]
   kind: HarmKind
   /** Further kinds of the same note. */
   also?: HarmKind[]
@@ -32,7 +42,7 @@ export type FormWord = (typeof formWords)[number]
 
 /** A dose that harmed, as somebody reported it: never a threshold below which nothing happens. */
 export interface ReportedDose {
-  animal: string
+  animal: AtRisk
   part: DosePart
   state?: DoseState
   taken?: DoseTime
@@ -81,7 +91,7 @@ export interface ControlAct {
 export interface Hazard {
   id: string
   name: string
-  who: string[]
+  who: AtRisk[]
   /** Plants that can carry it. */
   plants: string[]
   /** What an eye can see of it. */

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { randomUUID } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { badRequest, HttpError } from '../http/httpError.ts'
@@ -37,7 +38,7 @@ export async function addAccount(
   { name, role, password }: { name: string; role: AccountRole; password: string },
 ): Promise<Account> {
   const called = name.trim()
-  if (called === '' || called.length > 100) throw badRequest('A name of 1 to 100 characters is needed.', 'name')
+  if (called === '' || called.length > 100) throw badRequest(told('A name of 1 to 100 characters is needed.'), 'name')
   checkPassword(password, called)
   const { rows } = await db.query<Account>(
     `insert into account (id, name, name_key, role, password) values ($1, $2, $3, $4, $5)
@@ -91,7 +92,10 @@ export async function changeAccount(
     )
     const stays = to.role === 'advisor' && !to.closed
     if (!lastToo && !stays && advisors.every((a) => a.id === id) && advisors.length > 0)
-      throw badRequest('This is the last advisor: nobody could let others in any more.', to.closed ? 'closed' : 'role')
+      throw badRequest(
+        told('This is the last advisor: nobody could let others in any more.'),
+        to.closed ? 'closed' : 'role',
+      )
     const { rows } = await tx.query<Account>(
       `update account set role = $2, closed_at = case when $3 then coalesce(closed_at, now()) end
        where id = $1 returning ${COLUMNS}`,

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import type { Request, RequestHandler } from 'express'
 import type { Sql } from '../db/db.ts'
 import { HttpError } from '../http/httpError.ts'
@@ -38,14 +39,14 @@ export const askerOf =
 export const guard: RequestHandler = (req, res, next) => {
   const { role } = res.locals.asker as Asker
   if (may(role, req)) return next()
-  if (role === 'nobody') return next(new HttpError(401, 'sign-in', 'Sign in first: nobody is signed in here, or the link has expired.')) // prettier-ignore
+  if (role === 'nobody') return next(new HttpError(401, 'sign-in', told('Sign in first: nobody is signed in here, or the link has expired.'))) // prettier-ignore
   next(
     new HttpError(
       403,
       'not-yours',
       role === 'link'
-        ? 'This link opens the pages of one round only.'
-        : 'A trainee names, counts and practises; places, plans and copies are changed by an advisor.',
+        ? told('This link opens the pages of one round only.')
+        : told('A trainee names, counts and practises; places, plans and copies are changed by an advisor.'),
     ),
   )
 }

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import type { RequestHandler } from 'express'
 import { randomUUID } from 'node:crypto'
 import type { Sql } from '../db/db.ts'
@@ -34,7 +35,9 @@ const ONCE_AN_HOUR = `insert into audit (id, who, role, method, path, status) se
   where not exists (select 1 from audit where role = $3 and status = $6 and at > now() - interval '1 hour' and path <> '/sign-in')`
 
 /** A change without its line is not answered as done: whoever sent it sends it again, which changes nothing more and writes the line. */
-const noLine = { error: { code: 'no-line', message: 'What was done could not be written down. It is sent again.' } }
+const noLine = {
+  error: { code: 'no-line', message: told('What was done could not be written down. It is sent again.') },
+}
 
 /** Every change that was answered has its line: the line is written before the answer goes out. */
 export function audited(db: Sql, log: (error: unknown) => void): RequestHandler {

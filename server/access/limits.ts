@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import type { Request, RequestHandler } from 'express'
 import { ipKeyGenerator, rateLimit, type Options } from 'express-rate-limit'
 import type { Sql } from '../db/db.ts'
@@ -40,10 +41,10 @@ export const limitAll = (db: Sql): RequestHandler =>
         return accountId ?? link?.id ?? address(req)
       },
     },
-    'That was asked too often; what you typed is kept.',
+    told('That was asked too often; what you typed is kept.'),
   )
 
-const TRY_LATER = 'Too many tries to sign in. Wait, or ask an advisor for a new password.'
+const TRY_LATER = told('Too many tries to sign in. Wait, or ask an advisor for a new password.')
 
 /** How often somebody may try a password: for one name from one address, and for all names from it. */
 export const limitSignIn = (db: Sql): RequestHandler[] => [

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { hash, verify, type Options } from '@node-rs/argon2'
 import { badRequest } from '../http/httpError.ts'
 
@@ -14,9 +15,9 @@ export function checkPassword(password: string, name: string): void {
   if ([...typed].length < SHORTEST)
     throw badRequest(`A password has at least ${SHORTEST} characters: three or four words are easy to keep in mind.`, 'password') // prettier-ignore
   if (typed.length > LONGEST) throw badRequest(`A password has at most ${LONGEST} characters.`, 'password')
-  if (new Set(typed).size < 5) throw badRequest('That password repeats too few characters.', 'password')
+  if (new Set(typed).size < 5) throw badRequest(told('That password repeats too few characters.'), 'password')
   if (nameKey(typed).includes(nameKey(name)) && nameKey(name).length > 3)
-    throw badRequest('A password must not hold the name.', 'password')
+    throw badRequest(told('A password must not hold the name.'), 'password')
 }
 
 /** 64 MiB and three passes, above the least that OWASP asks for (2023); argon2id is what the package takes by itself. */

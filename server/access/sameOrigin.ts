@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import type { RequestHandler } from 'express'
 import { HttpError } from '../http/httpError.ts'
 
@@ -12,7 +13,11 @@ export const sameOrigin: RequestHandler = (req, _res, next) => {
   const site = req.get('sec-fetch-site')
   const origin = req.get('origin')
   const elsewhere = (site !== undefined && site !== 'same-origin') || (origin !== undefined && !isHere(origin, req.host)) // prettier-ignore
-  next(elsewhere ? new HttpError(403, 'elsewhere', 'This was sent by another site, so it was not taken.') : undefined)
+  next(
+    elsewhere
+      ? new HttpError(403, 'elsewhere', told('This was sent by another site, so it was not taken.'))
+      : undefined,
+  )
 }
 
 function isHere(origin: string, host: string | undefined): boolean {
@@ -32,6 +37,6 @@ export const ownNameOnly: RequestHandler = (req, _res, next) => {
   next(
     host === undefined || LOOPBACK.test(host)
       ? undefined
-      : new HttpError(403, 'elsewhere', 'Without accounts the server answers only as 127.0.0.1 or localhost.'),
+      : new HttpError(403, 'elsewhere', told('Without accounts the server answers only as 127.0.0.1 or localhost.')),
   )
 }

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import {
   closeSync,
   createWriteStream,
@@ -54,7 +55,7 @@ const ROOM_LEFT = 64 * 1024 * 1024
 function checkRoom(folder: string, bytes: number): void {
   const { bavail, bsize } = statfsSync(folder)
   if (bavail * bsize < bytes + ROOM_LEFT)
-    throw new Error('There is no room on the disk for a copy; nothing older was taken away.')
+    throw new Error(told('There is no room on the disk for a copy; nothing older was taken away.'))
 }
 
 /** What a copy is likely to need: the largest so far, and a third more. */

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { createHash } from 'node:crypto'
 import { createInterface } from 'node:readline'
 import { Readable } from 'node:stream'
@@ -18,7 +19,7 @@ function readManifest(text: string): Manifest {
   try {
     value = JSON.parse(text)
   } catch {
-    throw new BadBackup('The list of what is in this copy cannot be read: the file is damaged.')
+    throw new BadBackup(told('The list of what is in this copy cannot be read: the file is damaged.'))
   }
   if (
     !isObject(value) ||
@@ -27,7 +28,7 @@ function readManifest(text: string): Manifest {
     !(Array.isArray(value.migrations) && value.migrations.every((m) => typeof m === 'string')) ||
     !(value.photos === undefined || (Array.isArray(value.photos) && value.photos.every(isPhoto)))
   )
-    throw new BadBackup('This zip is not a copy made by Fold Sprig.')
+    throw new BadBackup(told('This zip is not a copy made by Fold Sprig.'))
   if (value.version !== 1 && value.version !== 2)
     throw new BadBackup(`This copy is of version ${String(value.version)}; this server reads versions 1 and 2.`)
   return value as unknown as Manifest
@@ -78,10 +79,10 @@ export class Backup {
   static async open(source: string | Buffer, most: number): Promise<Backup> {
     const zip = await openZip(source).catch(() => undefined)
     const entries = zip && (await entriesOf(zip).catch(() => undefined))
-    if (!zip || !entries) throw new BadBackup('This file is not a zip, or only a part of one.')
+    if (!zip || !entries) throw new BadBackup(told('This file is not a zip, or only a part of one.'))
     try {
       const listed = entries.get('manifest.json')
-      if (!listed) throw new BadBackup('This zip is not a copy made by Fold Sprig.')
+      if (!listed) throw new BadBackup(told('This zip is not a copy made by Fold Sprig.'))
       const pieces: Buffer[] = []
       for await (const piece of limited(await streamOf(zip, listed), Math.min(most, MOST_LISTED))) pieces.push(piece)
       return new Backup(zip, entries, readManifest(Buffer.concat(pieces).toString('utf8')))
@@ -119,7 +120,7 @@ async function* limited(stream: Readable, most: number): AsyncGenerator<Buffer> 
   let bytes = 0
   for await (const piece of stream as AsyncIterable<Buffer>) {
     bytes += piece.length
-    if (bytes > most) throw new BadBackup('This copy unpacks to more than can be read here.')
+    if (bytes > most) throw new BadBackup(told('This copy unpacks to more than can be read here.'))
     yield piece
   }
 }
@@ -165,7 +166,7 @@ export async function readBackup(source: string | Buffer, most = MOST_UNPACKED):
     }
     for (const { id, sha256 } of manifest.photos ?? []) {
       const there = await sumOf(backup, `photos/${id}`, Math.min(left, MOST_PHOTO))
-      if (there?.sum !== sha256) throw new BadBackup('A picture of this copy is missing or damaged.')
+      if (there?.sum !== sha256) throw new BadBackup(told('A picture of this copy is missing or damaged.'))
       left -= there.bytes
     }
     return backup

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { createHash, randomBytes } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { migrate } from '../db/migrate.ts'
@@ -54,7 +55,7 @@ async function fillPhotos(tx: Sql, backup: Backup): Promise<LineSum> {
        returning encode(sha256(bytes), 'hex') as sum`,
       [line, await backup.photo(id)],
     )
-    if (rows[0]!.sum !== sums.get(id)) throw new BadBackup('A picture came out differently from the copy. Nothing was put in.') // prettier-ignore
+    if (rows[0]!.sum !== sums.get(id)) throw new BadBackup(told('A picture came out differently from the copy. Nothing was put in.')) // prettier-ignore
   }
   return sum
 }
@@ -71,7 +72,7 @@ export async function restoreBackup(db: Db, backup: Backup): Promise<Record<stri
   await migrate(db, manifest.migrations.at(-1))
   const { rows: held } = await db.query<{ n: number }>('select count(*) as n from holding')
   if (held[0]!.n > 0)
-    throw new BadBackup('There is something in this database already. A copy is only put into an empty one.')
+    throw new BadBackup(told('There is something in this database already. A copy is only put into an empty one.'))
   const counts: Record<string, number> = {}
   await db.transaction(async (tx) => {
     await tx.script("set local timezone = 'UTC'")

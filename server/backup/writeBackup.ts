@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { createHash, type Hash } from 'node:crypto'
 import { rmSync } from 'node:fs'
 import { open, type FileHandle } from 'node:fs/promises'
@@ -95,7 +96,7 @@ async function spoolStops(db: Db, rounds: Set<string>, stops: Spool, hits: Spool
 /** Pictures do not change: each is read when its turn has come. One that was taken away meanwhile ends the copy; the next one is without it. */
 async function photoBytes(db: Db, id: string): Promise<Buffer> {
   const photo = await readPhoto(db, id)
-  if (!photo) throw new Error('A picture was taken away while the copy was made.')
+  if (!photo) throw new Error(told('A picture was taken away while the copy was made.'))
   return photo.bytes
 }
 

@@ -1,4 +1,5 @@
-import { doseParts, harmKinds, protectiveItems, type DosePart, type DoseState, type HarmKind, type ProtectiveItem } from '@/core/flora/codes.ts' // prettier-ignore
+import { atRisk, doseParts, harmKinds, protectiveItems, type DosePart, type DoseState, type HarmKind, type ProtectiveItem } from '@/core/flora/codes.ts' // prettier-ignore
+import { grazers } from '@/core/flora/use.ts'
 
 /** Kinds of harm as plant files wrote them before they were codes. */
 const earlierKinds: Record<string, HarmKind[]> = {
@@ -59,7 +60,17 @@ type Loose = Record<string, unknown>
 const isObject = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x)
 const listOf = (x: unknown): Loose[] => (Array.isArray(x) ? x.filter(isObject) : [])
 
+/** An animal that is no code was kept as it was typed: its harm is told of all stock, and the word stands in the note. */
+function whoNow(h: Loose): void {
+  if (!Array.isArray(h.who)) return
+  const known = h.who.filter((w) => (atRisk as readonly unknown[]).includes(w))
+  if (known.length === h.who.length) return
+  const others = h.who.filter((w) => !known.includes(w)).join(', ')
+  Object.assign(h, { who: [...new Set([...known, ...grazers])], note: `${others}: ${String(h.note)}` })
+}
+
 function harmNow(h: Loose, keepAll: boolean): void {
+  if (keepAll) whoNow(h)
   if (typeof h.kind !== 'string' || (harmKinds as readonly string[]).includes(h.kind)) return
   const [kind, ...also] = earlierKinds[h.kind] ?? []
   if (kind) Object.assign(h, { kind, ...(also.length > 0 ? { also } : {}) })
@@ -90,6 +101,18 @@ function doseNow(d: Loose, keepAll: boolean): void {
   Object.assign(d, { part: part ?? 'not-said', ...(state ? { state } : {}), ...(taken ? { taken } : {}) })
 }
 
+/** A dose for an animal that is no code is told with the signs, since no animal of the list may be reckoned by it. */
+function dosesOfOthers(exposure: Loose): void {
+  const doses = listOf(exposure.doses)
+  const others = doses.filter((d) => typeof d.animal === 'string' && !(atRisk as readonly string[]).includes(d.animal))
+  if (others.length === 0) return
+  const told = others.map((d) => `${String(d.animal)}: ${[d.percent].flat().join(' to ')} %`).join(', ')
+  Object.assign(exposure, {
+    doses: doses.filter((d) => !others.includes(d)),
+    signs: `${String(exposure.signs)} (${told})`,
+  })
+}
+
 /**
  * A plant file written before kinds of harm, protective clothing and doses were codes, as it is written now.
  *
@@ -100,5 +123,6 @@ export function asWrittenNow(raw: object, keepAll: boolean): void {
   const file = raw as Loose
   for (const h of listOf(file.harm)) harmNow(h, keepAll)
   for (const c of listOf(file.control)) wearNow(c, keepAll)
+  if (isObject(file.exposure) && keepAll) dosesOfOthers(file.exposure)
   if (isObject(file.exposure)) for (const d of listOf(file.exposure.doses)) doseNow(d, keepAll)
 }

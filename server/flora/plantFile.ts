@@ -17,6 +17,10 @@ import {
   ValidateNested,
 } from 'class-validator'
 import {
+  atRisk,
+  grounds,
+  type AtRisk,
+  type Ground,
   doseParts,
   doseStates,
   doseTimes,
@@ -72,7 +76,7 @@ class HarmFormsFile implements Partial<Record<Exclude<FeedForm, 'standing'>, For
 }
 
 class HarmFile {
-  @IsArray() @ArrayMinSize(1) @IsString({ each: true }) who!: string[]
+  @IsArray() @ArrayMinSize(1) @IsIn(atRisk, { each: true }) who!: AtRisk[]
   @IsIn(harmKinds) kind!: HarmKind
   @IsOptional() @IsArray() @IsIn(harmKinds, { each: true }) also?: HarmKind[]
   @IsOptional() @IsObject() @ValidateNested() @Type(() => HarmFormsFile) forms?: HarmFormsFile
@@ -91,7 +95,7 @@ class FormsFile implements Record<FeedForm, FormWord> {
 }
 
 class DoseFile {
-  @IsString() @IsNotEmpty() animal!: string
+  @IsIn(atRisk) animal!: AtRisk
   @IsIn(doseParts) part!: DosePart
   @IsOptional() @IsIn(doseStates) state?: DoseState
   @IsOptional() @IsIn(doseTimes) taken?: DoseTime
@@ -156,8 +160,8 @@ export class PlantFile {
   @Max(12, { each: true })
   months!: number[]
   @IsArray()
-  @IsIn(['wet', 'dry', 'shade', 'compacted', 'fertile', 'disturbed'], { each: true })
-  ground!: string[]
+  @IsIn(grounds, { each: true })
+  ground!: Ground[]
   @IsOptional() @IsArray() @IsIn(indications, { each: true }) indicates?: Indication[]
   @IsOptional() @IsArray() @IsIn(edges, { each: true }) edge?: Edge[]
   @IsOptional() @IsArray() @IsIn(traits, { each: true }) traits?: Trait[]

@@ -1,12 +1,13 @@
 import 'reflect-metadata'
-import { ArrayMinSize, IsArray, IsNotEmpty, IsObject, IsOptional, IsString } from 'class-validator'
+import { ArrayMinSize, IsArray, IsIn, IsNotEmpty, IsObject, IsOptional, IsString } from 'class-validator'
+import { atRisk, type AtRisk } from '@/core/flora/codes.ts'
 import type { Hazard, Plant } from '@/core/flora/flora.ts'
 import type { FloraProblem } from './problem.ts'
 import { readEntries } from './readEntries.ts'
 
 class HazardEntry {
   @IsString() @IsNotEmpty() name!: string
-  @IsArray() @ArrayMinSize(1) @IsString({ each: true }) who!: string[]
+  @IsArray() @ArrayMinSize(1) @IsIn(atRisk, { each: true }) who!: AtRisk[]
   @IsArray() @IsString({ each: true }) plants!: string[]
   @IsOptional() @IsObject() amounts?: Record<string, [number, number]>
   @IsOptional() @IsArray() @IsString({ each: true }) lowers?: string[]

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import type { ErrorRequestHandler, Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { DatabaseStopped } from '../db/connection.ts'
@@ -13,36 +14,36 @@ interface Known {
 
 /** Breaches of the database's own rules are the asker's doing: a missing parent, a value out of range, a bad text. */
 const sqlStates: Record<string, Known> = {
-  '23503': { status: 400, code: 'invalid', message: 'It belongs to something that is not there.' },
-  '23514': { status: 400, code: 'invalid', message: 'A value is out of its range.' },
+  '23503': { status: 400, code: 'invalid', message: told('It belongs to something that is not there.') },
+  '23514': { status: 400, code: 'invalid', message: told('A value is out of its range.') },
   '23505': {
     status: 409,
     code: 'conflict',
-    message: 'Something else already has this id or place in the order.',
+    message: told('Something else already has this id or place in the order.'),
   },
   '53100': {
     status: 507,
     code: 'disk-full',
-    message: 'The disk of the server is full: what you sent was not saved there. Keep it until there is room.',
+    message: told('The disk of the server is full: what you sent was not saved there. Keep it until there is room.'),
   },
-  '22P02': { status: 400, code: 'invalid', message: 'A value is not in the form expected.' },
-  '22008': { status: 400, code: 'invalid', message: 'A date is out of range.' },
-  '22P05': { status: 400, code: 'invalid', message: 'A text holds a character that cannot be stored.' },
-  '22021': { status: 400, code: 'invalid', message: 'A text holds a character that cannot be stored.' },
+  '22P02': { status: 400, code: 'invalid', message: told('A value is not in the form expected.') },
+  '22008': { status: 400, code: 'invalid', message: told('A date is out of range.') },
+  '22P05': { status: 400, code: 'invalid', message: told('A text holds a character that cannot be stored.') },
+  '22021': { status: 400, code: 'invalid', message: told('A text holds a character that cannot be stored.') },
 }
 
 function known(error: unknown): Known | undefined {
   if (error instanceof HttpError) return error
   const e = error as { type?: string; status?: number; code?: string }
-  if (e.type === 'entity.parse.failed') return { status: 400, code: 'invalid', message: 'The body is not JSON.' }
-  if (e.type === 'entity.too.large') return { status: 413, code: 'too-large', message: 'The body is too large.' }
+  if (e.type === 'entity.parse.failed') return { status: 400, code: 'invalid', message: told('The body is not JSON.') }
+  if (e.type === 'entity.too.large') return { status: 413, code: 'too-large', message: told('The body is too large.') }
   if (typeof e.status === 'number' && e.status >= 400 && e.status < 500)
-    return { status: e.status, code: 'invalid', message: 'The request could not be read.' }
+    return { status: e.status, code: 'invalid', message: told('The request could not be read.') }
   if (error instanceof DatabaseStopped)
     return {
       status: 503,
       code: 'database-stopped',
-      message: 'The database of the server has stopped and is opened again. What you sent was not saved there.',
+      message: told('The database of the server has stopped and is opened again. What you sent was not saved there.'),
     }
   return e.code ? sqlStates[e.code] : undefined
 }
@@ -72,8 +73,8 @@ export function answerErrors(log: Log): ErrorRequestHandler {
       status: 500,
       code: 'internal',
       message: READS.has(req.method)
-        ? 'Something went wrong here, so this could not be read.'
-        : 'Something went wrong here. What you sent was not saved.',
+        ? told('Something went wrong here, so this could not be read.')
+        : told('Something went wrong here. What you sent was not saved.'),
     }
     const theirs = error instanceof ConflictError ? { theirs: error.theirs } : {}
     res.status(status).json({

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { isUUID } from 'class-validator'
 import { badRequest } from './httpError.ts'
 
@@ -7,6 +8,6 @@ import { badRequest } from './httpError.ts'
  * @throws HttpError 400 where it is none
  */
 export function idOf(value: string, field: string): string {
-  if (!isUUID(value)) throw badRequest('An id has to be a UUID.', field)
+  if (!isUUID(value)) throw badRequest(told('An id has to be a UUID.'), field)
   return value
 }

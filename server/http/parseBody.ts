@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { getMetadataStorage, validateSync, type ValidationError } from 'class-validator'
@@ -42,24 +43,25 @@ export interface Most {
 const MOST: Most = { objects: 4000, values: 30_000 }
 
 const tooMuch = (field: string) =>
-  badRequest('The body holds more than anything that is kept here.', field.slice(0, 60))
+  badRequest(told('The body holds more than anything that is kept here.'), field.slice(0, 60))
 
 /** @throws HttpError 400 what no rule of a class sees: depth, texts that cannot be stored, names that belong to every object, more than is ever sent */
 export function checkPlain(value: unknown, field = '', depth = 0, left: Most = { ...MOST }): void {
   if (--left.values < 0) throw tooMuch(field)
   if (typeof value === 'string') {
-    if (!isStorable(value)) throw badRequest('A text holds a character that cannot be stored.', field)
+    if (!isStorable(value)) throw badRequest(told('A text holds a character that cannot be stored.'), field)
     return
   }
   if (typeof value !== 'object' || value === null) return
-  if (depth === DEEPEST) throw badRequest('The body is nested too deeply.', field.slice(0, 60))
+  if (depth === DEEPEST) throw badRequest(told('The body is nested too deeply.'), field.slice(0, 60))
   const isList = Array.isArray(value)
   if (!isList && --left.objects < 0) throw tooMuch(field)
   const names = Object.keys(value)
   if (!isList && names.length > MOST_NAMES) throw tooMuch(field)
   for (const key of names) {
     const at = isList ? `${field}[${key}]` : field ? `${field}.${key}` : key
-    if (NO_KEYS.has(key) || !isStorable(key)) throw badRequest('A name in the body cannot be stored.', at.slice(0, 60))
+    if (NO_KEYS.has(key) || !isStorable(key))
+      throw badRequest(told('A name in the body cannot be stored.'), at.slice(0, 60))
     checkPlain((value as Record<string, unknown>)[key], at, depth + 1, left)
   }
 }
@@ -72,7 +74,7 @@ export function checkPlain(value: unknown, field = '', depth = 0, left: Most = {
  */
 export function parseBody<T extends object>(kind: new () => T, body: unknown, most: Most = MOST): T {
   if (typeof body !== 'object' || body === null || Array.isArray(body))
-    throw badRequest('The body must be a JSON object.')
+    throw badRequest(told('The body must be a JSON object.'))
   checkPlain(body, '', 0, { ...most })
   const input = plainToInstance(kind, body)
   const problem = firstProblem(

@@ -1,4 +1,5 @@
 import type { Plain } from '@/core/records/merge.ts'
+import { told } from '@/text/say.ts'
 import type { Written } from '../db/standing.ts'
 import { badRequest, ConflictError } from './httpError.ts'
 import { checkPlain } from './parseBody.ts'
@@ -19,7 +20,7 @@ export function seenIn(sent: unknown): SentBody {
   if (typeof sent !== 'object' || sent === null || !('seen' in sent)) return { body: sent, seen: undefined }
   const { seen, ...body } = sent
   if (!Array.isArray(seen) || seen.length > MOST_SEEN || !seen.every(isPlain))
-    throw badRequest('What was seen of a record is a list of records.', 'seen')
+    throw badRequest(told('What was seen of a record is a list of records.'), 'seen')
   checkPlain(seen, 'seen')
   return { body, seen: seen as (Plain | null)[] }
 }
@@ -31,6 +32,6 @@ export function seenIn(sent: unknown): SentBody {
  */
 export function standing<T>(written: Written<T>): T | null {
   if ('stands' in written) return written.stands
-  if (written.theirs === null) throw new ConflictError('This was taken out on another device.', null)
-  throw new ConflictError('This was changed on another device too.', written.theirs)
+  if (written.theirs === null) throw new ConflictError(told('This was taken out on another device.'), null)
+  throw new ConflictError(told('This was changed on another device too.'), written.theirs)
 }

@@ -7,6 +7,7 @@ import { limitSignIn } from '../access/limits.ts'
 import { addLink, dropLink, listLinks, noteOpened } from '../access/links.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
+import { told } from '@/text/say.ts'
 import type { Db } from '../db/db.ts'
 import { getSignedPage, listSignatures } from '../db/signedPages.ts'
 import { listKept } from '../db/kept.ts'
@@ -42,7 +43,7 @@ function signing(db: Db): Router {
     .post('/sign-in', ...limitSignIn(db), async (req, res) => {
       const { name, password } = parseBody(SignInInput, req.body)
       const account = await accountFor(db, name, password)
-      if (!account) throw new HttpError(401, 'sign-in', 'There is no account with this name and password.')
+      if (!account) throw new HttpError(401, 'sign-in', told('There is no account with this name and password.'))
       await beginSession(req, account)
       res.locals.asker = { who: account.name, role: account.role, accountId: account.id } satisfies Asker
       res.json({ accounts: true, account: { name: account.name, role: account.role } })
@@ -54,7 +55,7 @@ function signing(db: Db): Router {
     .put('/me/password', ...limitSignIn(db), async (req, res) => {
       const { now, password } = parseBody(OwnPasswordInput, req.body)
       const account = await accountFor(db, askerIn(res).who, now)
-      if (!account) throw badRequest('That is not your password of today.', 'now')
+      if (!account) throw badRequest(told('That is not your password of today.'), 'now')
       await setPassword(db, account, password)
       await beginSession(req, account)
       res.json({ id: account.id })
@@ -87,7 +88,7 @@ function accounts(db: Db): Router {
     .get('/audit', async (req, res) => {
       const { before } = req.query
       if (before !== undefined && !isISO8601(before, { strict: true }))
-        throw badRequest('A moment is needed.', 'before')
+        throw badRequest(told('A moment is needed.'), 'before')
       res.json(await listAudit(db, before as string | undefined))
     })
 }
@@ -106,12 +107,12 @@ function links(db: Db): Router {
   return Router()
     .get('/links', async (req, res) => {
       const { round } = req.query
-      if (!isUUID(round)) throw badRequest('Say which round the links are of.', 'round')
+      if (!isUUID(round)) throw badRequest(told('Say which round the links are of.'), 'round')
       res.json(await listLinks(db, round as string))
     })
     .post('/links', async (req, res) => {
       const input = parseBody(LinkInput, req.body)
-      if (!(await getRound(db, input.roundId))) throw badRequest('There is no such round.', 'roundId')
+      if (!(await getRound(db, input.roundId))) throw badRequest(told('There is no such round.'), 'roundId')
       res.status(201).json(await addLink(db, { ...input, madeBy: askerIn(res).who }))
     })
     .delete('/links/:id', async (req, res) => {
@@ -120,7 +121,7 @@ function links(db: Db): Router {
     })
     .get('/shared', async (_req, res) => {
       const { link } = askerIn(res)
-      if (!link) throw badRequest('This is read with a link that an advisor has made.')
+      if (!link) throw badRequest(told('This is read with a link that an advisor has made.'))
       const round = (await getRound(db, link.roundId))!
       const [plan, kept] = await Promise.all([listPlan(db, round.paddockId), listKept(db)])
       await noteOpened(db, link.id)

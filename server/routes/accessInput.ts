@@ -1,12 +1,13 @@
+import { told } from '@/text/say.ts'
 import { IsBoolean, IsIn, IsInt, IsString, IsUUID, Max, MaxLength, Min, MinLength } from 'class-validator'
 import { accountRoles, type AccountRole } from '../access/accounts.ts'
 import { LONGEST } from '../access/passwords.ts'
 
-const ROLES = 'An account is an advisor\'s or a trainee\'s.' // prettier-ignore
+const ROLES = told('An account is an advisor\'s or a trainee\'s.') // prettier-ignore
 
 export class SignInInput {
-  @IsString() @MinLength(1, { message: 'Type your name.' }) @MaxLength(100) name!: string
-  @IsString() @MinLength(1, { message: 'Type your password.' }) @MaxLength(LONGEST * 2) password!: string
+  @IsString() @MinLength(1, { message: told('Type your name.') }) @MaxLength(100) name!: string
+  @IsString() @MinLength(1, { message: told('Type your password.') }) @MaxLength(LONGEST * 2) password!: string
 }
 
 export class NewAccountInput {
@@ -31,8 +32,8 @@ export class OwnPasswordInput extends PasswordInput {
 export class LinkInput {
   @IsUUID() id!: string
   @IsUUID() roundId!: string
-  @IsInt({ message: 'A link opens for a whole number of days.' })
-  @Min(1, { message: 'A link opens for at least a day.' })
-  @Max(365, { message: 'A link opens for at most a year.' })
+  @IsInt({ message: told('A link opens for a whole number of days.') })
+  @Min(1, { message: told('A link opens for at least a day.') })
+  @Max(365, { message: told('A link opens for at most a year.') })
   days!: number
 }

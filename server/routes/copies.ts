@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import { Router } from 'express'
 import { createWriteStream, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'
@@ -18,7 +19,7 @@ const atMost = (most: number): Transform => {
   return new Transform({
     transform(piece: Buffer, _encoding, done) {
       bytes += piece.length
-      done(bytes > most ? new HttpError(413, 'too-large', 'The body is too large.') : null, piece)
+      done(bytes > most ? new HttpError(413, 'too-large', told('The body is too large.')) : null, piece)
     },
   })
 }
@@ -45,7 +46,7 @@ export function copyRoutes(db: Db, folder: string | undefined, state?: CopyState
       const path = join(scratchFolder(), 'copy.zip')
       try {
         await pipeline(req, atMost(MOST_BYTES), createWriteStream(path))
-        if (statSync(path).size === 0) throw badRequest('Send the file of a copy.')
+        if (statSync(path).size === 0) throw badRequest(told('Send the file of a copy.'))
         const backup = await readBackup(path)
         backup.close()
         const { madeAt, tables } = backup.manifest

@@ -20,6 +20,7 @@ import {
 import { regions, stages, type Character, type Flora, type Region, type Stage } from '@/core/flora/flora.ts'
 import { isAnswer } from '@/core/naming/likelihoods.ts'
 import { CANT_TELL, type Context, type Observation } from '@/core/records/observation.ts'
+import { told } from '@/text/say.ts'
 import { nearest } from '../flora/problem.ts'
 import { badRequest } from '../http/httpError.ts'
 
@@ -149,7 +150,7 @@ function readStates(input: ObservationInput, field: string, character: Character
     !counts.every(([, n]) => Number.isInteger(n) && n >= 0 && n <= 100) ||
     !counts.some(([, n]) => n > 0)
   )
-    throw badRequest('Counts are whole numbers of plants from 0 to 100, at least one above 0.', `${field}.counts`)
+    throw badRequest(told('Counts are whole numbers of plants from 0 to 100, at least one above 0.'), `${field}.counts`)
   return { character: character.id, counts: Object.fromEntries(counts.filter(([, n]) => n > 0)), sureness }
 }
 
@@ -184,7 +185,7 @@ function readObservation(input: ObservationInput, field: string, flora: Flora): 
   }
   const given = [input.states, input.counts, input.value, input.values].filter((x) => x != null)
   if (given.length !== 1)
-    throw badRequest('Give either states or a value (or counts or values of several plants).', field)
+    throw badRequest(told('Give either states or a value (or counts or values of several plants).'), field)
   return character.states ? readStates(input, field, character) : readSizes(input, field, character)
 }
 

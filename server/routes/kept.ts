@@ -3,6 +3,7 @@ import { Router } from 'express'
 import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
 import { keptKinds, type KeptKind } from '@/contract/commands.ts'
+import { told } from '@/text/say.ts'
 import { dropKept, getKept, listKept, putKept } from '../db/kept.ts'
 import { getEvent, getHolding, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
@@ -31,13 +32,13 @@ const kindOf = (kind: string): KeptKind => {
 
 /** What a kind is said of, how it is checked, and what is missing where that is not there. */
 const kinds = {
-  herd: { input: HerdInput, of: getPaddock, missing: 'There is no such paddock.' },
-  lab: { input: LabInput, of: getRound, missing: 'There is no such round.' },
-  runners: { input: RunnersInput, of: getPaddock, missing: 'There is no such paddock.' },
-  sowing: { input: SowingChecksInput, of: getEvent, missing: 'There is no such sowing.' },
-  management: { input: ManagementInput, of: getPaddock, missing: 'There is no such paddock.' },
-  conditions: { input: ConditionsInput, of: getRound, missing: 'There is no such round.' },
-  contacts: { input: ContactsInput, of: getHolding, missing: 'There is no such holding.' },
+  herd: { input: HerdInput, of: getPaddock, missing: told('There is no such paddock.') },
+  lab: { input: LabInput, of: getRound, missing: told('There is no such round.') },
+  runners: { input: RunnersInput, of: getPaddock, missing: told('There is no such paddock.') },
+  sowing: { input: SowingChecksInput, of: getEvent, missing: told('There is no such sowing.') },
+  management: { input: ManagementInput, of: getPaddock, missing: told('There is no such paddock.') },
+  conditions: { input: ConditionsInput, of: getRound, missing: told('There is no such round.') },
+  contacts: { input: ContactsInput, of: getHolding, missing: told('There is no such holding.') },
 } as const
 
 /** Checks of a sowing and runners are added to by whoever looks: they stand for themselves. */
@@ -55,7 +56,7 @@ function checkFrames(value: object, book: Book): void {
     const most = check.cells ?? 10_000
     check.others?.forEach((plant, j) => knownPlant(plant, book.flora, `checks[${i}].others[${j}]`))
     if (check.rows && check.rows.bare > check.rows.metres)
-      throw badRequest('The bare metres are at most those looked along.', `checks[${i}].rows.bare`)
+      throw badRequest(told('The bare metres are at most those looked along.'), `checks[${i}].rows.bare`)
     check.frames.forEach((frame, j) =>
       Object.entries(frame).forEach(([plant, n]) => {
         const field = `checks[${i}].frames[${j}].${plant}`

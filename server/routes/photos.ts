@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import express, { Router } from 'express'
 import { isUUID } from 'class-validator'
 import type { Db } from '../db/db.ts'
@@ -25,7 +26,7 @@ const uuid = (id: string): string => {
 export function photoRoutes(db: Db): Router {
   const subjectOf = (q: unknown): string => {
     if (typeof q !== 'string' || q.length === 0 || q.length > 120)
-      throw badRequest('Say which plant the picture is of.', 'subject')
+      throw badRequest(told('Say which plant the picture is of.'), 'subject')
     return q
   }
   return Router()
@@ -40,7 +41,7 @@ export function photoRoutes(db: Db): Router {
       const subject = subjectOf(req.query.subject)
       const bytes = Buffer.isBuffer(req.body) ? req.body : Buffer.alloc(0)
       const mime = pictureKind(bytes)
-      if (!mime) throw new HttpError(415, 'not-a-picture', 'Only JPEG, PNG or WebP pictures can be kept.')
+      if (!mime) throw new HttpError(415, 'not-a-picture', told('Only JPEG, PNG or WebP pictures can be kept.'))
       await addPhoto(db, id, subject, mime, bytes)
       res.status(201).json({ id, mime })
     })

@@ -3,6 +3,7 @@ import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import type { Paddock } from '@/core/records/round.ts'
+import { told } from '@/text/say.ts'
 import type { Db } from '../db/db.ts'
 import {
   addHolding,
@@ -94,7 +95,7 @@ export function placeRoutes(db: Db, book: Book): Router {
       const { body, seen } = seenIn(req.body)
       const input = parseBody(EventInput, body)
       const { id } = await paddockAt(db, req.params.id)
-      if (!isUUID(req.params.event)) throw badRequest('An event needs a UUID.', 'event')
+      if (!isUUID(req.params.event)) throw badRequest(told('An event needs a UUID.'), 'event')
       input.detail.sown?.forEach((s, i) => knownPlant(s.plant, book.flora, `detail.sown[${i}].plant`))
       const event = { ...input, id: req.params.event, paddockId: id }
       standing(await writeRecord(db, events, event.id, event, seen))

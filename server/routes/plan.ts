@@ -1,6 +1,7 @@
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { planCalendar } from '@/core/formats/planCalendar.ts'
+import { told } from '@/text/say.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
 import { dropPlanItem, getPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
@@ -21,17 +22,19 @@ export function planRoutes(db: Db, book: Book): Router {
   return Router()
     .get('/plan-items', async (req, res) => {
       const { paddock } = req.query
-      if (paddock !== undefined && !isUUID(paddock)) throw badRequest('A paddock is asked for by its UUID.', 'paddock')
+      if (paddock !== undefined && !isUUID(paddock))
+        throw badRequest(told('A paddock is asked for by its UUID.'), 'paddock')
       res.json(await listPlan(db, paddock as string | undefined))
     })
     .put('/plan-items/:id', async (req, res) => {
-      if (!isUUID(req.params.id)) throw badRequest('A thing to do needs a UUID.', 'id')
+      if (!isUUID(req.params.id)) throw badRequest(told('A thing to do needs a UUID.'), 'id')
       const { body, seen } = seenIn(req.body)
       const input = parseBody(PlanItemInput, body)
-      if (!(await getPaddock(db, input.paddockId))) throw badRequest('There is no such paddock.', 'paddockId')
-      if (input.roundId && !(await getRound(db, input.roundId))) throw badRequest('There is no such round.', 'roundId')
+      if (!(await getPaddock(db, input.paddockId))) throw badRequest(told('There is no such paddock.'), 'paddockId')
+      if (input.roundId && !(await getRound(db, input.roundId)))
+        throw badRequest(told('There is no such round.'), 'roundId')
       if (input.backOn && input.backOn < input.dueOn)
-        throw badRequest('The day to look again lies before the day it is due.', 'backOn')
+        throw badRequest(told('The day to look again lies before the day it is due.'), 'backOn')
       const plant = input.plant ? knownPlant(input.plant, book.flora, 'plant') : null
       const item = {
         ...input,

@@ -1,3 +1,4 @@
+import { told } from '@/text/say.ts'
 import 'reflect-metadata'
 import { IsDateString, IsNotEmpty, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator'
 
@@ -7,7 +8,7 @@ export class PlanItemInput {
   @IsUUID() paddockId!: string
   @IsOptional() @IsUUID() roundId?: string | null
   @IsOptional() @IsString() @MaxLength(100) plant?: string | null
-  @IsString() @IsNotEmpty({ message: 'Write what is to be done.' }) @MaxLength(1000) text!: string
+  @IsString() @IsNotEmpty({ message: told('Write what is to be done.') }) @MaxLength(1000) text!: string
   @IsString() @MaxLength(200) owner!: string
   @IsDateString({ strict: true }) @Matches(DAY, { message: 'dueOn must be a day' }) dueOn!: string
   @IsOptional() @IsDateString({ strict: true }) @Matches(DAY, { message: 'backOn must be a day' }) backOn?:

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto'
 import { openStop, type Stop } from '@/core/records/round.ts'
 import { LETTER } from '@/core/records/taxon.ts'
 import { wRoute, type Position } from '@/core/geo/route.ts'
+import { told } from '@/text/say.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
 import { addRound, getRound, hasRound, listRounds, putUnknown } from '../db/rounds.ts'
@@ -24,7 +25,7 @@ async function roundAt(db: Db, id: string) {
 /** Plan a round: the route is drawn into the paddock before anyone walks, here or already where it was planned. */
 async function planRound(db: Db, input: RoundInput): Promise<void> {
   const paddock = await getPaddock(db, input.paddockId)
-  if (!paddock) throw badRequest('There is no such paddock.', 'paddockId')
+  if (!paddock) throw badRequest(told('There is no such paddock.'), 'paddockId')
   const { laid, route, stops: count, ...round } = input
   const planned = laid
     ? { route: route ? { line: route.line as Position[], lengthM: route.lengthM } : null, stops: laid.map(laidStop) }
@@ -42,7 +43,8 @@ const laidStop = (s: PlannedStopInput): Stop =>
   openStop(s.id, s.seq, (s.position as Position | undefined) ?? null, s.stratum ?? '')
 
 function routeInto(boundary: Polygon | null, count: number) {
-  if (!boundary) throw badRequest('This paddock has no boundary yet, so no route can be laid into it.', 'paddockId')
+  if (!boundary)
+    throw badRequest(told('This paddock has no boundary yet, so no route can be laid into it.'), 'paddockId')
   try {
     const { stops, line, lengthM } = wRoute(boundary, count, Math.random())
     return { route: { line, lengthM }, stops: stops.map((p, i) => openStop(randomUUID(), i + 1, p)) }
@@ -77,7 +79,7 @@ export function roundRoutes(db: Db, book: Book): Router {
     .get('/rounds', async (req, res) => {
       const { latest } = req.query
       if (latest !== undefined && !/^[1-9]\d{0,3}$/.test(String(latest as string)))
-        throw badRequest('So many of the latest rounds are asked for by a whole number.', 'latest')
+        throw badRequest(told('So many of the latest rounds are asked for by a whole number.'), 'latest')
       res.json(await listRounds(db, latest === undefined ? undefined : Number(latest)))
     })
     .get('/rounds/:id', async (req, res) => void res.json(await roundAt(db, req.params.id)))
@@ -96,12 +98,12 @@ export function roundRoutes(db: Db, book: Book): Router {
         Number.isInteger(seq) && seq <= MOST_STOPS ? await putStop(db, id, stop, writerIn(input)) : { noSuchStop: true }
       if ('noSuchStop' in written) throw notFound((await hasRound(db, id)) ? 'stop' : 'round')
       if ('conflict' in written)
-        throw new ConflictError('This stop was counted on another device too.', written.conflict)
+        throw new ConflictError(told('This stop was counted on another device too.'), written.conflict)
       res.json({ seq: written.seq, hits: stop.hits.length, version: written.version })
     })
     .put('/rounds/:id/unknowns/:letter', async (req, res) => {
       const input = parseBody(UnknownInput, req.body)
-      if (!LETTER.test(req.params.letter)) throw badRequest('A letter from A to Z is needed.', 'letter')
+      if (!LETTER.test(req.params.letter)) throw badRequest(told('A letter from A to Z is needed.'), 'letter')
       const { id } = req.params
       if (!isUUID(id) || !(await hasRound(db, id))) throw notFound('round')
       const namedAs = input.namedAs ? knownTaxon(input.namedAs, book.flora, 'namedAs') : null

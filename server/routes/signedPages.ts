@@ -4,6 +4,7 @@ import { IsISO8601, IsInt, IsNotEmpty, IsString, IsUUID, Matches, Max, MaxLength
 import { Router } from 'express'
 import { beforeHash, HASH_PLACE, type SignedPage } from '@/core/records/signedPage.ts'
 import { without } from '@/core/records/merge.ts'
+import { told } from '@/text/say.ts'
 import type { Db } from '../db/db.ts'
 import { hasRound } from '../db/rounds.ts'
 import { addSignedPage, getSignedPage, listSignatures } from '../db/signedPages.ts'
@@ -45,10 +46,10 @@ export function signedPageRoutes(db: Db): Router {
       const roundId = idOf(req.params.id, 'round')
       if (!(await hasRound(db, roundId))) throw notFound('round')
       if (!isPageOf(input.page, input.hash))
-        throw badRequest('The page is not the one that its hash was taken of.', 'hash')
+        throw badRequest(told('The page is not the one that its hash was taken of.'), 'hash')
       if (!(await addSignedPage(db, { ...input, roundId })))
         throw badRequest(
-          'This issue was signed on another device meanwhile: open the pages again and sign anew.',
+          told('This issue was signed on another device meanwhile: open the pages again and sign anew.'),
           'issue',
         )
       res.status(201).json({ ...without(input, 'page'), roundId })

@@ -4,6 +4,7 @@ import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, Validat
 import { Router } from 'express'
 import { without } from '@/core/records/merge.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
+import { told } from '@/text/say.ts'
 import type { Db, Sql } from '../db/db.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
 import { getUnknownPlant, listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
@@ -44,7 +45,7 @@ export function unknownRoutes(db: Db, book: Book): Router {
     .put('/unknowns/:id', async (req, res) => {
       const { body, seen } = seenIn(req.body)
       const input = parseBody(UnknownInput, body)
-      if (input.id !== req.params.id) throw badRequest('The id in the body is not that of the address.', 'id')
+      if (input.id !== req.params.id) throw badRequest(told('The id in the body is not that of the address.'), 'id')
       const known = (id: string | null | undefined, field: string) => (id ? knownPlant(id, book.flora, field) : null)
       const unknown = {
         id: input.id,

@@ -54,7 +54,7 @@ function said(plants: Plant[]): unknown {
       hayOrGraze: hayOrGraze(round, byId),
       says: swardSays(round, plants),
       outlooks: outlooks.map((o) => outlookReading(round, byId, o)),
-      sow: ['cattle', 'horses'].map((animal) =>
+      sow: (['cattle', 'horses'] as const).map((animal) =>
         sowingAdvice(plants, {
           made: weighed.composition,
           region: 'cool-humid',

@@ -62,6 +62,26 @@ describe('words that a person reads go through the catalogue', () => {
     expect(said.filter((s) => !/: (mm|px)$/.test(s))).toEqual([])
   })
 
+  // They are looked up where they arrive, so each has to be among the texts that are translated.
+  it('every whole sentence by which the server refuses something is one of the texts', () => {
+    const untold = ['http', 'access', 'routes', 'backup'].flatMap((folder) =>
+      readdirSync(join('server', folder))
+        .filter((f) => f.endsWith('.ts'))
+        .flatMap((f) => {
+          const found: string[] = []
+          const visit = (node: ts.Node) => {
+            const sentence = ts.isStringLiteralLike(node) && /^[A-Z"].* .*\.$/.test(node.text)
+            if (sentence && !/^(told|say)\(/.test(node.parent.getText())) found.push(`${f}: ${node.text}`)
+            ts.forEachChild(node, visit)
+          }
+          const path = join('server', folder, f)
+          visit(ts.createSourceFile(f, readFileSync(path, 'utf8'), ts.ScriptTarget.Latest, true))
+          return found
+        }),
+    )
+    expect(untold).toEqual([])
+  })
+
   it('the core has no words and no translator', () => {
     const files = readdirSync('core', { recursive: true })
       .map(String)

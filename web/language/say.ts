@@ -32,9 +32,6 @@ export function say(text: string, values?: SayValues): string {
 /** A word that comes from the book, a list or the server, where it has a translation. Braces that somebody wrote stay. */
 export const word = (text: string): string => lookedUp(text)
 
-/** Words from a list of the book, one after the other. */
-export const listed = (texts: readonly string[]): string => texts.map(word).join(', ')
-
 /** Several names in one sentence. */
 export const together = (names: string[]): string => names.join(` ${say('and')} `)
 export const oneOf = (names: string[]): string => names.join(` ${say('or')} `)

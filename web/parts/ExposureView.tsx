@@ -1,8 +1,9 @@
+import { codesListed } from '@/text/codeWords.ts'
 import { doseOfWords } from '@/text/harmWords.ts'
 import type { DoseHere } from '@/core/assess/harm/exposures.ts'
 import { feedForms, formWords, type FeedForm, type FormWord, type Plant } from '@/core/flora/flora.ts'
 import { areaWords, inUnits, weightWords } from './units.ts'
-import { say, listed } from '../language/say.ts'
+import { say } from '../language/say.ts'
 import { Say } from '../language/Say.tsx'
 import { fixed } from '../language/numbers.ts'
 
@@ -20,7 +21,7 @@ const asForms = (forms: Record<FeedForm, FormWord>) =>
   formWords
     .map((w) => [w, feedForms.filter((f) => forms[f] === w)] as const)
     .filter(([, of]) => of.length > 0)
-    .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${listed(of)}`)
+    .map(([w, of]) => `${w === 'harmful' ? '' : `${formSays[w]}: `}${codesListed(of)}`)
     .join('; ')
 
 /** Less than a pound or a kilogram is weighed in grams. */

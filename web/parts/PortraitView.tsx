@@ -1,7 +1,8 @@
+import { insetWords } from '@/text/insetWords.ts'
 import { memo, useId, type KeyboardEvent } from 'react'
 import { merged, type Drawing } from '@/core/drawing/mark.ts'
 import { dotted, known, type Inset, type Piece, type Portrait, type Traits } from '@/core/drawing/portrait/portrait.ts'
-import { say, word } from '../language/say.ts'
+import { say } from '../language/say.ts'
 
 interface Props {
   portrait: Portrait
@@ -41,7 +42,7 @@ function CloseLook({ inset, index, clip }: { inset: Inset; index: number; clip: 
         </g>
       </g>
       <text x="17" y="36.6" textAnchor="middle" className="fill-ink text-[4.6px]">
-        {inset.bar ? `${word(inset.title)}, ${inset.bar.says}` : word(inset.title)}
+        {inset.bar ? `${insetWords(inset.title)}, ${inset.bar.says}` : insetWords(inset.title)}
       </text>
       {inset.bar ? (
         <path

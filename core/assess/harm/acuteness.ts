@@ -1,5 +1,5 @@
 import { acutenesses, type Acuteness, type HarmKind } from '../../flora/codes.ts'
-import { abundanceWords, kindsOf, type HarmNote, type Plant, type Region } from '../../flora/flora.ts' // prettier-ignore
+import { abundanceWords, kindsOf, type HarmNote, type Plant, type Region, type AtRisk } from '../../flora/flora.ts' // prettier-ignore
 import { DEPENDS } from './kinds.ts'
 
 /** How each kind of harm goes. Kingsbury 1964 and Burrows & Tyrl, from memory. */
@@ -88,7 +88,7 @@ export const acutenessOfNote = (note: HarmNote): Acuteness =>
  * @param animal kind of stock that the notes have to strike; left out: any
  * @returns undefined where no harm to it is on file
  */
-export function acutenessFor(plant: Plant, animal?: string): Acuteness | undefined {
+export function acutenessFor(plant: Plant, animal?: AtRisk): Acuteness | undefined {
   const notes = plant.harm.filter((h) => animal === undefined || h.who.includes(animal))
   return acutenesses.find((a) => notes.some((n) => acutenessOfNote(n) === a))
 }

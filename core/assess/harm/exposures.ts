@@ -1,4 +1,4 @@
-import { feedForms, type FeedForm, type FormWord, type Plant, type ReportedDose } from '../../flora/flora.ts'
+import { feedForms, type FeedForm, type FormWord, type Plant, type ReportedDose, type AtRisk } from '../../flora/flora.ts'
 import { harmAs } from './kinds.ts'
 
 /** What is said of one animal and one form: `not-reported` is no word of comfort, only of no report known here. */
@@ -6,13 +6,13 @@ export type MatrixWord = FormWord | 'not-reported'
 
 export interface MatrixRow {
   plant: string
-  cells: { animal: string; forms: Record<FeedForm, MatrixWord> }[]
+  cells: { animal: AtRisk; forms: Record<FeedForm, MatrixWord> }[]
 }
 
 const mapForms = <T>(of: (form: FeedForm) => T): Record<FeedForm, T> =>
   Object.fromEntries(feedForms.map((form) => [form, of(form)])) as Record<FeedForm, T>
 /** Plant by animal by form, for the animals asked about: in each the worst of the harms that strike that animal. */
-export function harmMatrix(plants: Plant[], animals: string[]): MatrixRow[] {
+export function harmMatrix(plants: Plant[], animals: AtRisk[]): MatrixRow[] {
   return plants
     .filter((p) => p.harm.length > 0)
     .map((p) => ({
@@ -46,7 +46,7 @@ export interface DoseHere {
  */
 export function dosesHere(
   plant: Plant,
-  animal: string,
+  animal: AtRisk,
   bodyKg: number,
   share?: readonly [number, number],
   massKgPerHa?: readonly [number, number],

@@ -1,5 +1,5 @@
 import { type HarmKind } from '../../flora/codes.ts'
-import { kindsOf, type FeedForm, type FormWord, type HarmNote, type Plant, } from '../../flora/flora.ts' // prettier-ignore
+import { kindsOf, type FeedForm, type FormWord, type HarmNote, type Plant, type AtRisk } from '../../flora/flora.ts' // prettier-ignore
 
 /** What becomes of a kind of harm in the forms that are not standing; what is not named here is not known. */
 type Made = Partial<Record<Exclude<FeedForm, 'standing'>, FormWord>>
@@ -118,7 +118,7 @@ export const DEPENDS: ReadonlySet<HarmKind> = new Set([
  *
  * @param animal kind of stock that it strikes so; left out: any
  */
-export const harmsByItself = (plant: Plant, animal?: string): boolean =>
+export const harmsByItself = (plant: Plant, animal?: AtRisk): boolean =>
   plant.harm
     .filter((h) => animal === undefined || h.who.includes(animal))
     .some((h) => plant.role === 'toxic' || kindsOf(h).some((k) => !DEPENDS.has(k)))
@@ -149,7 +149,7 @@ export function noteAs(plant: Plant, note: HarmNote, form: FeedForm): FormWord {
  * @param animals kinds of stock; left out: any that the plant harms
  * @returns undefined where no harm to them is on file, which is no word of comfort
  */
-export function harmAs(plant: Plant, form: FeedForm, animals?: readonly string[]): FormWord | undefined {
+export function harmAs(plant: Plant, form: FeedForm, animals?: readonly AtRisk[]): FormWord | undefined {
   const striking = plant.harm.filter((h) => !animals || h.who.some((w) => animals.includes(w)))
   return striking.length > 0 ? worst(striking.map((h) => noteAs(plant, h, form))) : undefined
 }

@@ -1,4 +1,4 @@
-import type { FeedForm, Plant } from '../../flora/flora.ts'
+import type { FeedForm, Plant, AtRisk } from '../../flora/flora.ts'
 import type { HarmFindings } from './harmFindings.ts'
 import type { HazardReading } from './hazards/hazard.ts'
 import { acutenesses, type Acuteness } from '../../flora/codes.ts'
@@ -12,7 +12,7 @@ import { harmAs, harmsByItself } from './kinds.ts'
 export type VerdictCode = 'not-for-them' | 'act-first' | 'test-first' | 'lessened' | 'not-judged' | 'not-excluded'
 
 export interface Verdict {
-  animal: string
+  animal: AtRisk
   form: FeedForm
   code: VerdictCode
   /** Plants it stands on, those that kill soonest first, then by share; empty for the last two. */
@@ -35,7 +35,7 @@ const rank = (acute: Acuteness | undefined): number => (acute ? acutenesses.inde
 export function verdictFor(
   { found, cautions, notJudged, unnamed }: Pick<HarmFindings, 'found' | 'cautions' | 'notJudged' | 'unnamed'>,
   plants: Map<string, Plant>,
-  animal: string,
+  animal: AtRisk,
   form: FeedForm,
   readings: readonly HazardReading[] = [],
 ): Verdict {

@@ -1,5 +1,5 @@
 import { isSouthern } from '../../flora/seasons.ts'
-import type { HarmKind, Trait } from '../../flora/codes.ts'
+import type { AtRisk, HarmKind, Trait } from '../../flora/codes.ts'
 import { kindsOf, type HarmNote, type Plant, type Region } from '../../flora/flora.ts'
 import type { Outlook } from '../../records/round.ts'
 import type { Composition } from '../../survey/composition.ts'
@@ -48,7 +48,7 @@ export interface SowingFor {
   /** Growth of the mixture by month. */
   curve: readonly number[] | undefined
   /** Kind of stock that is kept, where somebody said. */
-  animal?: string
+  animal?: AtRisk
   site?: readonly Site[]
   /** pH of the soil, where it was measured. */
   ph?: number
@@ -60,9 +60,9 @@ const atHome = (p: Plant, region: Region) => p.regions[region] === 'common' || p
 /** Harms that the choice of seed keeps out, and those that are a matter of how it is grazed: cautions, no reasons against. */
 const OF_SEED: readonly HarmKind[] = ['endophyte-ergot-alkaloids', 'endophyte-lolitrem']
 const OF_GRAZING: readonly HarmKind[] = ['bloat', 'oestrogens', 'slobbers', 'ergot', 'grass-tetany']
-const strikes = (p: Plant, animal: string, kinds: (k: HarmKind) => boolean) =>
+const strikes = (p: Plant, animal: AtRisk, kinds: (k: HarmKind) => boolean) =>
   p.harm.some((h) => h.who.includes(animal) && kindsOf(h).some(kinds))
-const harms = (p: Plant, animal: string | undefined) =>
+const harms = (p: Plant, animal: AtRisk | undefined) =>
   animal !== undefined && strikes(p, animal, (k) => !OF_SEED.includes(k) && !OF_GRAZING.includes(k))
 
 /** Whether a plant bears the ground; of shade and wet its file has to speak, drought it has to stand. */

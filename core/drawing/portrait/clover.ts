@@ -81,7 +81,7 @@ export function cloverPortrait(traits: Traits, random: () => number): Portrait {
     pieces,
     insets: insetsOf('legume', traits, [
       { character: 'leaflet.shape', title: 'leaflet', marks: big, ...(mm ? { bar: roundBar(84 / mm, 34) } : {}) },
-      ...(stipule && states['stipule.form'] !== 'thin-inconspicuous' ? [{ character: 'stipule.form', title: 'stipules', marks: stipule }] : []),
+      ...(stipule && states['stipule.form'] !== 'thin-inconspicuous' ? [{ character: 'stipule.form', title: 'stipules' as const, marks: stipule }] : []),
     ]),
     ...(mm ? { bar: roundBar((leafletLong * 0.92) / mm, 14) } : {}),
   }

@@ -1,55 +1,14 @@
 import { collarOf } from '../collarPortrait.ts'
 import { drawState } from '../drawState.ts'
+import { TITLES, type Shown } from './insetTitles.ts'
 import type { Inset, Traits } from './portrait.ts'
 import { roundBar } from './portrait.ts'
 
 /** States that are nothing to point at. */
 const PLAIN = new Set(['none', 'absent', 'plain', 'plain-green', 'none-distinct', 'not-found', 'clear', 'round', 'smooth', 'green-or-white', 'bare', 'netted', 'pale', 'mid-green', 'solid', 'no', 'green', 'thin-inconspicuous', 'fine-veins', 'dull', 'tears-easily', 'tough', 'faint', 'entire'])
 
-const TITLES: Record<string, string> = {
-  'base.colour': 'base',
-  'base.form': 'base',
-  'blade.tip': 'tip',
-  'blade.midrib': 'midrib',
-  'blade.ribs': 'ribs',
-  'blade.edge': 'edge',
-  'blade.crease': 'crease',
-  'sheath.hairs': 'sheath',
-  'sheath.margin': 'sheath',
-  'collar.look': 'collar back',
-  'hairs.upper': 'upper face',
-  'hairs.lower': 'under side',
-  'stem.hairs': 'stem',
-  'stem.marks': 'stem',
-  'stem.armour': 'stem',
-  'stem.section': 'cut stem',
-  'stem.inside': 'split stem',
-  'leaf.ranks': 'from above',
-  'leaf.coat': 'leaf face',
-  'leaf.mark': 'leaf face',
-  'leaf.margin': 'edge',
-  'leaf.veins': 'veins',
-  'node.look': 'joint',
-  'bud.look': 'bud',
-  'bud.set': 'buds',
-  'bark.look': 'bark',
-  'twig.look': 'twig',
-  'twig.inside': 'split twig',
-  'leaf.keep': 'winter',
-  'petiole.knobs': 'leaf stalk',
-  'root.kind': 'root',
-  'stipule.form': 'stipules',
-  'leaflet.mark': 'mark',
-  'leaflet.tip': 'leaflet tip',
-  'leaflet.margin': 'leaflet edge',
-  'leaflet.veins': 'leaflet veins',
-  'auricle.edge': 'claw edge',
-  vernation: 'cut shoot',
-}
-const insetTitle = (character: string): string => TITLES[character] ?? character.split('.').at(-1)!
-
 /** Close looks worth having for each kind of plant, the most telling first; plain states are passed over. */
-const TELLING = {
+const TELLING: Record<'grass' | 'legume' | 'forb' | 'sedge' | 'rush' | 'shrub', Shown[]> = {
   grass: ['base.form', 'blade.crease', 'auricle.edge', 'base.colour', 'smell', 'blade.tip', 'sheath.hairs', 'collar.look', 'blade.midrib', 'hairs.upper', 'blade.edge', 'sheath.margin', 'blade.ribs', 'stem.section'],
   legume: ['leaflet.tip', 'stipule.form', 'leaflet.mark', 'leaflet.veins', 'stem.hairs', 'smell', 'stipule.colour', 'leaflet.margin', 'hairs.lower', 'stem.inside'],
   forb: ['stem.marks', 'stem.armour', 'sap', 'stem.hairs', 'node.look', 'leaf.mark', 'leaf.coat', 'smell', 'stem.section', 'leaf.veins', 'hairs.upper', 'hairs.lower', 'leaf.margin', 'stem.inside', 'root.kind', 'petiole.form', 'stem.ridges', 'root.colour'],
@@ -58,10 +17,10 @@ const TELLING = {
   shrub: ['petiole.knobs', 'stem.armour', 'twig.inside', 'leaf.margin', 'bud.look', 'smell', 'twig.look', 'leaf.coat', 'leaf.keep', 'bud.set', 'leaf.veins', 'bark.look', 'hairs.upper', 'stem.hairs', 'hairs.lower'],
 }
 
-function stateInset(character: string, traits: Traits): Inset | undefined {
+function stateInset(character: Shown, traits: Traits): Inset | undefined {
   const state = traits.states[character]
   const marks = state ? drawState(character, state) : undefined
-  return marks && { character, title: insetTitle(character), marks }
+  return marks && { character, title: TITLES[character], marks }
 }
 
 function collarInset(traits: Traits): Inset | undefined {

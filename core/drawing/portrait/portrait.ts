@@ -1,6 +1,7 @@
 import type { LifeForm } from '../../flora/flora.ts'
 import type { Traits } from '../../flora/traits.ts'
 import type { Drawing, Mark } from '../mark.ts'
+import type { InsetTitle } from './insetTitles.ts'
 
 export type { Traits }
 
@@ -21,8 +22,8 @@ export interface Piece {
 /** A close look in a circle beside the plant. */
 export interface Inset {
   character: string
-  /** What it shows, in a word or two. */
-  title: string
+  /** What it shows. */
+  title: InsetTitle
   marks: Drawing
   /** Length of the bar under it, in units of its 100 by 100 box, and what that is in the field. */
   bar?: { units: number; says: string }

@@ -151,6 +151,23 @@ control:
     expect(plant!.control[0]!.wear).toEqual(['gloves', 'long-sleeves'])
   })
 
+  it('harm to an animal that is no code is kept as harm to all stock, never dropped', () => {
+    const alpaca = earlier
+      .replace('who: [cattle]', 'who: [alpacas, cattle]')
+      .replace('animal: cattle', 'animal: alpacas')
+    const { plant, problems } = readPlant('made-grass.yaml', alpaca, characters, true)
+    expect(problems).toEqual([])
+    expect(plant!.harm[0]!.who.sort()).toEqual(['cattle', 'goats', 'horses', 'sheep'])
+    expect(plant!.harm[0]!.note).toBe('alpacas: Test it.')
+    expect(plant!.exposure!.doses).toEqual([])
+    expect(plant!.exposure!.signs).toBe('none seen (alpacas: 1 to 2 %)')
+  })
+
+  it('a slip of the pen in who is harmed is refused in a new file, with its line', () => {
+    const { problems } = read(earlier.replace('who: [goats], kind: makes them sneeze', 'who: [gaots], kind: saponins'))
+    expect(problems.some((p) => p.line === 20 && /each value in who must be one of/.test(p.message))).toBe(true)
+  })
+
   it('a new one must name a kind that there is', () => {
     const { problems } = read(earlier)
     expect(problems).toHaveLength(1)

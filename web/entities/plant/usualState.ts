@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { cellAt, type Plant, type Stage } from '@/core/flora/flora.ts'
 import { shareOfWord } from '@/core/flora/frequency.ts'
 import { say, word } from '../../language/say.ts'
@@ -20,7 +21,7 @@ export function usualWords(plant: Plant, character: string, stage: Stage): strin
     .sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])
     .map(([s, w]) => {
       const state = word(s.replaceAll('-', ' '))
-      return w === 'always' ? state : `${word(w)} ${state}`
+      return w === 'always' ? state : `${codeWords(w)} ${state}`
     })
     .join(', ')
 }

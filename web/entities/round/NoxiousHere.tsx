@@ -3,7 +3,7 @@ import { namedPlants } from '@/core/formats/read/namedPlants.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { inSentence } from '@/text/say.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import { listed, say } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -21,7 +21,7 @@ export function NoxiousHere({ list, made }: { list: string | undefined; made: Co
       {met.length > 0 ? (
         <Say
           text="<b>On the list of noxious weeds of this place, and counted:</b> {{met}}. What the law asks goes before what pays; ask the local authority."
-          values={{ met: listed(met.map((t) => `${named(t.taxon)} ${withInterval(t)}`)) }}
+          values={{ met: met.map((t) => `${named(t.taxon)} ${withInterval(t)}`).join(', ') }}
           components={{ b: <b /> }}
         />
       ) : (
@@ -29,7 +29,7 @@ export function NoxiousHere({ list, made }: { list: string | undefined; made: Co
       )}{' '}
       {notMet.length > 0
         ? say('Not met at the stops, which is not the same as not there: {{names}}.', {
-            names: listed(notMet.map(named)),
+            names: notMet.map(named).join(', '),
           })
         : ''}{' '}
       {unread.length > 0 ? say('Not understood in that list: {{names}}.', { names: unread.join(', ') }) : ''}

@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { reasonWords } from '@/text/hayOrGrazeWords.ts'
 import { outlookWords } from '@/text/outlookWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
@@ -10,7 +11,7 @@ import { outlookReading, type OutlookReading } from '@/core/assess/indicators/ou
 import { useOutlookFor } from './useTurf.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 
 /** The figures of one outlook as sentences, for the screen and the page alike. */
@@ -118,7 +119,7 @@ export function OutlookPanel({ round }: { round: Round }) {
               value={o}
               className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {word(o)}
+              {codeWords(o)}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>

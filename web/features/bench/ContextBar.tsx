@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { regionWords } from '@/text/regionWords.ts'
 import { useWords } from '../../language/useWords.ts'
 import { memo } from 'react'
@@ -6,7 +7,7 @@ import type { Context } from '@/core/records/observation.ts'
 import { monthNames } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOwnReading } from '../../stores/ownReadingStore.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   context: Context
@@ -30,7 +31,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
     onChange(value === '' || value === undefined ? without(context, key) : { ...context, [key]: value })
   const when = context.month ? monthNames()[context.month - 1] : undefined
   const said = [
-    word(context.stage ?? 'vegetative'),
+    codeWords(context.stage ?? 'vegetative'),
     ...(when || context.region ? [] : [say('anywhere')]),
     when,
     context.region && regionWords(context.region),
@@ -52,7 +53,7 @@ export const ContextBar = memo(function ContextBar({ context, onChange }: Props)
           <option value="">{say('Stage: vegetative')}</option>
           {stages.map((s) => (
             <option key={s} value={s}>
-              {word(s)}
+              {codeWords(s)}
             </option>
           ))}
         </select>

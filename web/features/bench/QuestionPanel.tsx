@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { surenesses, type Sureness } from '@/core/records/observation.ts'
 import { useWords } from '../../language/useWords.ts'
 import { ToggleGroup } from 'radix-ui'
@@ -7,7 +8,7 @@ import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
 import { HowToLook } from '../../entities/plant/HowToLook.tsx'
 import { SizeAnswer } from './SizeAnswer.tsx'
 import { StateAnswers } from './StateAnswers.tsx'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 interface Props {
   character: Character
@@ -82,7 +83,7 @@ const QuestionPanel = memo(function QuestionPanel({
               value={s}
               className="min-h-11 px-3 capitalize data-[state=on]:bg-culm data-[state=on]:font-bold data-[state=on]:text-on-culm"
             >
-              {word(s)}
+              {codeWords(s)}
             </ToggleGroup.Item>
           ))}
         </ToggleGroup.Root>

@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { randomLcg } from 'd3-random'
 import { useSearchParams } from 'react-router'
@@ -13,7 +14,7 @@ import { answerWords, characterTitle } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useSheet } from './benchStore.ts'
 import { useIdentification } from './useIdentification.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 
 /** The description on one sheet of paper, with room for a colleague's answer. */
@@ -33,7 +34,7 @@ export function Component() {
         {say('{{place}}; {{day}}; {{stage}}; {{count}} plants looked at.', {
           place: sheet.place || say('Place not given'),
           day: dayWords(new Date().toISOString()),
-          stage: word(sheet.context.stage ?? 'vegetative'),
+          stage: codeWords(sheet.context.stage ?? 'vegetative'),
           count: pulled,
         })}
       </p>
@@ -63,7 +64,7 @@ export function Component() {
                 {characterTitle(characters, a.character)}
                 <b className="block">
                   {answerWords(a)}
-                  {a.sureness && a.sureness !== 'sure' ? `, ${word(a.sureness)}` : ''}
+                  {a.sureness && a.sureness !== 'sure' ? `, ${codeWords(a.sureness)}` : ''}
                 </b>
               </span>
             </li>

@@ -1,12 +1,13 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import { codeWords } from '@/text/codeWords.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { sizeDrawing } from '@/core/drawing/sizeDrawing.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
 import { PlantDrawingLater } from '../../parts/PlantDrawing.tsx'
 import { stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 const SIZES = [72, 160, 600] as const
 /** Ages at which a plant looks otherwise. */
@@ -90,7 +91,7 @@ export function Component() {
                 aria-current={stage === a}
                 onClick={() => pick('stage', a)}
               >
-                {word(a)}
+                {codeWords(a)}
               </button>
             ))
           : null}

@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { sayRunnerShare } from '@/text/runnerWords.ts'
 import { useState } from 'react'
 import { runnerGroup, runnerGroups, runnerShare, type Runner, type RunnerGroup } from '@/core/naming/groupKey.ts'
@@ -5,12 +6,12 @@ import { cohenKappa } from '@/core/stats/agreement.ts'
 import { download, fileSlug } from '../../parts/download.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
 import { type Pulled } from './pulled.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
 
 const FILE = 'fold-sprig-runners'
 
-export const groupWords = (g: RunnerGroup) => word(g.replace('-', ', '))
+export const groupWords = (g: RunnerGroup) => codeWords(g)
 
 export const blank: Runner = { runnerHairy: null, calyxRed: null, stipuleRed: null }
 

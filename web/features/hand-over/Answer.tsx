@@ -1,8 +1,9 @@
+import { codesListed } from '@/text/codeWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { harmVerdictWords } from '@/text/verdictWords.ts'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { verdictFor, type Verdict } from '@/core/assess/harm/verdict.ts'
-import type { FeedForm } from '@/core/flora/flora.ts'
+import type { AtRisk, FeedForm } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
@@ -13,7 +14,7 @@ import { useHazardsOfKinds } from '../../entities/round/useHazards.ts'
 import { InShort } from './Worth.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { dayWords } from '../../language/dates.ts'
-import { listed, say } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 const formWords: Partial<Record<FeedForm, () => string>> = {
   standing: () => say('Grazed'),
@@ -24,7 +25,7 @@ const MOST = 3
 
 interface Line {
   forms: FeedForm[]
-  animals: string[]
+  animals: AtRisk[]
   verdict: Verdict
 }
 
@@ -79,7 +80,7 @@ function GroundAnswer({ round }: { round: Round }) {
 }
 
 /** What the client asked, and what is said to it for their stock, before any share. */
-export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: string | undefined }) {
+export function Answer({ round, weighed, animal }: { round: Round; weighed: WeighUp; animal: AtRisk | undefined }) {
   const byId = useFlora((s) => s.byId)
   const dangersOf = useHazardsOfKinds(round)
   const hazards = useFlora((s) => s.hazards)
@@ -97,7 +98,7 @@ export function Answer({ round, weighed, animal }: { round: Round; weighed: Weig
         {lines(said).map(({ forms: as, animals: of, verdict: { code, plants, hazards, from } }) => (
           <li key={`${as.join()} ${of.join()}`}>
             <b>
-              {as.length > 1 ? say('Grazed or as hay') : formWords[as[0]!]!()}, {listed(of)}:
+              {as.length > 1 ? say('Grazed or as hay') : formWords[as[0]!]!()}, {codesListed(of)}:
             </b>{' '}
             {harmVerdictWords(code)}
             {plants.length > 0

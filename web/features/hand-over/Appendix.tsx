@@ -1,3 +1,4 @@
+import { codesListed } from '@/text/codeWords.ts'
 import { skipWords } from '@/text/skipWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
@@ -13,7 +14,7 @@ import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { stillToFind } from '../../entities/round/stillToFind.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { say, listed } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 import { fixed } from '../../language/numbers.ts'
 
@@ -145,7 +146,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
           <Table
             head={[say('Danger'), say('Plants here'), say('Share, 95 %'), say('Test')]}
             rows={dangers.map((d) => [
-              `${d.hazard.name} (${listed(d.hazard.who)})`,
+              `${d.hazard.name} (${codesListed(d.hazard.who)})`,
               d.plants.map(name).join(', '),
               withInterval(d.share),
               d.hazard.test === 'none' ? say('none for the field') : d.hazard.test,

@@ -1,3 +1,4 @@
+import { codesListed } from '@/text/codeWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { nitrateWords } from '@/text/labWords.ts'
 import { inSentence } from '@/text/say.ts'
@@ -9,12 +10,12 @@ import { useHazards, useTell } from '../../entities/round/useHazards.ts'
 import type { Contacts } from '@/core/records/contacts.ts'
 import { harmsByItself, noteAs } from '@/core/assess/harm/kinds.ts'
 import { growsIn } from '@/core/flora/seasons.ts'
-import type { FormWord, Plant } from '@/core/flora/flora.ts'
+import type { AtRisk, FormWord, Plant } from '@/core/flora/flora.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { withInterval } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { listed, say } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { fixed } from '../../language/numbers.ts'
 import { boundWords } from '../../entities/round/boundWords.ts'
@@ -38,11 +39,11 @@ const hayWords: Record<FormWord, () => string> = {
   unknown: () => say('as hay not known'),
 }
 
-const strikes = (plant: Plant, animal: string | undefined) =>
+const strikes = (plant: Plant, animal: AtRisk | undefined) =>
   animal === undefined || plant.harm.some((h) => h.who.includes(animal) || h.who.includes('people'))
 
 /** Feed plants that can harm this stock, whatever they are grown for: what harms by itself first, then by share. */
-function CanHarm({ harm, animal }: { harm: WeighUp['harm']; animal: string | undefined }) {
+function CanHarm({ harm, animal }: { harm: WeighUp['harm']; animal: AtRisk | undefined }) {
   const byId = useFlora((s) => s.byId)
   const here = harm.cautions
     .map((c) => ({ ...c, plant: byId.get(c.plant)! }))
@@ -64,7 +65,7 @@ function CanHarm({ harm, animal }: { harm: WeighUp['harm']; animal: string | und
                   .filter((n) => animal === undefined || n.who.includes(animal) || n.who.includes('people'))
                   .map((n) => {
                     const ofStock = n.who.some((w) => w !== 'people')
-                    return `${listed(n.who)}: ${harmKindWords(n)}${ofStock ? `, ${hayWords[noteAs(plant, n, 'hay')]()}` : ''}`
+                    return `${codesListed(n.who)}: ${harmKindWords(n)}${ofStock ? `, ${hayWords[noteAs(plant, n, 'hay')]()}` : ''}`
                   })
                   .join('; '),
               }}
@@ -115,7 +116,7 @@ const edgeWords = (walked: boolean, mayStand: { names: string; more: string }): 
     : say('There could stand: {{names}}{{more}}. Walk the fence for them, and keep clippings and fallen branches out.', mayStand) // prettier-ignore
 
 /** What was not met: named apart where it could not have been seen in this month. */
-function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']; animal: string | undefined }) {
+function NotFound({ round, harm, animal }: { round: Round; harm: WeighUp['harm']; animal: AtRisk | undefined }) {
   const byId = useFlora((s) => s.byId)
   const month = Number(round.plannedOn.slice(5, 7))
   const grows = (id: string) => growsIn(byId.get(id)!, month, round.paddock.region)
@@ -178,7 +179,7 @@ interface Props {
   weighed: WeighUp
   lab: LabResult | undefined
   /** Kind of stock that the client keeps; undefined where nobody has said. */
-  animal: string | undefined
+  animal: AtRisk | undefined
   contacts: Contacts | undefined
 }
 

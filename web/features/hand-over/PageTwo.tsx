@@ -1,4 +1,5 @@
 import type { ReactNode } from 'react'
+import { codeWords } from '@/text/codeWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
@@ -16,7 +17,7 @@ import { HayOrGraze, OutlookLines } from '../../entities/round/OutlookPanel.tsx'
 import { useOutlookFor, useTurf } from '../../entities/round/useTurf.ts'
 import { Baling } from '../../entities/round/Baling.tsx'
 import { TurfLines, wearOf } from '../../entities/round/TurfLines.tsx'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { Say } from '../../language/Say.tsx'
 import { dayWords } from '../../language/dates.ts'
 import { Lasts } from './Lasts.tsx'
@@ -36,7 +37,7 @@ function Says({ round }: { round: Round }) {
               <Say
                 text="<b/> ({{strength}}): {{it}} {{estimate}}{{what}}. Against it would speak: {{against}}"
                 values={{
-                  strength: word(s.strength),
+                  strength: codeWords(s.strength),
                   it: s.of.map((t) => taxonName(t, byId)).join(', ') || say('none of the sown plants'),
                   estimate: percent(s.share.estimate),
                   what: s.share.interval ? ` (${percentRange(s.share.interval)})` : '',

@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { partKinds, type PartKind } from '@/core/records/round.ts'
 import { areaHa } from '@/core/geo/route.ts'
 import { FileButton } from '../../parts/FileButton.tsx'
@@ -6,7 +7,7 @@ import { DrawGrid } from './DrawGrid.tsx'
 import { WalkBoundary } from './WalkBoundary.tsx'
 import { polygonFrom, type PlaceState } from './usePlace.ts'
 import { areaWords } from '../../parts/units.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 const button = 'min-h-11 rounded-xl border border-rule px-3 disabled:opacity-50'
 
@@ -51,7 +52,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
               >
                 {partKinds.map((k) => (
                   <option key={k} value={k}>
-                    {word(k)}
+                    {codeWords(k)}
                   </option>
                 ))}
               </select>
@@ -62,7 +63,7 @@ export function PlaceDrawing({ state }: { state: PlaceState }) {
               <input
                 id={id}
                 value={part.name}
-                placeholder={word(part.kind)}
+                placeholder={codeWords(part.kind)}
                 maxLength={200}
                 onChange={(e) => setPart({ ...part, name: e.target.value })}
                 className={inputClass}

@@ -1,10 +1,11 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { regionWords } from '@/text/regionWords.ts'
 import { regions, type Region } from '@/core/flora/flora.ts'
 import { outlooks, type Outlook } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { RenameHolding } from './RenameHolding.tsx'
 import type { PlaceState } from './usePlace.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 /** Name, holding, region and how the paddock is read. */
 export function PlaceFields({ state }: { state: PlaceState }) {
@@ -94,7 +95,7 @@ export function PlaceFields({ state }: { state: PlaceState }) {
           >
             {outlooks.map((o) => (
               <option key={o} value={o}>
-                {word(o)}
+                {codeWords(o)}
               </option>
             ))}
           </select>

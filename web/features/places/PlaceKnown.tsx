@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PaddockPart } from '@/core/records/round.ts'
 import { areaHa } from '@/core/geo/route.ts'
@@ -9,7 +10,7 @@ import { History } from './History.tsx'
 import { PlaceLayers } from './PlaceLayers.tsx'
 import type { PlaceState } from './usePlace.ts'
 import { areaWords } from '../../parts/units.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 /** A part of the paddock in the list: its kind, its size, whether it is walked. */
 function PartLine({
@@ -25,7 +26,7 @@ function PartLine({
     <li className="flex flex-wrap items-center gap-2 border-b border-rule/60 py-1">
       <b>{part.name}</b>
       <span className="grow text-ink-soft">
-        {word(part.kind)}, {areaWords(areaHa(part.polygon))}
+        {codeWords(part.kind)}, {areaWords(areaHa(part.polygon))}
       </span>
       <label className="flex min-h-11 items-center gap-2">
         <input

@@ -1,5 +1,6 @@
 import type { ComponentType } from 'react'
 import { useParams } from 'react-router'
+import { codeWords, codesListed } from '@/text/codeWords.ts'
 import { wearWords } from '@/text/actWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
@@ -17,7 +18,7 @@ import { LookOrder } from './LookOrder.tsx'
 import { WhenWhere } from './WhenWhere.tsx'
 import { Terms } from '../../parts/Terms.tsx'
 import { heightWords } from '../../parts/units.ts'
-import { say, word, listed } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
 function Harm({ plant }: { plant: Plant }) {
   if (plant.harm.length === 0)
@@ -38,7 +39,7 @@ function Harm({ plant }: { plant: Plant }) {
       {plant.harm.map((h) => (
         <p key={h.kind} className="mt-1 first-letter:uppercase">
           <b>
-            {listed(h.who)}: {harmKindWords(h)}.
+            {codesListed(h.who)}: {harmKindWords(h)}.
           </b>{' '}
           <Terms>{h.note}</Terms>
         </p>
@@ -63,7 +64,7 @@ function Control({ plant }: { plant: Plant }) {
               .filter((c) => c.school === school)
               .map((c) => (
                 <li key={c.stage} className="border-b border-rule/60 py-1.5">
-                  <b className="mr-2 first-letter:uppercase">{word(c.stage)}</b>
+                  <b className="mr-2 first-letter:uppercase">{codeWords(c.stage)}</b>
                   {c.do}.
                   {c.upToCm ? say(' Said to work up to {{heightWords}}.', { heightWords: heightWords(c.upToCm) }) : ''}
                   {c.wear ? say(' Wear: {{wear}}.', { wear: wearWords(c.wear) }) : ''}
@@ -124,7 +125,7 @@ const chapters: Record<ChapterId, { Told: ComponentType<{ plant: Plant }>; name:
 
 /** What a chapter says in a few words. */
 const answerOf = (id: ChapterId, plant: Plant): string | undefined =>
-  id === 'harm' && plant.harm.length > 0 ? listed([...new Set(plant.harm.flatMap((h) => h.who))]) : undefined
+  id === 'harm' && plant.harm.length > 0 ? codesListed([...new Set(plant.harm.flatMap((h) => h.who))]) : undefined
 
 /** A plant of the book, chapter by chapter, beside the list it stands in. */
 export function PlantView({ plant }: { plant: Plant }) {

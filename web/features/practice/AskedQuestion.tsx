@@ -2,6 +2,7 @@ import { useWindowKeys } from '../../ui/windowKeys.ts'
 import { choiceWords } from './questionWords.ts'
 import { randomLcg } from 'd3-random'
 import { useMemo, useRef, useState } from 'react'
+import { codeWords } from '@/text/codeWords.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
 import { portraitOf } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Choice, Question } from '@/core/practice/question.ts'
@@ -20,7 +21,7 @@ import { characterOf, shortName, useFlora } from '../../stores/floraStore.ts'
 import { SeedTrayView } from './SeedTrayView.tsx'
 import { SURE_KEYS, Sureness } from './Sureness.tsx'
 import { TakenUp } from './TakenUp.tsx'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { fixed } from '../../language/numbers.ts'
 
 const condition: Record<PractiseSpecimen['condition'], string> = {
@@ -78,7 +79,7 @@ export function Picture({ question }: { question: Question }) {
       <figure>
         <DrawnSpecimen specimen={question.specimen} label={say('The specimen')} className="mt-2 w-full max-w-lg" />
         <figcaption className="text-ink-soft first-letter:uppercase">
-          {word(question.specimen.stage)}
+          {codeWords(question.specimen.stage)}
           {question.specimen.stage === 'mown' ? '' : condition[question.specimen.condition]}.
           <span className="print:hidden"> {say('Drawn from the book, with the variation it writes of.')}</span>
         </figcaption>

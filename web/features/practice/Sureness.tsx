@@ -1,12 +1,12 @@
 import { surenessSteps } from '@/core/practice/scoring.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 
-const words: Record<number, string> = {
-  0.5: '1 in 2',
-  0.7: '7 in 10',
-  0.9: '9 in 10',
-  0.95: '19 in 20',
-  0.99: '99 in 100',
+const words: Record<(typeof surenessSteps)[number], () => string> = {
+  0.5: () => say('1 in 2'),
+  0.7: () => say('7 in 10'),
+  0.9: () => say('9 in 10'),
+  0.95: () => say('19 in 20'),
+  0.99: () => say('99 in 100'),
 }
 export const SURE_KEYS = 'asdfg'
 
@@ -23,7 +23,7 @@ export function Sureness({ onSure }: { onSure: (sure: number) => void }) {
             onClick={() => onSure(s)}
             className="min-h-13 rounded-xl border-2 border-culm px-3 font-semibold"
           >
-            {word(words[s] ?? '')} <kbd className="ml-1 text-sm font-normal text-ink-soft">{SURE_KEYS[i]}</kbd>
+            {words[s]()} <kbd className="ml-1 text-sm font-normal text-ink-soft">{SURE_KEYS[i]}</kbd>
           </button>
         ))}
       </div>

@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { lazy, Suspense } from 'react'
@@ -11,7 +12,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { handOn } from './handOn.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { aboutWayWords, areaWords } from '../../parts/units.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
 import { dayWords } from '../../language/dates.ts'
 
 const routeWords: Record<RouteKind, string> = {
@@ -71,7 +72,7 @@ export function RoundCard({ summary, paddock }: { summary: RoundSummary; paddock
             <dd>
               {say('{{areaWords}}, read as {{outlook}}', {
                 areaWords: areaWords(areaHa(paddock.boundary)),
-                outlook: word(paddock.outlook),
+                outlook: codeWords(paddock.outlook),
               })}
             </dd>
           </>

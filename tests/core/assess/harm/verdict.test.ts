@@ -2,12 +2,12 @@ import { describe, expect, it } from 'vitest'
 import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { verdictFor } from '@/core/assess/harm/verdict.ts'
-import { feedForms, type FeedForm } from '@/core/flora/flora.ts'
+import { feedForms, type AtRisk, type FeedForm } from '@/core/flora/flora.ts'
 import { composition } from '@/core/survey/composition.ts'
 import { harmVerdictWords } from '@/text/verdictWords.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
-const of = (hits: Record<string, number>, animal: string, form: FeedForm) => {
+const of = (hits: Record<string, number>, animal: AtRisk, form: FeedForm) => {
   const list = Object.entries(hits).flatMap(([taxon, n]) => Array.from({ length: n }, () => ({ taxon, amount: 1 })))
   const made = composition([{ seq: 1, hits: list }, { seq: 2, hits: list }], {}, plantsById)! // prettier-ignore
   return verdictFor(harmFindings(made, plantsById, 'points', 'cool-humid'), plantsById, animal, form)

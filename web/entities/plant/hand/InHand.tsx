@@ -1,9 +1,10 @@
 import { useMemo, useState } from 'react'
+import { codeWords } from '@/text/codeWords.ts'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
 import { usualTraits } from '@/core/flora/traits.ts'
 import { Hand } from './Hand.tsx'
 import { usualWords } from '../usualState.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { Labelled, inputClass } from '../../../parts/Labelled.tsx'
 import { seedOf } from '../../../parts/PlantDrawing.tsx'
 
@@ -47,7 +48,7 @@ export function InHand({ plant }: { plant: Plant }) {
               <select id={id} value={stage} onChange={(e) => setStage(e.target.value as Stage)} className={inputClass}>
                 {stages.map((s) => (
                   <option key={s} value={s}>
-                    {word(s)}
+                    {codeWords(s)}
                   </option>
                 ))}
               </select>

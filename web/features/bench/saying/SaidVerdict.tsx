@@ -1,6 +1,6 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 
-import { listed, verdictText } from '@/text/verdictText.ts'
+import { verdictText } from '@/text/verdictText.ts'
 import { say } from '../../../language/say.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import type { Sheet } from '../sheet.ts'
@@ -31,10 +31,9 @@ export function SaidVerdict({ sheet }: { sheet: Sheet }) {
       {harmful.length > 0 && !('open' in verdict) ? (
         <p className="font-semibold text-harm">
           {say('Harmful, and not excluded')}:{' '}
-          {listed([
-            ...harmful.slice(0, HARM_NAMED),
-            ...(more > 0 ? [say('{{n}} more harmful plants', { n: more })] : []),
-          ])}
+          {[...harmful.slice(0, HARM_NAMED), ...(more > 0 ? [say('{{n}} more harmful plants', { n: more })] : [])].join(
+            ', ',
+          )}
         </p>
       ) : null}
       {harmful.length === 0 ? (

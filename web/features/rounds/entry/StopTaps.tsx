@@ -1,6 +1,7 @@
-import { grazings, swardStages, type MeasuresPatch } from '@/core/records/measures.ts'
+import { codeWords } from '@/text/codeWords.ts'
+import { grazings, swardStages, type Grazed, type MeasuresPatch, type SwardStage } from '@/core/records/measures.ts'
 import type { Stop } from '@/core/records/round.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 
 interface Props {
   stop: Stop
@@ -9,7 +10,7 @@ interface Props {
 
 const chip = 'min-h-11 rounded-xl border border-rule px-3 aria-pressed:border-culm aria-pressed:bg-culm/15'
 
-function Taps<T extends string>({
+function Taps<T extends SwardStage | Grazed>({
   name,
   options,
   value,
@@ -31,7 +32,7 @@ function Taps<T extends string>({
           className={chip}
           onClick={() => onChange(value === o ? undefined : o)}
         >
-          {word(o)}
+          {codeWords(o)}
         </button>
       ))}
     </div>

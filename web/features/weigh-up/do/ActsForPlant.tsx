@@ -9,6 +9,7 @@ import {
   wearWords,
   type Proposed,
 } from '@/text/actWords.ts'
+import { codeWords } from '@/text/codeWords.ts'
 import { useState } from 'react'
 import { actionsFor, stockFirst, type ActionNow } from '@/core/assess/harm/actions.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
@@ -17,7 +18,7 @@ import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
 import { heightWords, typedIn, unitOf } from '../../../parts/units.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { today } from '../../../language/dates.ts'
 
 const schoolWords: Record<School, string> = {
@@ -107,7 +108,7 @@ export function ActsForPlant({
             <select id={id} value={stage} onChange={(e) => setStage(e.target.value as Stage)} className={inputClass}>
               {stages.map((s) => (
                 <option key={s} value={s}>
-                  {word(s)}
+                  {codeWords(s)}
                 </option>
               ))}
             </select>
@@ -166,7 +167,7 @@ export function ActsForPlant({
       })}
       <p className="py-2 text-ink-soft">
         {say('{{what}}Common practice, no source. {{standingCautions}}', {
-          what: before ? say('Before {{before}}. ', { before: word(before) }) : '',
+          what: before ? say('Before {{before}}. ', { before: codeWords(before) }) : '',
           standingCautions: standingCautions()[3],
         })}
       </p>

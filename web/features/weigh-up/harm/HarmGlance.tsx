@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { codeWords } from '@/text/codeWords.ts'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
 import { acutenessFor } from '@/core/assess/harm/acuteness.ts'
 import { verdictFor, type Verdict, type VerdictCode } from '@/core/assess/harm/verdict.ts'
@@ -12,7 +13,7 @@ import { useHazardsOfKinds } from '../../../entities/round/useHazards.ts'
 import { AnimalDrawing } from '../../../parts/AnimalDrawing.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { dayWords } from '../../../language/dates.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { FormDrawing, VerdictMark } from './HarmMarks.tsx'
 
 type Animal = (typeof keptAnimals)[number]
@@ -51,7 +52,7 @@ function Told({ verdict, reasons }: { verdict: Verdict; reasons: string[] }) {
       <VerdictMark code={verdict.code} className="mt-1 size-9" />
       <span>
         <b>
-          {word(verdict.animal)}, {word(verdict.form)}:
+          {codeWords(verdict.animal)}, {codeWords(verdict.form)}:
         </b>{' '}
         {harmVerdictWords(verdict.code)}
         {reasons.length > 0 ? ` (${reasons.join(', ')})` : ''}
@@ -91,7 +92,7 @@ export function HarmGlance({ round, harm, kept }: Props) {
             {feedForms.map((form) => (
               <th key={form} scope="col" className="pb-1 text-center font-normal">
                 <FormDrawing form={form} className="mx-auto size-8" />
-                {word(form)}
+                {codeWords(form)}
               </th>
             ))}
           </tr>
@@ -101,7 +102,7 @@ export function HarmGlance({ round, harm, kept }: Props) {
             <tr key={animal}>
               <th scope="row" className={`text-left font-normal ${animal === kept ? 'font-semibold' : ''}`}>
                 <AnimalDrawing kind={animal} className={animal === kept ? 'h-12 w-16' : 'h-9 w-12 text-ink-soft'} />
-                <span className="block leading-tight">{word(animal)}</span>
+                <span className="block leading-tight">{codeWords(animal)}</span>
               </th>
               {feedForms.map((form) => {
                 const v = verdict({ animal, form })
@@ -118,7 +119,7 @@ export function HarmGlance({ round, harm, kept }: Props) {
                     >
                       <VerdictMark code={v.code} />
                       <span className="sr-only">
-                        {word(animal)}, {word(form)}: {harmVerdictWords(v.code)}
+                        {codeWords(animal)}, {codeWords(form)}: {harmVerdictWords(v.code)}
                       </span>
                       <span className="hidden text-center text-sm leading-tight @md:block">
                         {reasons.slice(0, NAMED).join(', ')}

@@ -1,6 +1,7 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { harmMatrix, type MatrixWord } from '@/core/assess/harm/exposures.ts'
-import { feedForms, type Plant } from '@/core/flora/flora.ts'
-import { say, word } from '../../../language/say.ts'
+import { feedForms, type AtRisk, type Plant } from '@/core/flora/flora.ts'
+import { say } from '../../../language/say.ts'
 
 const signs: Record<MatrixWord, { mark: string; says: string }> = {
   harmful: {
@@ -30,7 +31,7 @@ const signs: Record<MatrixWord, { mark: string; says: string }> = {
 }
 
 /** Plants met that carry a caution, by the client's animals and by what they may meet the plant as. */
-export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: string[] }) {
+export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: AtRisk[] }) {
   const rows = harmMatrix(plants, animals)
   if (rows.length === 0) return null
   const name = new Map(plants.map((p) => [p.id, p.commonName]))
@@ -47,7 +48,7 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
             </th>
             {feedForms.map((f) => (
               <th key={f} scope="col" className="px-1 text-center font-normal">
-                {word(f)}
+                {codeWords(f)}
               </th>
             ))}
           </tr>
@@ -59,7 +60,7 @@ export function HarmMatrix({ plants, animals }: { plants: Plant[]; animals: stri
                 <th scope="row" className="pr-2 text-left font-semibold">
                   {i === 0 ? name.get(r.plant) : <span className="sr-only">{name.get(r.plant)}</span>}
                 </th>
-                <td>{word(c.animal)}</td>
+                <td>{codeWords(c.animal)}</td>
                 {feedForms.map((f) => (
                   <td key={f} className="px-1 text-center">
                     <span aria-hidden className={c.forms[f] === 'harmful' ? 'text-lg text-harm' : 'text-lg'}>

@@ -1,4 +1,5 @@
 import { boundWords } from '../../../entities/round/boundWords.ts'
+import { codesListed } from '@/text/codeWords.ts'
 import { animalClassName } from '@/text/animalWords.ts'
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
@@ -15,7 +16,7 @@ import { HarmMatrix } from './HarmMatrix.tsx'
 import { hazardGradeWords } from '@/text/hazardWords.ts'
 import { useHazards } from '../../../entities/round/useHazards.ts'
 import { useGrazing } from '../../../entities/round/useGrazing.ts'
-import { say, listed } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { Say } from '../../../language/Say.tsx'
 
 /** The dangers that looking does not tell, by name; each is told of in a chapter of its own. */
@@ -79,7 +80,7 @@ export function HarmPanel({ round, weighed }: ChapterProps) {
           </p>
           {f.notes.map((n) => (
             <p key={n.kind} className="mt-0.5 first-letter:uppercase">
-              {listed(n.who)}: {harmKindWords(n)}. {n.note}
+              {codesListed(n.who)}: {harmKindWords(n)}. {n.note}
             </p>
           ))}
           <ExposureView plant={byId.get(f.plant)!} />
@@ -134,7 +135,7 @@ export function HarmPanel({ round, weighed }: ChapterProps) {
             {harm.cautions.map((c) => (
               <li key={c.plant}>
                 <b>{name(c.plant)}</b>:{' '}
-                {c.notes.map((n) => `${harmKindWords(n)} (${listed(n.who)}). ${n.note}`).join(' ')}
+                {c.notes.map((n) => `${harmKindWords(n)} (${codesListed(n.who)}). ${n.note}`).join(' ')}
               </li>
             ))}
           </ul>

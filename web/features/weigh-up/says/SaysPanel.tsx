@@ -1,9 +1,10 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { swardSays } from '@/core/assess/indicators/swardSays.ts'
 import { percent, percentRange } from '../../../parts/words.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import type { ChapterProps } from '../chapter.ts'
 
 /** What the composition says of the ground and of past management, with the figures it stands on and what speaks against it. */
@@ -25,7 +26,7 @@ export function SaysPanel({ round }: Pick<ChapterProps, 'round'>) {
             <li key={s.id} className="border-b border-rule/60 py-2">
               <p>
                 <b className="font-plant text-lg">{saidWords(s.id).title}</b>
-                <span className="ml-2 rounded-lg border border-rule px-2">{word(s.strength)}</span>
+                <span className="ml-2 rounded-lg border border-rule px-2">{codeWords(s.strength)}</span>
               </p>
               <p>
                 {s.of.length > 0 ? s.of.map((t) => taxonName(t, byId)).join(', ') : say('None of the sown plants')}:{' '}

@@ -1,3 +1,4 @@
+import { codeWords, codesListed } from '@/text/codeWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { sowingConditionWords, sowingFitWords } from '@/text/sowingFitWords.ts'
 import { inSentence } from '@/text/say.ts'
@@ -15,7 +16,7 @@ import type { Plant, SowingTime } from '@/core/flora/flora.ts'
 import { Word } from '../../../parts/Word.tsx'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
 import { areaWords, inUnits, onSmall, rateWords, typedIn, unitOf, weightWords } from '../../../parts/units.ts'
-import { listed, say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { Say } from '../../../language/Say.tsx'
 import { wholeWords } from '../../../language/dates.ts'
 import { fixed } from '../../../language/numbers.ts'
@@ -139,7 +140,7 @@ function Arithmetic({
             rateWords: rateWords(high),
             depthMm: sowing.depthMm[0],
             depthMm2: sowing.depthMm[1],
-            when: sowing.when.map((w) => word(w.replace('-', ' '))).join(` ${say('or')} `),
+            when: sowing.when.map((w) => codeWords(w)).join(` ${say('or')} `),
             toLocaleString: wholeWords(sowing.seedsPerKg),
             sources: sowing.sources.join(', '),
           },
@@ -196,7 +197,7 @@ function Arithmetic({
                   what: hectares ? say(', {{figure}} kg in all', { figure: figure(bulk * hectares) }) : '',
                   depthMm: sowing.depthMm[0],
                   depthMm2: sowing.depthMm[1],
-                  when: word(sowing.when[0]!.replace('-', ' ')),
+                  when: codeWords(sowing.when[0]!),
                 },
               ),
               sowing.when,
@@ -231,7 +232,7 @@ export function Fit({
             : ''}
           {fit.cautions.length > 0
             ? say(' Caution: {{cautions}}.', {
-                cautions: fit.cautions.map((h) => `${listed(h.who)}: ${harmKindWords(h)}`).join('; '),
+                cautions: fit.cautions.map((h) => `${codesListed(h.who)}: ${harmKindWords(h)}`).join('; '),
               })
             : ''}
         </span>

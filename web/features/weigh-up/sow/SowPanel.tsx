@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { codeWords } from '@/text/codeWords.ts'
 import { sowingAdvice } from '@/core/assess/sowing/sowingAdvice.ts'
 import { nextSowingDay } from '@/core/assess/sowing/sowingDay.ts'
 import { swardSays } from '@/core/assess/indicators/swardSays.ts'
@@ -9,7 +10,7 @@ import { lineOf } from '../../../entities/plan/lineOf.ts'
 import { usePlanLines } from '../../../entities/plan/usePlanLines.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { useGrazing } from '../../../entities/round/useGrazing.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { today } from '../../../language/dates.ts'
 import type { ChapterProps } from '../chapter.ts'
 import { siteOf } from './site.ts'
@@ -60,7 +61,9 @@ export function SowPanel({ round, weighed: { composition: made } }: ChapterProps
           <p className="text-ink-soft">
             {say('At home in this region{{what}}. Common practice, no source.', {
               what: kind
-                ? say(', and without harm for {{kind}} that neither seed nor grazing settles', { kind: word(kind) })
+                ? say(', and without harm for {{kind}} that neither seed nor grazing settles', {
+                    kind: codeWords(kind),
+                  })
                 : '',
             })}
           </p>

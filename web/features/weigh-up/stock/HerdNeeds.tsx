@@ -1,3 +1,4 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useMemo } from 'react'
 import { stockedFor } from '@/core/assess/feed/grazingDays.ts'
@@ -9,7 +10,7 @@ import type { HerdPlan } from '@/core/records/herdPlan.ts'
 import { NumberInput } from '../../../parts/NumberInput.tsx'
 import type { useGrazing } from '../../../entities/round/useGrazing.ts'
 import { areaWords, inUnits, weightWords } from '../../../parts/units.ts'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import { Say } from '../../../language/Say.tsx'
 import { atMost, fixed } from '../../../language/numbers.ts'
 
@@ -30,7 +31,7 @@ function lacking(met: Met, count: number, stay: number | undefined): string {
     n: count,
     middle: atMost(lack.middle, 0),
     unit: needUnitWords(met.unit),
-    what: word(met.what),
+    what: codeWords(met.what),
     low: atMost(lack.low, 0),
     high: atMost(lack.high, 0),
   })
@@ -73,7 +74,7 @@ export function Needs({
                 lacking: lacking(m, plan.count, stay),
               }}
               components={{
-                b: <b className="inline-block w-20 first-letter:uppercase">{word(m.what)}</b>,
+                b: <b className="inline-block w-20 first-letter:uppercase">{codeWords(m.what)}</b>,
                 span: (
                   <span className="font-semibold">
                     {m.short > 0

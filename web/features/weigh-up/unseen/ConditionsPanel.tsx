@@ -1,9 +1,10 @@
+import { codeWords } from '@/text/codeWords.ts'
 import { frosts, type Conditions } from '@/core/records/conditions.ts'
 import { fieldWords } from '@/text/recordFields.ts'
 import { useConditions } from '../../../entities/round/herd.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
 import { ReadProblem } from '../../../ui/ReadProblem.tsx'
-import { say, word } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 
 type Key = keyof Conditions
 interface Field {
@@ -58,7 +59,7 @@ function Entry({ field, known, change }: { field: Field; known: Conditions; chan
             <option value="">{say('not known')}</option>
             {options.map((o) => (
               <option key={o} value={o}>
-                {word(o)}
+                {codeWords(o)}
               </option>
             ))}
           </select>

@@ -1,3 +1,4 @@
+import { codesListed } from '@/text/codeWords.ts'
 import { inSentence } from '@/text/say.ts'
 import { hazardActWords, hazardGradeWords, hazardSaysWords, hazardTestWords, type Tell } from '@/text/hazardWords.ts'
 import type { HazardReading } from '@/core/assess/harm/hazards/hazard.ts'
@@ -6,7 +7,7 @@ import { useHazards, useTell } from '../../../entities/round/useHazards.ts'
 import { percent, percentRange } from '../../../parts/words.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { Terms } from '../../../parts/Terms.tsx'
-import { say, listed } from '../../../language/say.ts'
+import { say } from '../../../language/say.ts'
 import type { ChapterProps } from '../chapter.ts'
 
 const gradeMark = { act: '●', raised: '◐', open: '?' } as const
@@ -55,7 +56,7 @@ function DangerBody({ reading: { hazard: h, says, tests, acts }, tell }: { readi
         <summary className="min-h-11 py-2 text-ink-soft">{say('What shows, what does not, and the source')}</summary>
         <dl className="grid gap-x-3 pb-2 @md:grid-cols-[8rem_1fr]">
           <dt className="font-semibold">{say('Harms')}</dt>
-          <dd>{listed(h.who)}</dd>
+          <dd>{codesListed(h.who)}</dd>
           <dt className="font-semibold">{say('What shows')}</dt>
           <dd>
             <Terms>{h.shows}</Terms>

@@ -1,0 +1,48 @@
+import type { InsetTitle } from '@/core/drawing/portrait/insetTitles.ts'
+import { say } from './say.ts'
+
+const words: Record<InsetTitle, () => string> = {
+  bark: () => say('bark'),
+  base: () => say('base'),
+  bud: () => say('bud'),
+  buds: () => say('buds'),
+  'claw-edge': () => say('claw edge'),
+  collar: () => say('collar'),
+  'collar-back': () => say('collar back'),
+  crease: () => say('crease'),
+  'cut-shoot': () => say('cut shoot'),
+  'cut-stem': () => say('cut stem'),
+  edge: () => say('edge'),
+  'from-above': () => say('from above'),
+  joint: () => say('joint'),
+  leaf: () => say('leaf'),
+  'leaf-face': () => say('leaf face'),
+  'leaf-stalk': () => say('leaf stalk'),
+  leaflet: () => say('leaflet'),
+  'leaflet-edge': () => say('leaflet edge'),
+  'leaflet-tip': () => say('leaflet tip'),
+  'leaflet-veins': () => say('leaflet veins'),
+  mark: () => say('mark'),
+  midrib: () => say('midrib'),
+  ribs: () => say('ribs'),
+  root: () => say('root'),
+  'root-colour': () => say('root colour'),
+  sap: () => say('sap'),
+  sheath: () => say('sheath'),
+  smell: () => say('smell'),
+  'split-stem': () => say('split stem'),
+  'split-twig': () => say('split twig'),
+  stem: () => say('stem'),
+  'stem-ridges': () => say('stem ridges'),
+  'stipule-colour': () => say('stipule colour'),
+  stipules: () => say('stipules'),
+  tip: () => say('tip'),
+  twig: () => say('twig'),
+  'under-side': () => say('under side'),
+  'upper-face': () => say('upper face'),
+  veins: () => say('veins'),
+  winter: () => say('winter'),
+}
+
+/** What a close look in a circle shows. */
+export const insetWords = (title: InsetTitle): string => words[title]()

@@ -26,7 +26,7 @@ function textsOfFile(path) {
 }
 
 const textsOfCode = () =>
-  ['web', 'text', 'server'].flatMap((folder) =>
+  ['web', 'text', 'contract', 'server'].flatMap((folder) =>
     readdirSync(folder, { recursive: true })
       .filter((f) => /\.tsx?$/.test(f))
       .flatMap((f) => textsOfFile(join(folder, f))),

@@ -13,9 +13,6 @@ let nounsKeepCapitals = false
  */
 export const say: Translator = (text, values) => translator(text, values)
 
-/** A sentence that is sent as it stands and looked up where it arrives, in the reader's language. */
-export const told = (sentence: string): string => sentence
-
 /** Put another language in, once, before modules with texts are loaded; without an argument English again. */
 export function speak(next: Translator = english, capitals = false): void {
   translator = next

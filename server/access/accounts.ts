@@ -1,11 +1,9 @@
-import { told } from '@/text/say.ts'
+import type { AccountRole } from '@/contract/accounts.ts'
+import { told } from '@/contract/told.ts'
 import { randomUUID } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { badRequest, HttpError } from '../http/httpError.ts'
 import { checkPassword, digestPassword, isPassword, nameKey } from './passwords.ts'
-
-export const accountRoles = ['advisor', 'trainee'] as const
-export type AccountRole = (typeof accountRoles)[number]
 
 export interface Account {
   id: string

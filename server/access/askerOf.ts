@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Request, RequestHandler } from 'express'
 import type { Sql } from '../db/db.ts'
 import { HttpError } from '../http/httpError.ts'

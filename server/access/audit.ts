@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { RequestHandler } from 'express'
 import { randomUUID } from 'node:crypto'
 import type { Sql } from '../db/db.ts'

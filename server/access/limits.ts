@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Request, RequestHandler } from 'express'
 import { ipKeyGenerator, rateLimit, type Options } from 'express-rate-limit'
 import type { Sql } from '../db/db.ts'

@@ -1,10 +1,9 @@
-import { told } from '@/text/say.ts'
+import { LONGEST_PASSWORD } from '@/contract/accounts.ts'
+import { told } from '@/contract/told.ts'
 import { hash, verify, type Options } from '@node-rs/argon2'
 import { badRequest } from '../http/httpError.ts'
 
-/** Long enough for a sentence; argon2 takes any length, a request should not. */
 export const SHORTEST = 12
-export const LONGEST = 200
 
 /** A name as two of them are compared: capitals, width and marks written in two ways make no difference. */
 export const nameKey = (name: string): string => name.trim().normalize('NFKC').toLowerCase()
@@ -14,7 +13,8 @@ export function checkPassword(password: string, name: string): void {
   const typed = password.normalize('NFKC')
   if ([...typed].length < SHORTEST)
     throw badRequest(`A password has at least ${SHORTEST} characters: three or four words are easy to keep in mind.`, 'password') // prettier-ignore
-  if (typed.length > LONGEST) throw badRequest(`A password has at most ${LONGEST} characters.`, 'password')
+  if (typed.length > LONGEST_PASSWORD)
+    throw badRequest(`A password has at most ${LONGEST_PASSWORD} characters.`, 'password')
   if (new Set(typed).size < 5) throw badRequest(told('That password repeats too few characters.'), 'password')
   if (nameKey(typed).includes(nameKey(name)) && nameKey(name).length > 3)
     throw badRequest(told('A password must not hold the name.'), 'password')

@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { RequestHandler } from 'express'
 import { HttpError } from '../http/httpError.ts'
 

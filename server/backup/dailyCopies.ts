@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import {
   closeSync,
   createWriteStream,

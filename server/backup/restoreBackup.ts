@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import { createHash, randomBytes } from 'node:crypto'
 import type { Db, Sql } from '../db/db.ts'
 import { migrate } from '../db/migrate.ts'

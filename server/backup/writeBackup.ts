@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import { createHash, type Hash } from 'node:crypto'
 import { rmSync } from 'node:fs'
 import { open, type FileHandle } from 'node:fs/promises'

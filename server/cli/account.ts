@@ -1,12 +1,6 @@
+import { accountRoles, type AccountRole } from '@/contract/accounts.ts'
 import { randomBytes } from 'node:crypto'
-import {
-  accountRoles,
-  addAccount,
-  changeAccount,
-  listAccounts,
-  setPassword,
-  type AccountRole,
-} from '../access/accounts.ts'
+import { addAccount, changeAccount, listAccounts, setPassword } from '../access/accounts.ts'
 import { nameKey } from '../access/passwords.ts'
 import { configOfHere } from '../config.ts'
 import { openDb, type Db } from '../db/db.ts'

@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { ErrorRequestHandler, Request } from 'express'
 import { randomUUID } from 'node:crypto'
 import { DatabaseStopped } from '../db/connection.ts'

@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import { isUUID } from 'class-validator'
 import { badRequest } from './httpError.ts'
 

@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import 'reflect-metadata'
 import { plainToInstance } from 'class-transformer'
 import { getMetadataStorage, validateSync, type ValidationError } from 'class-validator'

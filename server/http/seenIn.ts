@@ -1,5 +1,5 @@
 import type { Plain } from '@/core/records/merge.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Written } from '../db/standing.ts'
 import { badRequest, ConflictError } from './httpError.ts'
 import { checkPlain } from './parseBody.ts'

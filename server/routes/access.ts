@@ -7,7 +7,7 @@ import { limitSignIn } from '../access/limits.ts'
 import { addLink, dropLink, listLinks, noteOpened } from '../access/links.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Db } from '../db/db.ts'
 import { getSignedPage, listSignatures } from '../db/signedPages.ts'
 import { listKept } from '../db/kept.ts'
@@ -23,7 +23,7 @@ import {
   OwnPasswordInput,
   PasswordInput,
   SignInInput,
-} from './accessInput.ts'
+} from '@/contract/input/access.ts'
 
 const askerIn = (res: Response) => res.locals.asker as Asker
 

@@ -11,7 +11,8 @@ import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { packedJson } from '../http/packedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { IdentifyInput, OwnPlantInput, readContext, readObservations } from './identifyInput.ts'
+import { IdentifyInput, OwnPlantInput } from '@/contract/input/seen.ts'
+import { readContext, readObservations } from './readSeen.ts'
 
 /** An answer says its verdict in English too. */
 export type SaidIdentification = Identification & { verdict: { text: string } }

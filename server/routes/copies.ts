@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import { Router } from 'express'
 import { createWriteStream, rmSync, statSync } from 'node:fs'
 import { dirname, join } from 'node:path'

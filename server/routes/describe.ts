@@ -18,7 +18,8 @@ import { notFound } from '../http/httpError.ts'
 import { packedJson } from '../http/packedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { identifyBody, type SaidIdentification } from './book.ts'
-import { ContextInput, readContext } from './identifyInput.ts'
+import { ContextInput } from '@/contract/input/seen.ts'
+import { readContext } from './readSeen.ts'
 
 const LONGEST = 200_000
 

@@ -3,7 +3,7 @@ import { Router } from 'express'
 import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
 import { keptKinds, type KeptKind } from '@/contract/commands.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import { dropKept, getKept, listKept, putKept } from '../db/kept.ts'
 import { getEvent, getHolding, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
@@ -22,7 +22,7 @@ import {
   ManagementInput,
   RunnersInput,
   SowingChecksInput,
-} from './keptInput.ts'
+} from '@/contract/input/kept.ts'
 
 const kindOf = (kind: string): KeptKind => {
   const known = keptKinds.find((k) => k === kind)

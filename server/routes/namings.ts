@@ -5,9 +5,9 @@ import { putUnknown } from '../db/rounds.ts'
 import { idOf } from '../http/idOf.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
-import { readContext, readObservations } from './identifyInput.ts'
-import { NamingInput } from './roundInput.ts'
+import { NamingInput } from '@/contract/input/round.ts'
 import type { Book } from '../flora/book.ts'
+import { readContext, readObservations } from './readSeen.ts'
 
 /** Names written down; one that answers a letter of a round gives that letter its name in the same step. */
 export function namingRoutes(db: Db, book: Book): Router {

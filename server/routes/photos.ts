@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import express, { Router } from 'express'
 import { isUUID } from 'class-validator'
 import type { Db } from '../db/db.ts'

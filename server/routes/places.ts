@@ -3,7 +3,7 @@ import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { readBoundary } from '@/core/formats/readBoundary.ts'
 import type { Paddock } from '@/core/records/round.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Db } from '../db/db.ts'
 import {
   addHolding,
@@ -25,8 +25,8 @@ import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { EventInput, PaddockInput } from './placeInput.ts'
-import { HoldingInput } from './roundInput.ts'
+import { EventInput, PaddockInput } from '@/contract/input/place.ts'
+import { HoldingInput } from '@/contract/input/round.ts'
 import type { Book } from '../flora/book.ts'
 
 async function paddockAt(db: Db, id: string): Promise<Paddock> {

@@ -1,7 +1,7 @@
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
 import { planCalendar } from '@/core/formats/planCalendar.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
 import { dropPlanItem, getPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
@@ -13,7 +13,7 @@ import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { PlanItemInput } from './planInput.ts'
+import { PlanItemInput } from '@/contract/input/plan.ts'
 
 const planItems = { get: getPlanItem, put: putPlanItem, drop: dropPlanItem }
 

@@ -16,7 +16,7 @@ import { knownPlant } from '../http/knownTaxon.ts'
 import { idOf } from '../http/idOf.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { AnswersInput, NamingCheckInput } from './practiceInput.ts'
+import { AnswersInput, NamingCheckInput } from '@/contract/input/practice.ts'
 
 /** Not one of the plants of the book. */
 const OTHER = 'other'

@@ -8,7 +8,7 @@ import type { Book } from '../flora/book.ts'
 import { knownTaxon } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { paddockOf } from './places.ts'
-import { RoundFileInput } from './roundFileInput.ts'
+import { RoundFileInput } from '@/contract/input/roundFile.ts'
 import { stopFrom } from './rounds.ts'
 
 /** What became of a file that was opened. */

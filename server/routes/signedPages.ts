@@ -4,7 +4,7 @@ import { IsISO8601, IsInt, IsNotEmpty, IsString, IsUUID, Matches, Max, MaxLength
 import { Router } from 'express'
 import { beforeHash, HASH_PLACE, type SignedPage } from '@/core/records/signedPage.ts'
 import { without } from '@/core/records/merge.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Db } from '../db/db.ts'
 import { hasRound } from '../db/rounds.ts'
 import { addSignedPage, getSignedPage, listSignatures } from '../db/signedPages.ts'

@@ -4,7 +4,7 @@ import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, Validat
 import { Router } from 'express'
 import { without } from '@/core/records/merge.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { told } from '@/text/say.ts'
+import { told } from '@/contract/told.ts'
 import type { Db, Sql } from '../db/db.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
 import { getUnknownPlant, listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
@@ -13,7 +13,8 @@ import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
-import { readContext, readObservations, SeenInput } from './identifyInput.ts'
+import { SeenInput } from '@/contract/input/seen.ts'
+import { readContext, readObservations } from './readSeen.ts'
 
 class OpinionInput {
   @IsString() @MaxLength(200) by!: string

@@ -1,3 +1,4 @@
+import type { AccountRole } from '@/contract/accounts.ts'
 import type { Meanings, VocabularyFile } from '@/core/describe/vocabulary.ts'
 import { bookOf, type BookColumns } from '@/contract/bookColumns.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
@@ -141,7 +142,6 @@ export const signOut = () => send<Me>('POST', '/api/sign-out')
 export const changeOwnPassword = (now: string, password: string) =>
   send<unknown>('PUT', '/api/me/password', { now, password })
 
-export type AccountRole = 'advisor' | 'trainee'
 export interface Account {
   id: string
   name: string

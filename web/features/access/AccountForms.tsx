@@ -1,6 +1,7 @@
+import type { AccountRole } from '@/contract/accounts.ts'
 import { useState } from 'react'
 import { useRevalidator } from 'react-router'
-import { addAccount, giveNewPassword, type Account, type AccountRole } from '../../api/client.ts'
+import { addAccount, giveNewPassword, type Account } from '../../api/client.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { keepClass, PasswordField } from './PasswordField.tsx'
 import { say } from '../../language/say.ts'

@@ -1,19 +1,18 @@
-import { told } from '@/text/say.ts'
+import { told } from '../told.ts'
 import { IsBoolean, IsIn, IsInt, IsString, IsUUID, Max, MaxLength, Min, MinLength } from 'class-validator'
-import { accountRoles, type AccountRole } from '../access/accounts.ts'
-import { LONGEST } from '../access/passwords.ts'
+import { accountRoles, LONGEST_PASSWORD, type AccountRole } from '../accounts.ts'
 
 const ROLES = told('An account is an advisor\'s or a trainee\'s.') // prettier-ignore
 
 export class SignInInput {
   @IsString() @MinLength(1, { message: told('Type your name.') }) @MaxLength(100) name!: string
-  @IsString() @MinLength(1, { message: told('Type your password.') }) @MaxLength(LONGEST * 2) password!: string
+  @IsString() @MinLength(1, { message: told('Type your password.') }) @MaxLength(LONGEST_PASSWORD * 2) password!: string
 }
 
 export class NewAccountInput {
   @IsString() @MaxLength(100) name!: string
   @IsIn(accountRoles, { message: ROLES }) role!: AccountRole
-  @IsString() @MaxLength(LONGEST * 2) password!: string
+  @IsString() @MaxLength(LONGEST_PASSWORD * 2) password!: string
 }
 
 export class AccountInput {
@@ -22,11 +21,11 @@ export class AccountInput {
 }
 
 export class PasswordInput {
-  @IsString() @MaxLength(LONGEST * 2) password!: string
+  @IsString() @MaxLength(LONGEST_PASSWORD * 2) password!: string
 }
 
 export class OwnPasswordInput extends PasswordInput {
-  @IsString() @MaxLength(LONGEST * 2) now!: string
+  @IsString() @MaxLength(LONGEST_PASSWORD * 2) now!: string
 }
 
 export class LinkInput {

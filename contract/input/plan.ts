@@ -1,4 +1,4 @@
-import { told } from '@/text/say.ts'
+import { told } from '../told.ts'
 import 'reflect-metadata'
 import { IsDateString, IsNotEmpty, IsOptional, IsString, IsUUID, Matches, MaxLength } from 'class-validator'
 

@@ -22,8 +22,8 @@ import {
   ValidateNested,
 } from 'class-validator'
 import { ROUND_FILE, ROUND_FILE_VERSION } from '@/core/formats/roundFile.ts'
-import { PaddockInput } from './placeInput.ts'
-import { HoldingInput, RouteInput, SettingsInput, StopInput } from './roundInput.ts'
+import { PaddockInput } from './place.ts'
+import { HoldingInput, RouteInput, SettingsInput, StopInput } from './round.ts'
 
 class FiledPaddockInput extends PaddockInput {}
 

@@ -37,7 +37,7 @@ import {
   type SwardStage,
 } from '@/core/records/measures.ts'
 import { fewSpeciesConventions, type FewSpecies } from '@/core/methods/estimators/dryWeightRank.ts'
-import { SeenInput } from './identifyInput.ts'
+import { SeenInput } from './seen.ts'
 
 export class HoldingInput {
   @IsUUID() id!: string

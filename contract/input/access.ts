@@ -1,6 +1,7 @@
 import { told } from '../told.ts'
 import { IsBoolean, IsIn, IsInt, IsString, IsUUID, Max, MaxLength, Min, MinLength } from 'class-validator'
 import { accountRoles, LONGEST_PASSWORD, type AccountRole } from '../accounts.ts'
+import { Text } from './decorators.ts'
 
 const ROLES = told('An account is an advisor\'s or a trainee\'s.') // prettier-ignore
 
@@ -10,9 +11,9 @@ export class SignInInput {
 }
 
 export class NewAccountInput {
-  @IsString() @MaxLength(100) name!: string
+  @Text(100) name!: string
   @IsIn(accountRoles, { message: ROLES }) role!: AccountRole
-  @IsString() @MaxLength(LONGEST_PASSWORD * 2) password!: string
+  @Text(LONGEST_PASSWORD * 2) password!: string
 }
 
 export class AccountInput {
@@ -21,11 +22,11 @@ export class AccountInput {
 }
 
 export class PasswordInput {
-  @IsString() @MaxLength(LONGEST_PASSWORD * 2) password!: string
+  @Text(LONGEST_PASSWORD * 2) password!: string
 }
 
 export class OwnPasswordInput extends PasswordInput {
-  @IsString() @MaxLength(LONGEST_PASSWORD * 2) now!: string
+  @Text(LONGEST_PASSWORD * 2) now!: string
 }
 
 export class LinkInput {

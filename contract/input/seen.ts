@@ -6,27 +6,24 @@ import {
   ArrayMinSize,
   IsArray,
   IsIn,
-  IsInt,
   IsNumber,
   IsObject,
   IsOptional,
   IsString,
   IsUUID,
-  Max,
-  MaxLength,
-  Min,
   ValidateNested,
 } from 'class-validator'
 import { grounds, type Ground } from '@/core/flora/codes.ts'
 import { regions, stages, type Region, type Stage } from '@/core/flora/flora.ts'
+import { ListOf, Text, Texts, Whole } from './decorators.ts'
 
 export class ContextInput {
-  @IsOptional() @IsInt() @Min(1) @Max(12) month?: number
+  @IsOptional() @Whole(1, 12) month?: number
   @IsOptional() @IsIn(stages, { message: `stage must be one of ${stages.join(', ')}` }) stage?: Stage
   @IsOptional() @IsIn(regions, { message: `region must be one of ${regions.join(', ')}` }) region?: Region
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) sown?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) found?: string[]
-  @IsOptional() @IsArray() @ArrayMaxSize(200) @IsString({ each: true }) neighbours?: string[]
+  @IsOptional() @Texts(200) sown?: string[]
+  @IsOptional() @Texts(200) found?: string[]
+  @IsOptional() @Texts(200) neighbours?: string[]
   @IsOptional()
   @IsArray()
   @IsIn(grounds, { each: true, message: `ground must be of ${grounds.join(', ')}` })
@@ -59,11 +56,7 @@ export class ObservationInput {
 export class IdentifyInput {
   @IsOptional() @ValidateNested() @Type(() => ContextInput) context?: ContextInput
   @IsOptional()
-  @IsArray()
-  @ArrayMaxSize(200)
-  @IsObject({ each: true })
-  @ValidateNested({ each: true })
-  @Type(() => ObservationInput)
+  @ListOf(() => ObservationInput, 200)
   observations?: ObservationInput[]
 }
 
@@ -71,15 +64,11 @@ export class IdentifyInput {
 export class SeenInput {
   @IsUUID() id!: string
   @ValidateNested() @Type(() => ContextInput) context!: ContextInput
-  @IsArray()
-  @ArrayMaxSize(200)
-  @IsObject({ each: true })
-  @ValidateNested({ each: true })
-  @Type(() => ObservationInput)
+  @ListOf(() => ObservationInput, 200)
   observations!: ObservationInput[]
 }
 
 /** A plant of the reader's own, as its file would write it. */
 export class OwnPlantInput {
-  @IsString() @MaxLength(50_000) yaml!: string
+  @Text(50_000) yaml!: string
 }

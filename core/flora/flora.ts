@@ -193,6 +193,10 @@ export const proportions = [
   'teeth',
   // How far tips of lobes are drawn back to the stalk, as a share of their reach; below 0 to the tip.
   'sweep',
+  // Of a heart or an arrow: how far the lobes at its foot reach behind the stalk, as a share of half its width, and how they
+  // end: 0 round, 1 pointing back, 2 pointing out; of a cut leaf, 1 where its lobes are pointed and not ragged.
+  'foot',
+  'barb',
 ] as const
 export type Proportion = (typeof proportions)[number]
 export const tintedParts = ['upper', 'lower', 'stem', 'base'] as const

@@ -29,6 +29,8 @@ export interface Lamina {
   veins?: { count: number; paler: number; deep: number; along?: boolean }
   /** How far the edge is drawn back to the stalk, as a share of its reach; below 0 to the tip. */
   sweep?: number
+  /** Lobes at the foot: how far behind the stalk they reach, as a share of half the width (below 0 before it); round as a heart's, or pointed. */
+  lobes?: { back: number; pointed: boolean }
   /** Waves of the edge, millimetres up. */
   wave?: number
   /** Changes the colour of the upper face at a share of the length and of the half width (-1 to 1). */
@@ -59,6 +61,16 @@ function onVein(t: number, u: number, veins: NonNullable<Lamina['veins']>): numb
   return Math.max(0, 1 - off * 7)
 }
 
+/** How far along the leaf lobes of its foot are felt. */
+const FOOT = 0.4
+
+/** How far behind the stalk a point lies by the lobes of the foot, as a share of half the width. */
+function behind(t: number, u: number, lobes: Lamina['lobes']): number {
+  if (!lobes || t >= FOOT) return 0
+  const reach = lobes.pointed ? Math.abs(u) : Math.sin(0.75 * Math.PI * Math.abs(u) ** 0.8)
+  return lobes.back * reach * (1 - t / FOOT) ** 2
+}
+
 /** A broad leaf or leaflet along its spine: outline, teeth, fold, veins and marks, both faces. */
 export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lamina): void {
   const {
@@ -70,6 +82,7 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
     veins,
     wave = 0,
     sweep = 0,
+    lobes,
     mark,
     organ = 'leaf',
     gloss = [0.25, 0.15],
@@ -97,7 +110,8 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
           (veins ? veins.deep * onVein(t, u, veins) : 0) +
           lift
         const out = add(times(f.side, u * half * Math.cos(fold)), times(f.face, up))
-        return add(f.at, sweep === 0 ? out : add(out, times(f.along, -sweep * half * u * u)))
+        const aft = sweep * half * u * u + behind(t, u, lobes) * (width / 2)
+        return add(f.at, aft === 0 ? out : add(out, times(f.along, -aft)))
       })
     })
   const tint = (base: Lab, paler: number, marked: boolean) => (r: number, c: number) => {

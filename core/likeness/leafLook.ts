@@ -7,7 +7,7 @@ import type { MeshBuilder } from './mesh.ts'
 import { hash } from './noise.ts'
 import { addTube } from './ribbon.ts'
 import { frameAt, grow, type Frame } from './spine.ts'
-import { add, sub, times, unit } from './vec.ts'
+import { add, sub, times, unit, type Vec } from './vec.ts'
 
 /** Foot of a leaf's blade, the way it goes and where its upper face looks. */
 export type Foot = Pick<Frame, 'at' | 'along' | 'face'>
@@ -19,6 +19,8 @@ export const SIMPLE: Record<string, { wide: number; outline: Outline }> = {
   'egg-widest-base': { wide: 0.62, outline: oval(0.3) },
   diamond: { wide: 0.68, outline: (t) => (t < 0.42 ? (t / 0.42) ** 0.85 : ((1 - t) / 0.58) ** 0.95) },
   'heart-or-arrow': { wide: 0.74, outline: (t) => Math.min(1, 0.86 + 1.1 * t) * Math.max(0, 1 - t ** 1.5) ** 0.85 },
+  // Narrow, with two lobes at its foot that point out to the sides.
+  halberd: { wide: 0.5, outline: (t) => (t < 0.2 ? 1 - 2.9 * t : 0.42 * (1 - ((t - 0.2) / 0.8) ** 1.8) ** 0.8) },
   'spoon-shaped': {
     wide: 0.34,
     outline: (t) =>
@@ -31,6 +33,9 @@ export const SIMPLE: Record<string, { wide: number; outline: Outline }> = {
   },
   'scale-like': { wide: 0.5, outline: oval(0.35) },
   linear: { wide: 0.12, outline: (t) => Math.min(1, 9 * t) * Math.min(1, 6 * (1 - t)) },
+  // Lobes that run out into a point, and those of a thistle's leaf, that end in a spine.
+  pointed: { wide: 0.5, outline: (t) => (t < 0.25 ? 0.7 + 1.2 * t : ((1 - t) / 0.75) ** 1.15) },
+  barbed: { wide: 0.46, outline: (t) => (t < 0.25 ? 0.7 + 1.2 * t : ((1 - t) / 0.75) ** 1.15) },
   // Last parts of a fern-like leaf.
   segment: { wide: 0.4, outline: oval(0.45) },
   wedge: {
@@ -167,6 +172,24 @@ export function fuzz(
   }
 }
 
+/** Millimetres of the spines of a leaf, by how they are coded. */
+const SPINES: Record<string, number> = { 'leaf-edge-long-dagger': 7, 'leaf-edge-short': 2.4 }
+
+function addSpine(to: MeshBuilder, at: Vec, along: Vec, length: number): void {
+  addTube(to, grow({ from: at, along, length, steps: 3 }), {
+    organ: 'hair',
+    radius: (t) => 0.3 * (1 - t) + 0.02,
+    colour: () => [80, -4, 34],
+    sides: 5,
+  })
+}
+
+/** The spine in which a lobe ends. */
+export function spineAtTip(to: MeshBuilder, spine: readonly Frame[], { states }: Traits): void {
+  const tip = spine.at(-1)!
+  addSpine(to, tip.at, tip.along, SPINES[states['spines'] ?? ''] ?? SPINES['leaf-edge-short']!)
+}
+
 /** Spines along the edge of a leaf. */
 export function spines(
   to: MeshBuilder,
@@ -174,20 +197,11 @@ export function spines(
   half: (t: number) => number,
   { states }: Traits,
 ): void {
-  const long = { 'leaf-edge-long-dagger': 7, 'leaf-edge-short': 2.4 }[states['spines'] ?? ''] ?? 0
-  if (long === 0) return
+  const long = SPINES[states['spines'] ?? '']
+  if (long === undefined) return
   for (let i = 1; i < 9; i++)
     for (const s of [-1, 1]) {
       const f = frameAt(spine, i / 9)
-      addTube(
-        to,
-        grow({
-          from: add(f.at, times(f.side, s * half(i / 9))),
-          along: unit(add(times(f.side, s), times(f.along, 0.5))),
-          length: long,
-          steps: 3,
-        }),
-        { organ: 'hair', radius: (t) => 0.3 * (1 - t) + 0.02, colour: () => [80, -4, 34], sides: 5 },
-      )
+      addSpine(to, add(f.at, times(f.side, s * half(i / 9))), unit(add(times(f.side, s), times(f.along, 0.5))), long)
     }
 }

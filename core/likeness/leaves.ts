@@ -5,18 +5,10 @@ import { addLamina, oval, type Lamina, type Outline } from './lamina.ts'
 import type { MeshBuilder } from './mesh.ts'
 import { addTube } from './ribbon.ts'
 import { stamps } from './stamp.ts'
-import { frameAt, grow, type Frame } from './spine.ts'
-import { turned } from './vec.ts'
-import { type Foot, SIMPLE, TEETH, lobed, coatOf, fuzz, spines } from './leafLook.ts'
-import { FANS, PALMS, ROUNDED, type Palm } from './leafLobes.ts'
-import { addPalmate } from './palmate.ts'
-
-/** A part of a leaf as a leaf of its own: its foot on a rachis, and the way it points, in the plane of the leaf. */
-export const partFoot = (f: Frame, degrees: number): Foot => ({
-  at: f.at,
-  along: turned(f.along, f.face, (-degrees * Math.PI) / 180),
-  face: f.face,
-})
+import { frameAt, grow } from './spine.ts'
+import { type Foot, SIMPLE, TEETH, lobed, coatOf, fuzz, spineAtTip, spines } from './leafLook.ts'
+import { addFan, addPalm, partFoot } from './leafFans.ts'
+import { FANS, PALMS, ROUNDED } from './leafLobes.ts'
 
 export interface Grown {
   foot: Foot
@@ -30,6 +22,9 @@ export interface Grown {
 
 /** Outline of the leaflets of a paired leaf. */
 const LEAFLET = 'egg-widest-middle'
+
+/** How far the lobes of a heart reach behind its stalk where nothing is on file, as a share of half its width. From memory. */
+const HEART = 0.45
 
 /** Millimetres under which a part of a leaf is drawn uncut. */
 const SMALLEST_CUT = 14
@@ -137,51 +132,23 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       droop: 0.2,
       depth: depth + 1,
     })
-  const fan = (parts: readonly [degrees: number, share: number][], wide: number, shape: Outline, cut: boolean) => {
-    for (const [degrees, share] of parts) {
-      const f = partFoot(frameAt(spine, 0), degrees)
-      const own = grow({
-        from: f.at,
-        along: f.along,
-        face: f.face,
-        length: length * share,
-        steps: 10,
-        droop: droop * 0.7,
-        floor: 0.6,
-      })
-      const teeth = TEETH[states['leaf.margin'] ?? ''] ?? (cut ? { count: 3, depth: 0.4 } : undefined)
-      addLamina(to, own, {
-        ...coat,
-        width: length * share * wide,
-        outline: shape,
-        fold: 0.1,
-        ...(teeth ? { teeth } : {}),
-        fine: [teeth ? Math.max(20, teeth.count * 4) : 20, 9],
-      })
-    }
-  }
   const lobes = Math.round(proportions.lobes ?? 5)
+  const hung = { length, traits, droop }
   /** Length of the longest lobe for that of the leaf, so that it comes out as wide as it is said to be. */
   const reach = (usual: number) =>
     proportions.leafWide === undefined ? usual : proportions.leafWide / 2 / Math.sin(1.05)
-  const palm = ({ lobes: parts, cut, point }: Palm) => {
-    const kind = TEETH[states['leaf.margin'] ?? '']
-    addPalmate(to, frameAt(spine, 0), {
-      ...coat,
-      // Lobes behind the stalk are part of the blade's length.
-      length: length / (1 + 0.65 * Math.max(0, ...parts.map(([a, far]) => -Math.cos((a * Math.PI) / 180) * far))),
-      lobes: parts,
-      cut: proportions.cut ?? cut,
-      point,
-      teeth: kind && {
-        count: Math.max(2, Math.round((proportions.teeth ?? kind.count) / 2)),
-        depth: Math.min(0.16, kind.depth * 0.5),
-      },
-      hang: length * 0.12 * droop,
-    })
+  /** Each lobe of two, one to the side and one to the tip, and each with its spine. */
+  const thistle = (wide: number, body: number) => {
+    simple(body, oval(0.6, 0.5), { fine: [16, 5] })
+    const far = (t: number) => wide * Math.sin(Math.PI * Math.min(1, 0.24 + t * 0.7))
+    pairs(lobes, 0.14, 74, far, 'barbed')
+    pairs(lobes, 0.17, 40, (t) => 0.8 * far(t), 'barbed')
+    end(wide * 0.9, 'barbed')
   }
   switch (outline) {
     case 'lobed':
+      if (states['leaf.margin'] === 'spiny')
+        return thistle(reach(0.2), (proportions.leafWide ?? 0.34) * (1 - 0.55 * (proportions.cut ?? 0.72)))
       return simple(
         proportions.leafWide ?? 0.34,
         lobed(lobes, proportions.cut ?? 0.72, oval(0.66, 0.7), ROUNDED.has(states['leaf.margin'] ?? 'entire')),
@@ -195,11 +162,13 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
         pairs(6, 0.1, 52, (t) => 0.34 * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)), 'segment')
         return end(0.26, 'narrow-lance')
       }
+      const lobe = (proportions.barb ?? 0) > 0.5 ? 'pointed' : 'wedge'
       // A wing along the middle, lobes that widen to ragged ends, the last one the broadest.
       const wide = reach(0.27)
+      if (states['leaf.margin'] === 'spiny') return thistle(wide, 0.16 + 0.25 * (1 - (proportions.cut ?? 1)))
       simple(0.13 + 0.25 * (1 - (proportions.cut ?? 1)), oval(0.6), { fine: [16, 5] })
-      pairs(lobes, 0.2, 62, (t) => wide * Math.sin(Math.PI * Math.min(1, 0.2 + t * 0.72)), 'wedge')
-      return end(wide * 1.1, 'wedge')
+      pairs(lobes, 0.2, 62, (t) => wide * Math.sin(Math.PI * Math.min(1, 0.2 + t * 0.72)), lobe)
+      return end(wide * 1.1, lobe)
     }
     case 'fern-like': {
       const wide = reach(0.34)
@@ -234,12 +203,19 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
     case 'three-to-five-lobed':
     case 'palmate-cut':
     case 'round-kidney':
-      return palm(PALMS[outline]!)
+      return addPalm(to, spine, PALMS[outline]!, hung)
     case 'fingered':
     case 'three-leaflets': {
-      const { parts, wide, widestAt } = FANS[outline]!
-      return fan(parts, proportions.leafWide ?? wide, oval(widestAt), false)
+      return addFan(to, spine, FANS[outline]!, hung)
     }
+    case 'heart-or-arrow': {
+      const { wide, outline: shape } = SIMPLE[(proportions.barb ?? 0) > 1.5 ? 'halberd' : outline]!
+      const lobes = { back: proportions.foot ?? HEART, pointed: (proportions.barb ?? 0) > 0.5 }
+      return simple(proportions.leafWide ?? wide, shape, { lobes })
+    }
+    case 'barbed':
+      simple(SIMPLE.barbed!.wide, SIMPLE.barbed!.outline)
+      return spineAtTip(to, spine, traits)
     default: {
       const known = SIMPLE[outline] ?? SIMPLE['egg-widest-middle']!
       return simple(proportions.leafWide ?? known.wide, known.outline)

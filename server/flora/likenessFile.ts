@@ -29,6 +29,8 @@ export class LikenessFile {
   @IsOptional() @Range(0, 1) cut?: Pair
   @IsOptional() @Range(1, 60) teeth?: Pair
   @IsOptional() @Range(-1, 1) sweep?: Pair
+  @IsOptional() @Range(-1, 2) foot?: Pair
+  @IsOptional() @Range(0, 2) barb?: Pair
   @IsOptional() @Colour() upper_lab?: Lab
   @IsOptional() @Colour() lower_lab?: Lab
   @IsOptional() @Colour() stem_lab?: Lab
@@ -57,6 +59,8 @@ export function likenessOf(file: LikenessFile): Likeness {
     cut: file.cut,
     teeth: file.teeth,
     sweep: file.sweep,
+    foot: file.foot,
+    barb: file.barb,
   }
   const tints: Record<keyof Tints, Lab | undefined> = {
     upper: file.upper_lab,

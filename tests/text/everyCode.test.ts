@@ -106,7 +106,12 @@ const said: Said[] = [
   { list: 'animal units', codes: Object.keys(animalUnitMonths), words: animalUnitWords },
   { list: 'states of feed', codes: feedStates, words: feedStateWords },
   { list: 'bales', codes: bales, words: baleWords },
-  { list: 'figures of a laboratory', codes: Object.keys(labExtras) as LabExtra[], words: labExtraWords, same: ['pH', 'Formononetin, %', 'Magnesium, %'] },
+  {
+    list: 'figures of a laboratory',
+    codes: Object.keys(labExtras) as LabExtra[],
+    words: labExtraWords,
+    same: ['pH', 'Formononetin, %', 'Magnesium, %'],
+  },
   { list: 'kinds of sward', codes: swardKinds, words: swardKindWords },
   { list: 'ways of grazing', codes: grazingSystems, words: grazingSystemWords },
   { list: 'marks of condition', codes: askedConditions, words: conditionPartWords },

@@ -1,4 +1,11 @@
-import { feedForms, type FeedForm, type FormWord, type Plant, type ReportedDose, type AtRisk } from '../../flora/flora.ts'
+import {
+  feedForms,
+  type FeedForm,
+  type FormWord,
+  type Plant,
+  type ReportedDose,
+  type AtRisk,
+} from '../../flora/flora.ts'
 import { harmAs } from './kinds.ts'
 
 /** What is said of one animal and one form: `not-reported` is no word of comfort, only of no report known here. */

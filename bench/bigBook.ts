@@ -60,7 +60,7 @@ for (const plants of [1250, 2500, 5000]) {
   const after = process.memoryUsage()
   const bytes = compiled
     .tablesAt('vegetative')
-    .reduce((n, t) => n + t.truth.byteLength + t.doubt.byteLength + t.status.byteLength, 0)
+    .reduce((n, t) => n + t.truth.byteLength + t.entropy.byteLength + t.status.byteLength, 0)
   const times: number[] = []
   for (let i = 0; i < 40; i++) {
     const looks: Observation[] = Array.from({ length: i % 6 }, (_, k) => ({ character: `c${k}`, states: ['s0'] }))

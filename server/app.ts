@@ -7,7 +7,7 @@ import { access, type Accounts } from './access/access.ts'
 import type { CopyState } from './backup/dailyCopies.ts'
 import type { Db } from './db/db.ts'
 import type { Book } from './flora/book.ts'
-import { answerErrors } from './http/answerErrors.ts'
+import { errorHandler } from './http/errorHandler.ts'
 import { HttpError, notFound } from './http/httpError.ts'
 import type { Log } from './logger.ts'
 import { pages } from './http/pages.ts'
@@ -123,6 +123,6 @@ export function makeApp({ db, book, dist, copies, copyState, accounts, log }: Ap
     headersOfPages(req, res, next)
   })
   if (dist) pages(app, dist)
-  app.use(answerErrors(log))
+  app.use(errorHandler(log))
   return app
 }

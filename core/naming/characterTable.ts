@@ -21,7 +21,7 @@ export interface CharacterTable {
   /** Bits that a careful look at it gives of a plant of which nothing is known. */
   tells: number
   /** Bits of doubt left in a careful observer's answer when the plant is known, per row. */
-  doubt: Float32Array
+  entropy: Float32Array
   status: Uint8Array
   /** Coded plant rows by life form, and the share of that form's plants which they are. */
   coded: Map<LifeForm, { rows: number[]; share: number }>

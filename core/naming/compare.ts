@@ -1,7 +1,7 @@
 import { answerChance, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Effort, Stage } from '../flora/flora.ts'
-import { expectedBits } from './expectedBits.ts'
+import { informationGain } from './informationGain.ts'
 
 /** How much a look tells several plants apart, in bits: 0 where all answer alike, log2 of their number where none do. */
 export interface ComparedLook {
@@ -21,7 +21,7 @@ export function comparePlants(compiled: CompiledFlora, ids: string[], stage: Sta
   return compiled
     .tablesAt(stage)
     .filter((t) => !t.character.lacksAt.includes(stage))
-    .map((t) => ({ character: t.character.id, bits: expectedBits(t, rows, belief) }))
+    .map((t) => ({ character: t.character.id, bits: informationGain(t, rows, belief) }))
     .sort((a, b) => b.bits - a.bits)
 }
 

@@ -9,7 +9,7 @@ import {
   type Stage,
 } from '../flora/flora.ts'
 import { confusionOf, lacks, type CharacterTable } from './characterTable.ts'
-import { expectedBits } from './expectedBits.ts'
+import { informationGain } from './informationGain.ts'
 import { mixesUpMoreAt } from './observerError.ts'
 import {
   codedByForm,
@@ -55,7 +55,7 @@ function compileCharacter(
   fillUncoded(table, plants, neighbours)
   fillDoubt(table)
   const rows = Int32Array.from(table.status.keys())
-  table.tells = expectedBits(table, rows, new Float64Array(rows.length).fill(1 / rows.length))
+  table.tells = informationGain(table, rows, new Float64Array(rows.length).fill(1 / rows.length))
   table.without = Int32Array.from([...table.status.keys()].filter((r) => lacks(table, r)))
   return table
 }

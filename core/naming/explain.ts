@@ -1,4 +1,4 @@
-import type { Beliefs } from './beliefs.ts'
+import type { Inference } from './inference.ts'
 import { answerChance } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { NextCheck } from './nextChecks.ts'
@@ -26,7 +26,7 @@ function bestRow(scores: Float64Array, plants: number): number {
 
 function turnedBy(
   compiled: CompiledFlora,
-  { weighed, posterior }: Beliefs,
+  { weighed, posterior }: Inference,
   lead: number,
   second: number,
 ): string | undefined {
@@ -40,7 +40,7 @@ function turnedBy(
   return most?.character
 }
 
-function contradicting({ weighed }: Beliefs, lead: number): Explanation['contradicts'] {
+function contradicting({ weighed }: Inference, lead: number): Explanation['contradicts'] {
   let worst: Explanation['contradicts']
   for (const w of weighed)
     if (w.bits[lead]! <= CONTRADICTS_FROM && (!worst || w.bits[lead]! < worst.bits))
@@ -50,7 +50,7 @@ function contradicting({ weighed }: Beliefs, lead: number): Explanation['contrad
 
 function changedBy(
   compiled: CompiledFlora,
-  { stage, posterior }: Beliefs,
+  { stage, posterior }: Inference,
   next: NextCheck[],
   lead: number,
 ): Explanation['wouldChange'] {
@@ -78,14 +78,14 @@ function changedBy(
 }
 
 /** Why the verdict is what it is, and what could upset it. */
-export function explain(compiled: CompiledFlora, beliefs: Beliefs, next: NextCheck[]): Explanation {
-  if (beliefs.weighed.length === 0) return {}
-  const lead = bestRow(beliefs.posterior, compiled.plants.length)
-  const others = beliefs.posterior.map((p, r) => (r === lead ? -1 : p))
+export function explain(compiled: CompiledFlora, inference: Inference, next: NextCheck[]): Explanation {
+  if (inference.weighed.length === 0) return {}
+  const lead = bestRow(inference.posterior, compiled.plants.length)
+  const others = inference.posterior.map((p, r) => (r === lead ? -1 : p))
   const second = bestRow(others, compiled.plants.length)
-  const turned = turnedBy(compiled, beliefs, lead, second)
-  const contradicts = contradicting(beliefs, lead)
-  const wouldChange = changedBy(compiled, beliefs, next, lead)
+  const turned = turnedBy(compiled, inference, lead, second)
+  const contradicts = contradicting(inference, lead)
+  const wouldChange = changedBy(compiled, inference, next, lead)
   return {
     ...(turned ? { turned } : {}),
     ...(contradicts ? { contradicts } : {}),

@@ -1,4 +1,4 @@
-import { believe, type Beliefs } from './beliefs.ts'
+import { infer, type Inference } from './inference.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import { beforeTheName } from './beforeTheName.ts'
 import { explain, type Explanation } from './explain.ts'
@@ -31,12 +31,12 @@ export interface Identification {
   explanation: Explanation
 }
 
-function orderedCandidates(compiled: CompiledFlora, beliefs: Beliefs): Candidate[] {
+function orderedCandidates(compiled: CompiledFlora, inference: Inference): Candidate[] {
   return compiled.plants
     .map((plant, r) => ({
       plant: plant.id,
-      probability: beliefs.posterior[r]!,
-      evidence: beliefs.weighed.map((w) => ({ character: w.observation.character, bits: w.bits[r]! })),
+      probability: inference.posterior[r]!,
+      evidence: inference.weighed.map((w) => ({ character: w.observation.character, bits: w.bits[r]! })),
     }))
     .sort((a, b) => b.probability - a.probability || (a.plant < b.plant ? -1 : 1))
 }
@@ -54,30 +54,30 @@ function likeliestNeighbour(compiled: CompiledFlora, posterior: Float64Array, no
  * of the book: plus speaks for a plant, minus against it. Ids and states must have been checked against the flora.
  */
 export function identify(compiled: CompiledFlora, context: Context, observations: Observation[]): Identification {
-  const beliefs = believe(compiled, context, observations)
-  const candidates = orderedCandidates(compiled, beliefs)
+  const inference = infer(compiled, context, observations)
+  const candidates = orderedCandidates(compiled, inference)
   const sum = (list: Float64Array) => list.reduce((a, b) => a + b, 0)
-  const notInBook = sum(beliefs.posterior.slice(compiled.plants.length)) + sum(beliefs.cousins)
+  const notInBook = sum(inference.posterior.slice(compiled.plants.length)) + sum(inference.cousins)
   const leadRow = compiled.plantIndex.get(candidates[0]!.plant)!
   const lead = compiled.plants[leadRow]!
-  const open = openHarm(compiled, beliefs, leadRow)
+  const open = openHarm(compiled, inference, leadRow)
   const observed = new Set(observations.map((o) => o.character))
-  const met = new Set(beliefs.weighed.map((w) => w.observation.character))
-  const ranked = nextChecks(compiled, beliefs, observed, context.lacking ?? [])
+  const met = new Set(inference.weighed.map((w) => w.observation.character))
+  const ranked = nextChecks(compiled, inference, observed, context.lacking ?? [])
   const next = beforeTheName(compiled, ranked, {
-    stage: beliefs.stage,
+    stage: inference.stage,
     lead,
     probability: candidates[0]!.probability,
     open: open.map((o) => o.plant),
     observed,
-    probabilityOf: (id) => beliefs.posterior[compiled.plantIndex.get(id)!]!,
+    probabilityOf: (id) => inference.posterior[compiled.plantIndex.get(id)!]!,
     lacking: context.lacking ?? [],
   })
   return {
     candidates,
     notInBook,
     harmfulOpen: open.map(({ plant, probability, why, hangsOn, without }) => {
-      const [check] = plant.id === lead.id ? [] : decidingChecks(compiled, lead, plant, beliefs.stage)
+      const [check] = plant.id === lead.id ? [] : decidingChecks(compiled, lead, plant, inference.stage)
       return {
         plant: plant.id,
         probability,
@@ -89,15 +89,15 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     }),
     next,
     verdict: verdictOf({
-      names: standing(compiled, beliefs.stage, (r) => beliefs.posterior[r]!, sawIn(observations)),
-      evenly: (plants) => plants.reduce((all, id) => all + beliefs.even.posterior[compiled.plantIndex.get(id)!]!, 0),
+      names: standing(compiled, inference.stage, (r) => inference.posterior[r]!, sawIn(observations)),
+      evenly: (plants) => plants.reduce((all, id) => all + inference.even.posterior[compiled.plantIndex.get(id)!]!, 0),
       notInBook,
-      neighbour: likeliestNeighbour(compiled, beliefs.posterior, notInBook),
+      neighbour: likeliestNeighbour(compiled, inference.posterior, notInBook),
       open: open.map((o) => o.plant),
-      unmet: unmetChecks(compiled, lead, beliefs.stage, met).map((u) => u.harmful),
+      unmet: unmetChecks(compiled, lead, inference.stage, met).map((u) => u.harmful),
       lead,
-      looks: beliefs.weighed.length,
+      looks: inference.weighed.length,
     }),
-    explanation: explain(compiled, beliefs, next),
+    explanation: explain(compiled, inference, next),
   }
 }

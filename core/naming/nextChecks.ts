@@ -1,7 +1,16 @@
-import type { Beliefs } from './beliefs.ts'
+import type { Inference } from './inference.ts'
 import { answerChance, lacks, type CharacterTable } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
-import { added, answered, doubtBits, expectedBits, fitsOf, gain, gather, type Gathered } from './expectedBits.ts'
+import {
+  added,
+  answered,
+  entropyBits,
+  informationGain,
+  fitsOf,
+  gain,
+  gather,
+  type Gathered,
+} from './informationGain.ts'
 import type { Effort, Stage } from '../flora/flora.ts'
 import { costOf } from './lookCost.ts'
 
@@ -21,7 +30,7 @@ function harmBits(table: CharacterTable, { harm, rest }: Gathered): number {
   const [inHarm, inRest] = [answered(table, harm), answered(table, rest)]
   const within = (shares: number[]) => {
     const total = shares.reduce((a, b) => a + b, 0)
-    return total > 0 ? total * doubtBits(shares.map((p) => p / total)) : 0
+    return total > 0 ? total * entropyBits(shares.map((p) => p / total)) : 0
   }
   return Math.max(0, within(added(inHarm, inRest)) - within(inHarm) - within(inRest))
 }
@@ -40,24 +49,24 @@ const LEAST_FITS = 0.02
  */
 export function nextChecks(
   compiled: CompiledFlora,
-  beliefs: Beliefs,
+  inference: Inference,
   observed: Set<string>,
   lacking: readonly ('lens' | 'spade')[] = [],
 ): NextCheck[] {
   const groupsSeen = new Map<string, number>()
-  for (const { observation } of beliefs.weighed) {
+  for (const { observation } of inference.weighed) {
     const group = compiled.flora.characters[compiled.characterIndex.get(observation.character)!]!.group
     if (group) groupsSeen.set(group, (groupsSeen.get(group) ?? 0) + 1)
   }
   const missing = new Set<Effort>(lacking.map((k) => (k === 'lens' ? 'lens' : 'dig')))
-  const belief = beliefs.believed
+  const belief = inference.posteriorWithKin
   const rows = Int32Array.from([...belief.keys()].filter((r) => belief[r]! >= LEAST_BELIEF))
   const toxic = Int32Array.from(rows.filter((r) => compiled.plants[r]?.role === 'toxic'))
   const harmful = { rows: toxic, belief: new Float64Array(belief.length) }
   for (const r of toxic) harmful.belief[r] = belief[r]!
   const ranked = compiled
-    .tablesAt(beliefs.stage)
-    .filter((t) => !observed.has(t.character.id) && !t.character.lacksAt.includes(beliefs.stage))
+    .tablesAt(inference.stage)
+    .filter((t) => !observed.has(t.character.id) && !t.character.lacksAt.includes(inference.stage))
     .filter((t) => !missing.has(t.character.effort))
     // What hardly any of the plants left has is not worth working out.
     .filter((t) => fitsOf(t, belief) >= LEAST_FITS)
@@ -71,7 +80,7 @@ export function nextChecks(
     })
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((a, b) => b.worth - a.worth)
-  const order = rows.length <= TWO_STEP_ROWS ? lookTwice(ranked, compiled, beliefs, rows) : ranked
+  const order = rows.length <= TWO_STEP_ROWS ? lookTwice(ranked, compiled, inference, rows) : ranked
   return order.slice(0, SHOWN).map(({ character, bits, effort }) => ({ character, bits, effort }))
 }
 
@@ -97,8 +106,8 @@ function after(table: CharacterTable, s: number, rows: Int32Array, belief: Float
 }
 
 /** Order the best few checks by what they and the best check after them give together, per effort of both. */
-function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, rows: Int32Array): Ranked[] {
-  const tables = compiled.tablesAt(beliefs.stage)
+function lookTwice(ranked: Ranked[], compiled: CompiledFlora, inference: Inference, rows: Int32Array): Ranked[] {
+  const tables = compiled.tablesAt(inference.stage)
   const tableOf = (id: string) => tables[compiled.characterIndex.get(id)!]!
   const worthOfTwo = ranked.slice(0, TWO_STEP_CHECKS).map((first) => {
     const table = tableOf(first.character)
@@ -107,11 +116,11 @@ function lookTwice(ranked: Ranked[], compiled: CompiledFlora, beliefs: Beliefs, 
     let gained = first.worth * cost
     let spent = cost
     for (let s = 0; s < table.outcomes; s++) {
-      const then = after(table, s, rows, beliefs.believed)
+      const then = after(table, s, rows, inference.posteriorWithKin)
       if (then.chance < 0.02) continue
       const best = others
         .map((o) => tableOf(o.character))
-        .map((t) => ({ bits: expectedBits(t, rows, then.belief), cost: costOf(t.character) }))
+        .map((t) => ({ bits: informationGain(t, rows, then.belief), cost: costOf(t.character) }))
         .reduce((a, b) => (b.bits / b.cost > a.bits / a.cost ? b : a), { bits: 0, cost: 1 })
       gained += then.chance * best.bits
       spent += then.chance * (best.bits > 0 ? best.cost : 0)
@@ -130,7 +139,7 @@ export function splitPair(compiled: CompiledFlora, a: string, b: string, stage: 
   return compiled
     .tablesAt(stage)
     .filter((t) => !t.character.lacksAt.includes(stage) && rows.every((r) => !lacks(t, r)))
-    .map((t) => ({ character: t.character.id, bits: expectedBits(t, rows, belief), effort: t.character.effort }))
+    .map((t) => ({ character: t.character.id, bits: informationGain(t, rows, belief), effort: t.character.effort }))
     .filter((c) => c.bits >= LEAST_BITS)
     .sort((x, y) => y.bits - x.bits)
 }

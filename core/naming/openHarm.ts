@@ -1,4 +1,4 @@
-import type { Beliefs, Reading } from './beliefs.ts'
+import type { Inference, Reading } from './inference.ts'
 import { isCoded } from './characterTable.ts'
 import type { CompiledFlora } from './compileFlora.ts'
 import type { Plant } from '../flora/flora.ts'
@@ -51,7 +51,12 @@ function likeliestWithout(
 }
 
 /** Looks that speak plainly for the leading row against another, on coded things, each of another group. */
-function contradictions(compiled: CompiledFlora, { stage, weighed, even }: Beliefs, lead: number, row: number): number {
+function contradictions(
+  compiled: CompiledFlora,
+  { stage, weighed, even }: Inference,
+  lead: number,
+  row: number,
+): number {
   const tables = compiled.tablesAt(stage)
   const kinds = new Set<string>()
   weighed.forEach(({ observation: { character }, times }, i) => {
@@ -68,8 +73,8 @@ function contradictions(compiled: CompiledFlora, { stage, weighed, even }: Belie
  * observers, stays so whichever one answer is left out, and at least two independent things the book has coded of it are
  * contradicted; whatever leads. No single answer, no single cell that is missing or says "always", closes it.
  */
-export function openHarm(compiled: CompiledFlora, beliefs: Beliefs, lead: number): OpenHarm[] {
-  const readings: Reading[] = [beliefs, beliefs.even]
+export function openHarm(compiled: CompiledFlora, inference: Inference, lead: number): OpenHarm[] {
+  const readings: Reading[] = [inference, inference.even]
   const totals = readings.map(totalsWithout)
   const out: OpenHarm[] = []
   compiled.plants.forEach((plant, row) => {
@@ -82,9 +87,9 @@ export function openHarm(compiled: CompiledFlora, beliefs: Beliefs, lead: number
     const open = { plant, probability, without }
     if (probability >= HARM_OPEN_FROM) out.push({ ...open, why: 'likely' })
     else if (worst.probability >= HARM_OPEN_FROM) {
-      const { character } = beliefs.weighed[worst.look]!.observation
+      const { character } = inference.weighed[worst.look]!.observation
       out.push({ ...open, why: 'one-answer', hangsOn: character })
-    } else if (contradictions(compiled, beliefs, lead, row) < LEAST_CONTRADICTIONS)
+    } else if (contradictions(compiled, inference, lead, row) < LEAST_CONTRADICTIONS)
       out.push({ ...open, why: 'few-contradictions' })
   })
   return out.sort((a, b) => b.probability - a.probability || b.without - a.without)

@@ -121,7 +121,7 @@ export function emptyTable(character: Character, rows: number): CharacterTable {
     met: [],
     confusion: [],
     tells: 0,
-    doubt: new Float32Array(rows),
+    entropy: new Float32Array(rows),
     status: new Uint8Array(rows),
     coded: new Map(),
     without: new Int32Array(),
@@ -193,6 +193,6 @@ export function fillDoubt(table: CharacterTable): void {
       const p = answerChance(table, r, s)
       if (p > 0) bits -= p * Math.log2(p)
     }
-    table.doubt[r] = bits
+    table.entropy[r] = bits
   }
 }

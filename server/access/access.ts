@@ -1,7 +1,7 @@
 import type { Express, RequestHandler } from 'express'
 import type { Sql } from '../db/db.ts'
 import { audited } from './audit.ts'
-import { askerOf, guard, type Asker } from './askerOf.ts'
+import { authenticate, guard, type Principal } from './authenticate.ts'
 import { limitAll } from './limits.ts'
 import { ownNameOnly, sameOrigin } from './sameOrigin.ts'
 import { sessions } from './sessions.ts'
@@ -14,7 +14,7 @@ export interface Accounts {
   proxies: number
 }
 
-const ALONE: Asker = { who: 'this machine', role: 'advisor' }
+const ALONE: Principal = { who: 'this machine', role: 'advisor' }
 
 /** On this machine alone there are no accounts: whoever sits at it may do all. */
 const alone: RequestHandler = (_req, res, next) => {
@@ -39,5 +39,5 @@ export function access(
   // prettier-ignore
   if (!accounts) return [ownNameOnly, sameOrigin, alone]
   app.set('trust proxy', accounts.proxies)
-  return [privately, sameOrigin, sessions(db, accounts.secret), askerOf(db), limitAll(db), audited(db, log), guard]
+  return [privately, sameOrigin, sessions(db, accounts.secret), authenticate(db), limitAll(db), audited(db, log), guard]
 }

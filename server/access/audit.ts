@@ -2,7 +2,7 @@ import { told } from '@/contract/told.ts'
 import type { RequestHandler } from 'express'
 import { randomUUID } from 'node:crypto'
 import type { Sql } from '../db/db.ts'
-import type { Asker } from './askerOf.ts'
+import type { Principal } from './authenticate.ts'
 
 export interface AuditLine {
   id: string
@@ -46,7 +46,7 @@ export function audited(db: Sql, log: (error: unknown) => void): RequestHandler 
     const { method, path } = req
     const answer = res.json.bind(res)
     res.json = (body: unknown) => {
-      const { who, role } = res.locals.asker as Asker
+      const { who, role } = res.locals.asker as Principal
       const line = [randomUUID(), who, role, method, path.slice(0, 200), res.statusCode]
       const anybody = role === 'nobody' && res.statusCode >= 400 && path !== '/sign-in'
       db.query(anybody ? ONCE_AN_HOUR : LINE, line).then(

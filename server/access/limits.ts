@@ -3,8 +3,8 @@ import type { Request, RequestHandler } from 'express'
 import { ipKeyGenerator, rateLimit, type Options } from 'express-rate-limit'
 import type { Sql } from '../db/db.ts'
 import { HttpError } from '../http/httpError.ts'
-import type { Asker } from './askerOf.ts'
-import { AskedStore } from './askedStore.ts'
+import type { Principal } from './authenticate.ts'
+import { RateLimitStore } from './rateLimitStore.ts'
 import { nameKey } from './passwords.ts'
 
 const MINUTE_MS = 60_000
@@ -19,7 +19,7 @@ const address = (req: Request) => ipKeyGenerator(req.ip ?? 'unknown')
 
 const limit = (db: Sql, prefix: string, options: Partial<Options>, says: string): RequestHandler =>
   rateLimit({
-    store: new AskedStore(db, prefix),
+    store: new RateLimitStore(db, prefix),
     standardHeaders: 'draft-7',
     legacyHeaders: false,
     handler: (_req, _res, next) => next(new HttpError(429, 'too-often', says)),
@@ -37,7 +37,7 @@ export const limitAll = (db: Sql): RequestHandler =>
       // Trying a password has limits of its own, so that a flood from an address does not keep its people out.
       skip: (req) => req.path === '/sign-in',
       keyGenerator: (req, res) => {
-        const { accountId, link } = res.locals.asker as Asker
+        const { accountId, link } = res.locals.asker as Principal
         return accountId ?? link?.id ?? address(req)
       },
     },
@@ -57,7 +57,7 @@ export const limitSignIn = (db: Sql): RequestHandler[] => [
       skipSuccessfulRequests: true,
       keyGenerator: (req, res) => {
         const { name } = (req.body ?? {}) as { name?: unknown }
-        const { accountId } = res.locals.asker as Asker
+        const { accountId } = res.locals.asker as Principal
         const who = typeof name === 'string' ? nameKey(name.slice(0, 100)) : (accountId ?? '')
         return `${address(req)} ${who}`
       },

@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { availableParallelism } from 'node:os'
 import pg from 'pg'
-import { askedOnce } from './askedOnce.ts'
+import { coalesceReads } from './coalesceReads.ts'
 import { connectHere, connectInThread, DatabaseStopped, type Connection } from './connection.ts'
 import { asIs, integer, iso } from './lite.ts'
 
@@ -70,7 +70,7 @@ function oneByOne(connection: Connection): Db {
     query: async <Row>(text: string, params?: unknown[]) => ({ rows: (await connection.query(text, params)) as Row[] }),
     script: (text) => connection.exec(text),
   }
-  const once = askedOnce<{ rows: object[] }>()
+  const once = coalesceReads<{ rows: object[] }>()
   let due = FIRST_VACUUM
   let quiet: NodeJS.Timeout | undefined
   const upkeep = () => {
@@ -149,7 +149,7 @@ function openPostgres(url: string): Db {
   pool.on('error', ignore)
   pool.on('connect', (client) => client.on('error', ignore))
   const rows = (result: pg.QueryResult) => ({ rows: result.rows as never[] })
-  const once = askedOnce<{ rows: never[] }>()
+  const once = coalesceReads<{ rows: never[] }>()
   const inTurn = async (text: string, params: unknown[] | undefined, begin: () => void) => {
     const client = await pool.connect()
     begin()

@@ -1,6 +1,6 @@
 import { isISO8601, isUUID } from 'class-validator'
 import { Router, type Request, type Response } from 'express'
-import type { Asker } from '../access/askerOf.ts'
+import type { Principal } from '../access/authenticate.ts'
 import { accountFor, addAccount, changeAccount, listAccounts, setPassword, type Account } from '../access/accounts.ts'
 import { listAudit } from '../access/audit.ts'
 import { limitSignIn } from '../access/limits.ts'
@@ -25,7 +25,7 @@ import {
   SignInInput,
 } from '@/contract/input/access.ts'
 
-const askerIn = (res: Response) => res.locals.asker as Asker
+const askerIn = (res: Response) => res.locals.asker as Principal
 
 /** A session of its own: what the browser held before is worth nothing afterwards. */
 async function beginSession(req: Request, account: Account): Promise<void> {
@@ -45,7 +45,7 @@ function signing(db: Db): Router {
       const account = await accountFor(db, name, password)
       if (!account) throw new HttpError(401, 'sign-in', told('There is no account with this name and password.'))
       await beginSession(req, account)
-      res.locals.asker = { who: account.name, role: account.role, accountId: account.id } satisfies Asker
+      res.locals.asker = { who: account.name, role: account.role, accountId: account.id } satisfies Principal
       res.json({ accounts: true, account: { name: account.name, role: account.role } })
     })
     .post('/sign-out', async (req, res) => {

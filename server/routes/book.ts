@@ -9,7 +9,7 @@ import { bookColumns, type BookColumns } from '@/contract/bookColumns.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
-import { packedJson } from '../http/packedJson.ts'
+import { precompressedJson } from '../http/precompressedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { IdentifyInput, OwnPlantInput } from '@/contract/input/seen.ts'
 import { readContext, readObservations } from './readSeen.ts'
@@ -40,12 +40,12 @@ export function bookRoutes(db: Sql, book: Book): Router {
   return Router()
     .get(
       '/book',
-      packedJson(() => book.flora),
+      precompressedJson(() => book.flora),
     )
-    .get('/book-columns', packedJson(columnsOf(book)))
+    .get('/book-columns', precompressedJson(columnsOf(book)))
     .get(
       '/plants',
-      packedJson(() => book.flora.plants),
+      precompressedJson(() => book.flora.plants),
     )
     .get('/plants/:id', (req, res) => {
       const plant = book.flora.plants.find((p) => p.id === req.params.id)
@@ -64,7 +64,7 @@ export function bookRoutes(db: Sql, book: Book): Router {
     })
     .get(
       '/characters',
-      packedJson(() => book.flora.characters),
+      precompressedJson(() => book.flora.characters),
     )
     .get('/files/characters.delta', (_req, res) => {
       res

@@ -15,7 +15,7 @@ import {
   type WordLanguage,
 } from '../describe/loadWords.ts'
 import { notFound } from '../http/httpError.ts'
-import { packedJson } from '../http/packedJson.ts'
+import { precompressedJson } from '../http/precompressedJson.ts'
 import { parseBody } from '../http/parseBody.ts'
 import { identifyBody, type SaidIdentification } from './book.ts'
 import { ContextInput } from '@/contract/input/seen.ts'
@@ -86,7 +86,7 @@ function sentOf(language: WordLanguage, flora: () => Flora): () => object {
 /** A description in somebody's own words, read and named; and the words themselves, for a page that reads without a signal. */
 export function describeRoutes(book: Book): Router {
   const words = wordsOf(() => book.flora)
-  const files = new Map(languages.map((l) => [l, packedJson(sentOf(l, () => book.flora))] as const))
+  const files = new Map(languages.map((l) => [l, precompressedJson(sentOf(l, () => book.flora))] as const))
   return Router()
     .post('/describe', (req, res) => void res.json(describeBody(book, words, req.body)))
     .get('/words/:language', (req, res, next) => {

@@ -4,7 +4,7 @@ import request from 'supertest'
 import express from 'express'
 import { describe, expect, it } from 'vitest'
 import { onlyHere, readConfig } from '@/server/config.ts'
-import { answerErrors } from '@/server/http/answerErrors.ts'
+import { errorHandler } from '@/server/http/errorHandler.ts'
 import { logOf } from '@/server/logger.ts'
 
 describe('settings of a server', () => {
@@ -35,7 +35,7 @@ describe('the log', () => {
         // As the driver of the database throws it: with the values it was asked with.
         throw Object.assign(new Error('relation "x" does not exist'), { code: '42P01', params: ['Ada of Withy Bank'] })
       })
-      .use(answerErrors(logOf(pino({ base: null }, sink))))
+      .use(errorHandler(logOf(pino({ base: null }, sink))))
     const { body, status } = await request(app).put('/links/s3cret').send({ name: 'Ada of Withy Bank' })
     expect(status).toBe(500)
     const line = JSON.parse(lines.join('')) as { request: string; route: string; method: string; err: { code: string } }

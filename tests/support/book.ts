@@ -89,7 +89,7 @@ export function madeTable(shares: number[][]): CharacterTable {
     coded: new Map(),
     confusion: shares[0]!.map((_, t) => shares[0]!.map((_x, s) => (s === t ? 1 : 0))),
     tells: 0,
-    doubt: new Float32Array(doubt),
+    entropy: new Float32Array(doubt),
     status: new Uint8Array(shares.length),
     without: new Int32Array(),
     knots: [],

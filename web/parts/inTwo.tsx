@@ -1,6 +1,6 @@
 import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
-import { FoldOfPlace, Leaf, type Fold } from './Leaf.tsx'
-import type { MidribNode } from './Midrib.tsx'
+import { PaneOfPlace, TwoPane, type Fold } from './TwoPane.tsx'
+import type { RailStep } from './StepRail.tsx'
 
 /** The whole of a place: what draws it, and what it is drawn from. */
 export interface Whole<P extends object> {
@@ -37,7 +37,7 @@ export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promis
 interface FrontProps {
   /** As those of the whole. */
   names: { left: string; right: string }
-  nodes?: MidribNode[]
+  nodes?: RailStep[]
   left: ReactNode
   right?: ReactNode
   first?: Fold
@@ -45,7 +45,7 @@ interface FrontProps {
 
 /** The front of a working screen: nothing to be done next is said yet. */
 export const Front = ({ nodes = [], right = null, ...halves }: FrontProps) => (
-  <Leaf busy tip={undefined} nodes={nodes} right={right} {...halves} />
+  <TwoPane busy tip={undefined} nodes={nodes} right={right} {...halves} />
 )
 
 interface WholeOfProps<P extends object> {
@@ -74,5 +74,5 @@ export function WholeOf<P extends object>({ place, front, first = 'left' }: Whol
   const known = later?.of === coming ? later : undefined
   if (known && !known.whole) throw known.failed
   const whole = came ?? known?.whole
-  return <FoldOfPlace value={fold}>{whole ? <whole.View {...whole.props} /> : front}</FoldOfPlace>
+  return <PaneOfPlace value={fold}>{whole ? <whole.View {...whole.props} /> : front}</PaneOfPlace>
 }

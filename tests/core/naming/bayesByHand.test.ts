@@ -1,8 +1,8 @@
 import { describe, expect, it } from 'vitest'
-import { believe } from '@/core/naming/beliefs.ts'
+import { infer } from '@/core/naming/inference.ts'
 import { stateShares } from '@/core/flora/frequency.ts'
 import { identify } from '@/core/naming/identify.ts'
-import { expectedBits } from '@/core/naming/expectedBits.ts'
+import { informationGain } from '@/core/naming/informationGain.ts'
 import { confusionMatrix } from '@/core/naming/observerError.ts'
 import { NOT_IN_BOOK_PRIOR } from '@/core/naming/prior.ts'
 import { always, flora, madeBook, madeCharacter, madePlant, madeTable, mostly } from '@/tests/support/book.ts'
@@ -26,12 +26,12 @@ describe("Bayes' rule by hand on a book of two plants", () => {
   const seenWrong = 1 - seenRight
 
   it('one sure look turns even odds into the ratio of the likelihoods', () => {
-    const { posterior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
+    const { posterior } = infer(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
     expect(posterior[0]! / posterior[1]!).toBeCloseTo(seenRight / seenWrong, 3)
   })
 
   it('two looks multiply', () => {
-    const { posterior } = believe(tiny, {}, [
+    const { posterior } = infer(tiny, {}, [
       { character: 'shoot', states: ['rolled'] },
       { character: 'tip', states: ['boat'] },
     ])
@@ -45,19 +45,19 @@ describe("Bayes' rule by hand on a book of two plants", () => {
   })
 
   it('a stranger keeps its prior share of what nobody looked at', () => {
-    const { posterior, cousins } = believe(tiny, {}, [])
+    const { posterior, cousins } = infer(tiny, {}, [])
     const strangers = posterior.slice(2).reduce((a, b) => a + b, 0)
     expect(strangers + cousins[0]! + cousins[1]!).toBeCloseTo(NOT_IN_BOOK_PRIOR, 12)
     expect(posterior[0]).toBeCloseTo((1 - NOT_IN_BOOK_PRIOR) / 2, 12)
   })
 
   it('"either" adds the two answers up: all states together say nothing', () => {
-    const all = believe(tiny, {}, [{ character: 'shoot', states: ['rolled', 'folded'] }])
+    const all = infer(tiny, {}, [{ character: 'shoot', states: ['rolled', 'folded'] }])
     expect(all.posterior[0]! / all.posterior[1]!).toBeCloseTo(1, 6)
   })
 
   it('bits of a look are the logarithm of how much likelier it is than on the average of the book', () => {
-    const { weighed, prior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
+    const { weighed, prior } = infer(tiny, {}, [{ character: 'shoot', states: ['rolled'] }])
     const w = weighed[0]!
     // A kin of each plant, half of the 5 in 100, looks seven tenths like it and the rest like a strange grass (row 2).
     const kin = (0.05 * 0.5) / 2
@@ -68,13 +68,13 @@ describe("Bayes' rule by hand on a book of two plants", () => {
   })
 
   it('a sown plant of two has eight times the odds (convention of this project)', () => {
-    const { posterior } = believe(tiny, { sown: ['folded-one'] }, [])
+    const { posterior } = infer(tiny, { sown: ['folded-one'] }, [])
     expect(posterior[1]! / posterior[0]!).toBeCloseTo(8, 9)
   })
 
   it('a less sure look says less, a guess least, and none turns round', () => {
     const odds = (sureness: 'sure' | 'likely' | 'guess') => {
-      const { posterior } = believe(tiny, {}, [{ character: 'shoot', states: ['rolled'], sureness }])
+      const { posterior } = infer(tiny, {}, [{ character: 'shoot', states: ['rolled'], sureness }])
       return posterior[0]! / posterior[1]!
     }
     expect(odds('sure')).toBeGreaterThan(odds('likely'))
@@ -96,7 +96,7 @@ describe('expected information (Lindley 1956) by hand', () => {
       [ofFirst, 1 - ofFirst],
       [ofSecond, 1 - ofSecond],
     ])
-    return expectedBits(table, Int32Array.of(0, 1), new Float64Array([0.5, 0.5]))
+    return informationGain(table, Int32Array.of(0, 1), new Float64Array([0.5, 0.5]))
   }
 
   it('a look that always tells two equal plants apart is worth one bit', () => expect(worth(1, 0)).toBeCloseTo(1, 6))

@@ -2,7 +2,7 @@ import { verdictText } from '@/text/verdictText.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { codedStages, losesPoison } from '@/core/naming/auditCells.ts'
-import { believe } from '@/core/naming/beliefs.ts'
+import { infer } from '@/core/naming/inference.ts'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { lacksPart } from '@/core/naming/tableRows.ts'
 import { identify } from '@/core/naming/identify.ts'
@@ -303,7 +303,7 @@ describe('seedlings', () => {
 })
 
 it('kin outside the book counts with its plant: who cannot tell a hemlock from its kin has not excluded it', () => {
-  const beliefs = believe(
+  const inference = infer(
     book,
     {},
     observe([
@@ -316,6 +316,6 @@ it('kin outside the book counts with its plant: who cannot tell a hemlock from i
     ['life.form', 'forb'],
     ['leaf.outline', 'fern-like'],
   ]).harmfulOpen.find((h) => h.plant === 'poison-hemlock')!
-  const both = [beliefs, beliefs.even].map((r) => r.posterior[row]! + r.cousins[row]!)
+  const both = [inference, inference.even].map((r) => r.posterior[row]! + r.cousins[row]!)
   expect(open.probability).toBeCloseTo(Math.max(...both), 12)
 })

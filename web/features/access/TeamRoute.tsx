@@ -2,7 +2,7 @@ import { isSameDay, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { redirect, useLoaderData, useRevalidator } from 'react-router'
 import { changeAccount, getAccounts, getAudit, type Account, type AuditLine } from '../../api/client.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { useMe } from '../../stores/meStore.ts'
 import { auditWords } from './auditWords.ts'
 import { NewAccount, NewPassword } from './AccountForms.tsx'
@@ -133,7 +133,7 @@ export function Component() {
       .then(() => location.assign('/sign-in'))
       .catch((e: unknown) => setSaid((e as Error).message))
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Team'), right: advisor ? say('Who did what') : say('What a trainee does') }}
       tip={
         advisor

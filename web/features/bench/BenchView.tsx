@@ -6,8 +6,8 @@ import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
 import type { UnknownPlant } from '@/core/records/specimen.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribTip } from '../../parts/Midrib.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
+import type { NextStep } from '../../parts/StepRail.tsx'
 import { useStable } from '../../parts/useStable.ts'
 import { characterTitle, effortWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -44,7 +44,7 @@ interface Props {
   startContext: Context
 }
 
-/** Name a plant: the specimen and the question on the left, what follows on the right, the checks on the midrib. */
+/** Name a plant: the specimen and the question on the left, what follows on the right, the checks on the rail between them. */
 export function BenchView({ subject, round, letter, startContext }: Props) {
   const { characters, byId } = useFlora()
   const bench = useBench()
@@ -120,7 +120,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
     : undefined
   const nextTitle = characterTitle(characters, suggested?.character ?? '')
   const words = useWords()
-  const tip = useMemo((): MidribTip | undefined => {
+  const tip = useMemo((): NextStep | undefined => {
     if (named)
       return {
         label: say('Write it down'),
@@ -246,5 +246,5 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   ) : (
     <p className="text-ink-soft">{say('Opening the book …')}</p>
   )
-  return <Leaf left={left} right={right} names={halves} tip={later.tip} nodes={nodes} />
+  return <TwoPane left={left} right={right} names={halves} tip={later.tip} nodes={nodes} />
 }

@@ -11,7 +11,7 @@ interface Props {
   onTakeAway: (character: string) => void
 }
 
-/** On a phone, where the midrib has no room for its nodes: what was answered, each to change or take away. */
+/** On a phone, where the rail has no room for its steps: what was answered, each to change or take away. */
 export const SeenSoFar = memo(function SeenSoFar({ answers, onAsk, onTakeAway }: Props) {
   useWords()
   const characters = useFlora((s) => s.characters)

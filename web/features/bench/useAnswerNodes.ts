@@ -4,7 +4,7 @@ import { answerWords, characterTitle } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 
-/** The answers as nodes of the midrib: each can be asked again and taken away. */
+/** The answers as steps of the rail: each can be asked again and taken away. */
 export function useAnswerNodes(
   answers: readonly Observation[],
   onAsk: (character: string) => void,

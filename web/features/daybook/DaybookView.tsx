@@ -2,7 +2,7 @@ import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
 import { fresh, reads, serverReads, useRead } from '../../data/reads.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { readRounds } from '../../data/readRound.ts'
@@ -149,7 +149,7 @@ export function DaybookView({ read }: Read) {
     },
   }
   return (
-    <Leaf
+    <TwoPane
       tip={
         waiting > 0
           ? {

@@ -1,6 +1,6 @@
 import { useState, type ReactNode } from 'react'
 import type { Share } from '@/core/survey/composition.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { Empty } from '../../ui/Empty.tsx'
 import { MarksChart } from '../../ui/charts/MarksChart.tsx'
 import { MonthStrip } from '../../ui/charts/MonthStrip.tsx'
@@ -129,7 +129,7 @@ export function Component() {
   const [now, choose] = useState('empty')
   const { Shown, name } = states[now]!
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('States'), right: name() }}
       tip={undefined}
       nodes={[]}

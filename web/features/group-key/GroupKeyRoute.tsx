@@ -9,7 +9,7 @@ import { fresh, reads } from '../../data/reads.ts'
 import { useKept } from '../../data/useKept.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { nothingPulled, type Pulled } from './pulled.ts'
 import { say } from '../../language/say.ts'
@@ -103,7 +103,7 @@ export function Component() {
   const [yes, no] = step.drawings()
   const name = paddocks.find((p) => p.id === paddockId)?.name ?? ''
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('The runner'), right: say('What it comes to') }}
       tip={{ label: step.asks, detail: say('runner {{n}}', { n: pulled.runners.length + 1 }) }}
       nodes={pulled.runners.slice(-8).map((r, i, all) => {

@@ -4,7 +4,7 @@ import type { Naming, Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { fresh, reads, serverReads } from '../../data/reads.ts'
 import { download, fileSlug } from '../../parts/download.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { useMe } from '../../stores/meStore.ts'
 import { weighed } from '../../entities/round/weighed.ts'
@@ -67,7 +67,7 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
   const signing = useSigning({ round, weighed, plan, whole: missing.length === 0, appendix, title })
   const slug = fileSlug(`${round.paddock.name} ${round.plannedOn}`)
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Take along'), right: say('The pages') }}
       whole
       tip={

@@ -4,8 +4,8 @@ import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Paddock } from '@/core/records/round.ts'
 import { ApiError, getPaddock } from '../../api/client.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribTip } from '../../parts/Midrib.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
+import type { NextStep } from '../../parts/StepRail.tsx'
 import { pendingCommands, useOutbox } from '../../stores/outboxStore.ts'
 import { PlaceDrawing } from './PlaceDrawing.tsx'
 import { PlaceFields } from './PlaceFields.tsx'
@@ -36,7 +36,7 @@ export async function loader({ params }: LoaderFunctionArgs): Promise<Loaded> {
   }
 }
 
-function tipOf({ place, isNew, missing, save }: PlaceState): MidribTip {
+function tipOf({ place, isNew, missing, save }: PlaceState): NextStep {
   if (!place.boundary) return { label: say('Touch the corners'), detail: say('then close the line') }
   if (!isNew) return { label: say('Plan a round here'), to: `/plan?paddock=${place.id}` }
   return { label: say('Keep the paddock'), onPress: save, ...(missing ? { detail: missing } : {}) }
@@ -57,7 +57,7 @@ function Place({ holdings, paddocks, paddock, events: kept }: Loaded) {
     post({ do: 'delete-event', paddockId: place.id, eventId: id }, { seen: events.filter((e) => e.id === id) })
   }
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Place'), right: say('What is known') }}
       left={
         <>

@@ -3,7 +3,7 @@ import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import { groupOf, groups } from '@/core/records/taxon.ts'
 import { groupName } from '@/text/taxonNames.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { monthNames } from '../../parts/words.ts'
 import { today } from '../../language/dates.ts'
@@ -95,7 +95,7 @@ function Glance() {
 
 /** Every plant of the book, drawn; on the right what is in it, until one is chosen. */
 export const PlantBookView = () => (
-  <Leaf
+  <TwoPane
     names={{ left: say('Plant book'), right: say('What is in it') }}
     tip={{ label: say('Name one on the bench'), to: '/bench' }}
     nodes={[]}

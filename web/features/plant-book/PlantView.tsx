@@ -5,7 +5,7 @@ import { wearWords } from '@/text/actWords.ts'
 import { harmKindWords } from '@/text/harmWords.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import type { Plant } from '@/core/flora/flora.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { ExposureView } from '../../parts/ExposureView.tsx'
 import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { Lookalikes } from '../../entities/plant/Lookalikes.tsx'
@@ -134,7 +134,7 @@ export function PlantView({ plant }: { plant: Plant }) {
   const now = here.find((id) => id === chapter) ?? 'know'
   const { Told } = chapters[now]
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Plant book'), right: plant.commonName }}
       tip={{ label: say('Name one on the bench'), to: '/bench' }}
       nodes={NO_NODES}

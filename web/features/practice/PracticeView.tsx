@@ -4,8 +4,8 @@ import { useEffect } from 'react'
 import { MOST_EFFORT } from '@/core/practice/effort.ts'
 import type { Around } from '@/core/practice/session.ts'
 import { fresh, reads } from '../../data/reads.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribTip } from '../../parts/Midrib.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
+import type { NextStep } from '../../parts/StepRail.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { practiceWorker } from '../../workers/practiceWorker.ts'
@@ -69,7 +69,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
       next()
     }
   })
-  const tip: MidribTip = !running
+  const tip: NextStep = !running
     ? done.length > 0
       ? {
           label: say('Once more'),
@@ -110,7 +110,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
     <KeyQuestion key={at} shown={shown} given={given} onAnswer={answer} />
   )
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('The specimen'), right: say('Your record') }}
       tip={tip}
       nodes={done.map((d, i) => ({

@@ -10,7 +10,7 @@ import { momentWords, today } from '../../language/dates.ts'
 import { Empty } from '../../ui/Empty.tsx'
 import { say } from '../../language/say.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { homeRegion } from '../../stores/namePlaceStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 
@@ -62,7 +62,7 @@ export function Component() {
     void navigate(`/rounds/${id}`)
   }
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Count here'), right: say('What comes of it') }}
       left={
         <>

@@ -9,7 +9,7 @@ import { figuresOf, type Figures } from '@/core/survey/figures.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import type { Round } from '@/core/records/round.ts'
 import { markedLetter, type Taxon } from '@/core/records/taxon.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { useStable } from '../../parts/useStable.ts'
 import { ownMark } from '../../stores/device.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -144,7 +144,7 @@ export function CountView({ round }: { round: Round }) {
       <CoverTable round={live} />
     )
   return (
-    <Leaf
+    <TwoPane
       left={left}
       right={
         <SoFar

@@ -4,8 +4,8 @@ import type { Holding, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
 import { LATEST_ROUNDS } from '../../api/client.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribTip } from '../../parts/Midrib.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
+import type { NextStep } from '../../parts/StepRail.tsx'
 import { DueList } from '../../entities/plan/DueList.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { OpenData } from './OpenData.tsx'
@@ -41,7 +41,7 @@ const holds = (r: RoundSummary, words: string[]): boolean => {
 
 const isDone = (r: RoundSummary) => r.stops > 0 && r.stopsDone === r.stops
 
-function tipOf(next: RoundSummary | undefined, none: boolean): MidribTip {
+function tipOf(next: RoundSummary | undefined, none: boolean): NextStep {
   if (none) return { label: say('Count here'), detail: say('a method, and the first stop opens'), to: '/count-here' }
   if (!next) return { label: say('Plan a round'), detail: say('every planned round is counted'), to: '/plan' }
   return {
@@ -70,7 +70,7 @@ export function Component() {
   const [chosen, setChosen] = useState<string>()
   const shown = rounds.find((r) => r.id === chosen) ?? open[0] ?? done[0]
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Rounds'), right: say('This round') }}
       left={
         <>

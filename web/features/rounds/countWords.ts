@@ -3,7 +3,7 @@ import type { Entry } from '@/core/methods/method.ts'
 import type { Position } from '@/core/geo/route.ts'
 import type { Round, Stop } from '@/core/records/round.ts'
 import type { Taxon } from '@/core/records/taxon.ts'
-import type { MidribNode, MidribTip } from '../../parts/Midrib.tsx'
+import type { RailStep, NextStep } from '../../parts/StepRail.tsx'
 import { entryOf, lacking, pointsAt, stopAt, type CountAction, type CountState } from './countState.ts'
 import { valueLabel, type ValueChoice } from './entry/valueChoices.ts'
 import { say } from '../../language/say.ts'
@@ -27,7 +27,7 @@ export function tipOf(
   more: string | undefined,
   act: (action: CountAction) => void,
   here: () => Position | null,
-): MidribTip {
+): NextStep {
   const onPress = () => act(nextNow(here))
   const stop = stopAt(state)
   const { unitName: unit } = methodWords(round.method)
@@ -72,7 +72,7 @@ export function tipOf(
   }
 }
 
-export function nodesOf(state: CountState, act: (action: CountAction) => void): MidribNode[] {
+export function nodesOf(state: CountState, act: (action: CountAction) => void): RailStep[] {
   const done = state.stops.filter((s) => s.doneAt !== null)
   const unit = methodWords(state.method).unitName
   const Unit = unit[0]!.toUpperCase() + unit.slice(1)

@@ -8,7 +8,7 @@ import { getPaddock } from '../../api/client.ts'
 import { fresh, reads } from '../../data/reads.ts'
 import { useKept } from '../../data/useKept.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { usePlanLines } from '../../entities/plan/usePlanLines.ts'
 import { AddPlant } from '../../entities/plant/AddPlant.tsx'
 import { StandNotes } from './StandNotes.tsx'
@@ -107,7 +107,7 @@ export function Component() {
   }
   const thing = grid ? 'grid' : 'frame'
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Frames'), right: say('What stands') }}
       tip={{
         label: say('Write the {{thing}}', { thing }),

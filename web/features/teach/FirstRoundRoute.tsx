@@ -1,6 +1,6 @@
 import { Link, useLoaderData } from 'react-router'
 import { fresh, reads } from '../../data/reads.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { readPlan } from '../../entities/plan/usePlanLines.ts'
 import { readAnswers, usePracticeAnswers } from '../../entities/practice/usePracticeAnswers.ts'
 import { readRound, readRounds } from '../../data/readRound.ts'
@@ -83,7 +83,7 @@ export function Component() {
   const steps = stepsOf(read, practised)
   const next = steps.find((s) => !s.done)
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('First round'), right: say('This step') }}
       tip={next ? { label: next.title, to: next.to } : undefined}
       nodes={steps.filter((s) => s.done).map((s) => ({ id: s.title, label: s.title, detail: say('done') }))}

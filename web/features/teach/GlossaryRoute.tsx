@@ -8,7 +8,7 @@ import type { Term } from '../../parts/term.ts'
 import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { DrawingView } from '../../parts/DrawingView.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
-import { Leaf } from '../../parts/Leaf.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
 import { stateWords } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { isDrawn, TermSketch } from './TermSketch.tsx'
@@ -154,7 +154,7 @@ export function Component() {
   const chosen = found.find((t) => t.id === hash.slice(1)) ?? found[0]
   const open = looks.find((c) => c.id === (look || hash.slice(1))) ?? looks[0]
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Words'), right: looking ? say('How to look') : (chosen?.term ?? say('Words')) }}
       tip={
         looking

@@ -1,6 +1,6 @@
 import { letterWords } from '@/text/taxonNames.ts'
 import type { Round } from '@/core/records/round.ts'
-import type { MidribNode } from '../../parts/Midrib.tsx'
+import type { RailStep } from '../../parts/StepRail.tsx'
 import { dayWords } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 
@@ -19,7 +19,7 @@ export function WeighUpHead({ round, title = say('What was counted') }: { round:
 }
 
 /** How far a round has come. */
-export const nodesOf = (round: Round): MidribNode[] => [
+export const nodesOf = (round: Round): RailStep[] => [
   { id: 'planned', label: say('Planned'), detail: say('{{count}} stops', { count: round.stops.length }) },
   {
     id: 'counted',

@@ -4,8 +4,8 @@ import type { WeighUp } from '@/core/assess/weighUp.ts'
 import type { Round } from '@/core/records/round.ts'
 import { letterWords } from '@/text/taxonNames.ts'
 import { methodWords } from '@/text/methodWords.ts'
-import { Leaf } from '../../parts/Leaf.tsx'
-import type { MidribChapter, MidribTip } from '../../parts/Midrib.tsx'
+import { TwoPane } from '../../parts/TwoPane.tsx'
+import type { RailChapter, NextStep } from '../../parts/StepRail.tsx'
 import { StopsMap } from '../../entities/round/StopsMap.tsx'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -21,7 +21,7 @@ interface Props {
   weighed: WeighUp | undefined
 }
 
-function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
+function tipOf(round: Round, weighed: WeighUp | undefined): NextStep {
   if (!weighed && round.stops.some((s) => s.doneAt)) return { label: say('Plan the next round'), to: '/rounds' }
   if (!weighed) return { label: say('Count the first stop'), to: `/rounds/${round.id}` }
   const letter = weighed.harm.unnamed[0]
@@ -42,7 +42,7 @@ function tipOf(round: Round, weighed: WeighUp | undefined): MidribTip {
 function OnItsOwn({ round }: { round: Round }) {
   const done = round.stops.filter((s) => s.doneAt).length
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Counts'), right: say('Weigh-up') }}
       tip={tipOf(round, undefined)}
       nodes={nodesOf(round)}
@@ -82,7 +82,7 @@ function useLit({ composition: { taxa } }: WeighUp): Lit {
 }
 
 /** What is told of a round on screens of their own. */
-const further = (id: string): MidribChapter[] => [
+const further = (id: string): RailChapter[] => [
   {
     id: 'changed',
     label: say('Changed'),
@@ -99,7 +99,7 @@ const further = (id: string): MidribChapter[] => [
   },
 ]
 
-/** One chapter of the results, its ground on the left; the others hang from the midrib with their answers. */
+/** One chapter of the results, its ground on the left; the others hang from the rail with their answers. */
 function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { chapter = '' } = useParams()
   const here = chaptersFor(round.paddock.outlook)
@@ -107,7 +107,7 @@ function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const answers = useAnswers(round, weighed)
   const lit = useLit(weighed)
   const links = useMemo(() => {
-    const own = here.map((id): MidribChapter => {
+    const own = here.map((id): RailChapter => {
       const detail = answers[id]
       return {
         id,
@@ -123,7 +123,7 @@ function Chapters({ round, weighed }: { round: Round; weighed: WeighUp }) {
   const { name, ground } = chapterWords[now]()
   const props = { round, weighed, lit }
   return (
-    <Leaf
+    <TwoPane
       names={{ left: ground, right: name }}
       tip={tipOf(round, weighed)}
       nodes={NO_NODES}

@@ -5,7 +5,7 @@ import { useToasts } from './toastStore.ts'
 /** Long enough to read it, look at what changed, and reach for the button in gloves. */
 const STAYS_MS = 10_000
 
-/** What was done a moment ago, at the foot of the screen, above the midrib on a phone; F8 goes there. */
+/** What was done a moment ago, at the foot of the screen, above the rail of steps on a phone; F8 goes there. */
 export function Toasts() {
   const { told, gone } = useToasts()
   return (

@@ -12,7 +12,7 @@ import { nestsFixedBy } from '@/core/methods/estimators/frequency.ts'
 import { relationWords } from '@/text/relationWords.ts'
 import { relationOf } from '@/core/survey/relations.ts'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
-import { Leaf } from '../../../parts/Leaf.tsx'
+import { TwoPane } from '../../../parts/TwoPane.tsx'
 import { ShareChart } from '../../../ui/charts/ShareChart.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { useOutbox } from '../../../stores/outboxStore.ts'
@@ -171,7 +171,7 @@ export function Component() {
     </>
   )
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('This round'), right: say('Beside it') }}
       left={left}
       right={

@@ -5,8 +5,8 @@ import { methodWords } from '@/text/methodWords.ts'
 import { useLoaderData, useNavigate } from 'react-router'
 import { FileButton } from '../../../parts/FileButton.tsx'
 import { inputClass, Labelled } from '../../../parts/Labelled.tsx'
-import { Leaf } from '../../../parts/Leaf.tsx'
-import type { MidribTip } from '../../../parts/Midrib.tsx'
+import { TwoPane } from '../../../parts/TwoPane.tsx'
+import type { NextStep } from '../../../parts/StepRail.tsx'
 import { readPlaces } from '../../../data/readPlaces.ts'
 import { ColumnTable } from './ColumnTable.tsx'
 import { ReadSays } from './ReadSays.tsx'
@@ -188,11 +188,11 @@ export function Component() {
     const id = await takeIn()
     if (id) void navigate(counted ? `/rounds/${id}/weigh-up` : `/rounds/${id}`)
   }
-  const tip: MidribTip = ready
+  const tip: NextStep = ready
     ? { label: say('Take it in'), detail: say('as a round of this paddock'), onPress: () => void go() }
     : { label: opened ? say('Say what the columns hold') : say('Choose a file') }
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('The file'), right: say('What it says') }}
       tip={tip}
       nodes={opened ? [{ id: 'file', label: say('File'), detail: say('opened') }] : []}

@@ -7,7 +7,7 @@ import type { Holding, Paddock } from '@/core/records/round.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import { lookFor } from '@/core/survey/planStops.ts'
 import { readPlaces } from '../../../data/readPlaces.ts'
-import { Leaf } from '../../../parts/Leaf.tsx'
+import { TwoPane } from '../../../parts/TwoPane.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { useOutbox } from '../../../stores/outboxStore.ts'
 import type { PlannedRound } from '@/contract/commands.ts'
@@ -59,7 +59,7 @@ export function PlanView({ holdings, paddocks }: Loaded) {
     void navigate(`/rounds/${round.id}`)
   }
   return (
-    <Leaf
+    <TwoPane
       names={{ left: say('Plan'), right: say('What it takes') }}
       left={
         paddocks.length === 0 ? (

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { may, type Role } from '@/server/access/may.ts'
+import { isPermitted, type Role } from '@/server/access/permissions.ts'
 import { everyRoute } from '@/tests/support/everyRoute.ts'
 import { teamForFile } from '@/tests/support/team.ts'
 
@@ -9,7 +9,7 @@ const team = teamForFile()
 const allowed = (role: Role) =>
   everyRoute(team.app())
     .map(({ method, path }) => ({ method: method.toUpperCase(), path: path.replace('/api', '') }))
-    .filter((r) => may(role, r))
+    .filter((r) => isPermitted(role, r))
     .map((r) => `${r.method} ${r.path}`)
     .sort()
 
@@ -50,8 +50,8 @@ describe('what each may ask, of every route there is', () => {
       'PUT /rounds/:id/unknowns/:letter',
       'PUT /unknowns/:id',
     ])
-    expect(may('trainee', { method: 'PUT', path: '/kept/runners/1' })).toBe(true)
-    expect(may('trainee', { method: 'PUT', path: '/kept/lab/1' })).toBe(false)
+    expect(isPermitted('trainee', { method: 'PUT', path: '/kept/runners/1' })).toBe(true)
+    expect(isPermitted('trainee', { method: 'PUT', path: '/kept/lab/1' })).toBe(false)
     const reads = everyRoute(team.app()).filter((r) => r.method === 'get')
     const mayRead = new Set(allowed('trainee'))
     expect(
@@ -72,7 +72,7 @@ describe('what each may ask, of every route there is', () => {
     ['one step too deep', 'PUT', '/rounds/1/stops/1/2'],
     ['one that is named like an allowed one', 'PUT', '/unknowns/1/photos/2'],
   ])('the same rule holds for %s', (_says, method, path) => {
-    expect(may('trainee', { method, path })).toBe(false)
-    expect(may('nobody', { method, path })).toBe(false)
+    expect(isPermitted('trainee', { method, path })).toBe(false)
+    expect(isPermitted('nobody', { method, path })).toBe(false)
   })
 })

@@ -3,7 +3,7 @@ import http, { type IncomingHttpHeaders, type Server } from 'node:http'
 import type { AddressInfo } from 'node:net'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { brotliDecompressSync, gunzipSync } from 'node:zlib'
-import { packedJson } from '@/server/http/packedJson.ts'
+import { precompressedJson } from '@/server/http/precompressedJson.ts'
 
 describe('something large that seldom changes', () => {
   let now: object
@@ -22,7 +22,7 @@ describe('something large that seldom changes', () => {
     })
   beforeEach(async () => {
     now = { plants: Array.from({ length: 200 }, (_, i) => ({ id: `plant-${i}`, note: 'Blätter gefaltet' })) }
-    const send = packedJson(() => now)
+    const send = precompressedJson(() => now)
     server = express().get('/', send).listen(0, '127.0.0.1')
     await new Promise((r) => server.once('listening', r))
   })

@@ -3,7 +3,7 @@ import { memo, useEffect, useRef } from 'react'
 import { Link } from 'react-router'
 import { say } from '../language/say.ts'
 
-export interface MidribNode {
+export interface RailStep {
   id: string
   label: string
   detail?: string
@@ -15,7 +15,7 @@ export interface MidribNode {
   removeLabel?: string
 }
 
-export interface MidribTip {
+export interface NextStep {
   label: string
   detail?: string
   onPress?: () => void
@@ -25,7 +25,7 @@ export interface MidribTip {
 }
 
 /** A chapter of a long screen: the side veins of the leaf, from the stem to the half that turns with them. */
-export interface MidribChapter {
+export interface RailChapter {
   id: string
   label: string
   /** Its answer in a few words. */
@@ -35,9 +35,9 @@ export interface MidribChapter {
 }
 
 interface Props {
-  nodes: MidribNode[]
-  chapters: MidribChapter[]
-  tip: MidribTip | undefined
+  nodes: RailStep[]
+  chapters: RailChapter[]
+  tip: NextStep | undefined
   names: { left: string; right: string }
   fold: 'left' | 'right'
   onFold: (fold: 'left' | 'right') => void
@@ -46,7 +46,7 @@ interface Props {
 const tipClass =
   'block w-full rounded-2xl rounded-bl-sm bg-straw px-3 py-2.5 text-left text-on-straw shadow-[0_1px_0_rgb(0_0_0/0.25)] min-h-11'
 
-function Tip({ tip }: { tip: MidribTip }) {
+function Tip({ tip }: { tip: NextStep }) {
   const inside = (
     <>
       <span className="block text-sm font-semibold">
@@ -73,7 +73,7 @@ function Tip({ tip }: { tip: MidribTip }) {
 }
 
 /** Bud on the stem, left or right in turn, like the joints of a shoot. */
-function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
+function Node({ node, side }: { node: RailStep; side: 'left' | 'right' }) {
   const text = (
     <>
       <span className="block text-sm leading-tight text-ink-soft">{node.label}</span>
@@ -115,7 +115,7 @@ function Node({ node, side }: { node: MidribNode; side: 'left' | 'right' }) {
   )
 }
 
-function Vein({ chapter: { label, detail, to, current } }: { chapter: MidribChapter }) {
+function Vein({ chapter: { label, detail, to, current } }: { chapter: RailChapter }) {
   return (
     <li className="relative">
       <svg viewBox="0 0 20 20" className="absolute top-1/2 left-[0.55rem] size-5 -translate-y-1/2" aria-hidden>
@@ -141,7 +141,7 @@ function Vein({ chapter: { label, detail, to, current } }: { chapter: MidribChap
 }
 
 /** The chapters on a narrow screen: a strip that scrolls beneath the thumb. */
-export function ChapterStrip({ chapters }: { chapters: MidribChapter[] }) {
+export function ChapterStrip({ chapters }: { chapters: RailChapter[] }) {
   const here = useRef<HTMLLIElement>(null)
   const now = chapters.find((c) => c.current)?.id
   useEffect(() => {
@@ -168,7 +168,7 @@ export function ChapterStrip({ chapters }: { chapters: MidribChapter[] }) {
 }
 
 /** The stem between the halves: steps done below, the growing point with the one next thing above. */
-export const Midrib = memo(function Midrib({ nodes, chapters, tip, names, fold, onFold }: Props) {
+export const StepRail = memo(function StepRail({ nodes, chapters, tip, names, fold, onFold }: Props) {
   useWords()
   const other = fold === 'left' ? 'right' : 'left'
   return (

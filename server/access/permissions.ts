@@ -45,7 +45,7 @@ function trimmed(path: string): string {
  *
  * @param path below `/api`, as it was asked, without the query
  */
-export function may(role: Role, asked: { method: string; path: string }): boolean {
+export function isPermitted(role: Role, asked: { method: string; path: string }): boolean {
   const method = asked.method === 'HEAD' ? 'GET' : asked.method
   // The routes are found whatever the capitals and with a slash behind: so must the rules be.
   const path = trimmed(asked.path.toLowerCase())

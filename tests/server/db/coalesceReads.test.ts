@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { askedOnce } from '@/server/db/askedOnce.ts'
+import { coalesceReads } from '@/server/db/coalesceReads.ts'
 
 /** A place where every question waits until it is let in, and then until it is answered. */
 function counter() {
@@ -8,7 +8,7 @@ function counter() {
     new Promise<{ rows: object[] }>((resolve, reject) => {
       asked.push({ text, begin, answer: (rows) => resolve({ rows }), fail: reject })
     })
-  const once = askedOnce<{ rows: object[] }>()
+  const once = coalesceReads<{ rows: object[] }>()
   return { asked, ask: (text: string, params?: unknown[]) => once(text, params, run(text)) }
 }
 

@@ -11,7 +11,7 @@ interface Answer {
  *
  * @returns asks; `run` says by `begin` that its turn has come
  */
-export function askedOnce<A extends Answer>() {
+export function coalesceReads<A extends Answer>() {
   const waiting = new Map<string, Promise<A>>()
   return (text: string, params: unknown[] | undefined, run: (begin: () => void) => Promise<A>): Promise<A> => {
     if (!READ.test(text)) return run(() => undefined)

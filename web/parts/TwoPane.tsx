@@ -1,13 +1,13 @@
 import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react'
-import { ChapterStrip, Midrib, type MidribChapter, type MidribNode, type MidribTip } from './Midrib.tsx'
+import { ChapterStrip, StepRail, type RailChapter, type RailStep, type NextStep } from './StepRail.tsx'
 
 interface Props {
   left: ReactNode
   right: ReactNode
-  nodes: MidribNode[]
+  nodes: RailStep[]
   /** Chapters of a long screen; both halves turn with them. */
-  chapters?: MidribChapter[]
-  tip: MidribTip | undefined
+  chapters?: RailChapter[]
+  tip: NextStep | undefined
   /** What each half is called on a phone, where they fold over each other. */
   names: { left: string; right: string }
   /** The left half works on what stands in the right one, so both come at once. */
@@ -19,10 +19,10 @@ interface Props {
 }
 
 export type Fold = 'left' | 'right'
-const NONE: MidribChapter[] = []
+const NONE: RailChapter[] = []
 
 /** Which half lies on top, where that outlasts one leaf: what was turned to on the front of a place stays turned to. */
-export const FoldOfPlace = createContext<[Fold, (fold: Fold) => void] | undefined>(undefined)
+export const PaneOfPlace = createContext<[Fold, (fold: Fold) => void] | undefined>(undefined)
 
 /** On a phone the first screen of a visit comes before the half that is folded away; later ones come whole. */
 let first = true
@@ -40,11 +40,11 @@ function useFollows(whole: boolean, busy: boolean): boolean {
   return follows
 }
 
-/** A working screen: what was seen, the midrib of steps, what follows. On a phone one half lies over the other. */
-export function Leaf(props: Props) {
+/** A working screen: what was seen, the rail of steps, what follows. On a phone one half lies over the other. */
+export function TwoPane(props: Props) {
   const { left, right, nodes, chapters = NONE, tip, names, whole = false, busy = false, first: opens = 'left' } = props
   const own = useState<Fold>(opens)
-  const [fold, setFold] = useContext(FoldOfPlace) ?? own
+  const [fold, setFold] = useContext(PaneOfPlace) ?? own
   const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>
@@ -52,7 +52,7 @@ export function Leaf(props: Props) {
       <section className="leaf-left" aria-label={names.left}>
         {follows || opens === 'left' ? left : null}
       </section>
-      <Midrib nodes={nodes} chapters={chapters} tip={tip} names={names} fold={fold} onFold={setFold} />
+      <StepRail nodes={nodes} chapters={chapters} tip={tip} names={names} fold={fold} onFold={setFold} />
       <section className="leaf-right" aria-label={names.right}>
         {follows || opens === 'right' ? right : null}
       </section>

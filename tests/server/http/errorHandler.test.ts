@@ -2,7 +2,7 @@ import express from 'express'
 import request from 'supertest'
 import { describe, expect, it } from 'vitest'
 import { DatabaseStopped } from '@/server/db/connection.ts'
-import { answerErrors } from '@/server/http/answerErrors.ts'
+import { errorHandler } from '@/server/http/errorHandler.ts'
 import { badRequest, ConflictError, notFound } from '@/server/http/httpError.ts'
 
 /** What is answered, and what stands in the log, when a route fails in some way. */
@@ -12,7 +12,7 @@ async function failing(error: unknown) {
     .get('/', () => {
       throw error
     })
-    .use(answerErrors((e) => logged.push(e)))
+    .use(errorHandler((e) => logged.push(e)))
   const { status, body } = await request(app).get('/')
   return { status, error: (body as { error: Record<string, unknown> }).error, logged }
 }

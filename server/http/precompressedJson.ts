@@ -27,7 +27,7 @@ function pack(of: object): Packed {
  *
  * @param read what is sent; the same object means that nothing changed
  */
-export function packedJson(read: () => object): RequestHandler {
+export function precompressedJson(read: () => object): RequestHandler {
   let last: Packed | undefined
   return (req, res) => {
     const of = read()

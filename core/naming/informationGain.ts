@@ -1,7 +1,7 @@
 import type { CharacterTable } from './characterTable.ts'
 
 /** Shannon's measure of doubt in bits; shares need not sum to 1 (the rest is "can't tell"). */
-export function doubtBits(shares: number[]): number {
+export function entropyBits(shares: number[]): number {
   return shares.reduce((sum, p) => (p > 0 ? sum - p * Math.log2(p) : sum), 0)
 }
 
@@ -55,7 +55,7 @@ export interface Harmful {
 export const noneHarmful: Harmful = { rows: new Int32Array(), belief: new Float64Array() }
 
 export function gather(table: CharacterTable, rows: Int32Array, belief: Float64Array, harmful: Harmful): Gathered {
-  const { outcomes, doubt, truth, rows: all } = table
+  const { outcomes, entropy, truth, rows: all } = table
   const most = rows.length * 2 > all
   const manyHarm = harmful.rows.length * 4 > all
   const harm = new Float64Array(outcomes)
@@ -65,7 +65,7 @@ export function gather(table: CharacterTable, rows: Int32Array, belief: Float64A
     harm[t] = manyHarm ? sumOfAll(truth, t * all, harmful.belief) : sumOfSome(truth, t * all, harmful.rows, belief)
     rest[t] = Math.max(0, sum - harm[t]!)
   }
-  const left = most ? sumOfAll(doubt, 0, belief) : sumOfSome(doubt, 0, rows, belief)
+  const left = most ? sumOfAll(entropy, 0, belief) : sumOfSome(entropy, 0, rows, belief)
   return { harm, rest, left, fits: fitsOf(table, belief) }
 }
 
@@ -80,7 +80,7 @@ export const answered = ({ confusion }: CharacterTable, there: ArrayLike<number>
 export const added = (a: ArrayLike<number>, b: ArrayLike<number>): number[] => Array.from(a, (x, i) => x + b[i]!)
 
 export function gain(table: CharacterTable, { harm, rest, left }: Gathered): number {
-  return Math.max(0, doubtBits(answered(table, added(harm, rest))) - left)
+  return Math.max(0, entropyBits(answered(table, added(harm, rest))) - left)
 }
 
 /**
@@ -90,6 +90,6 @@ export function gain(table: CharacterTable, { harm, rest, left }: Gathered): num
  * @param rows rows that still hold belief
  * @param belief probability of each row
  */
-export function expectedBits(table: CharacterTable, rows: Int32Array, belief: Float64Array): number {
+export function informationGain(table: CharacterTable, rows: Int32Array, belief: Float64Array): number {
   return gain(table, gather(table, rows, belief, noneHarmful))
 }

@@ -3,10 +3,10 @@ import type { Request, RequestHandler } from 'express'
 import type { Sql } from '../db/db.ts'
 import { HttpError } from '../http/httpError.ts'
 import { linkFor } from './links.ts'
-import { may, type Role } from './may.ts'
+import { isPermitted, type Role } from './permissions.ts'
 
 /** Who asks, as far as it is known. */
-export interface Asker {
+export interface Principal {
   /** The name of the account, or a word for who has none. */
   who: string
   role: Role
@@ -14,9 +14,9 @@ export interface Asker {
   link?: { id: string; roundId: string }
 }
 
-const NOBODY: Asker = { who: 'nobody', role: 'nobody' }
+const NOBODY: Principal = { who: 'nobody', role: 'nobody' }
 
-async function asker(db: Sql, req: Request): Promise<Asker> {
+async function asker(db: Sql, req: Request): Promise<Principal> {
   const token = /^Bearer ([\w-]{43})$/.exec(req.get('authorization') ?? '')?.[1]
   if (token) {
     const link = await linkFor(db, token)
@@ -27,7 +27,7 @@ async function asker(db: Sql, req: Request): Promise<Asker> {
 }
 
 /** Finds out who asks, for all that comes after. */
-export const askerOf =
+export const authenticate =
   (db: Sql): RequestHandler =>
   (req, res, next) =>
     void asker(db, req).then((found) => {
@@ -37,8 +37,8 @@ export const askerOf =
 
 /** Lets through what the asker may ask. */
 export const guard: RequestHandler = (req, res, next) => {
-  const { role } = res.locals.asker as Asker
-  if (may(role, req)) return next()
+  const { role } = res.locals.asker as Principal
+  if (isPermitted(role, req)) return next()
   if (role === 'nobody') return next(new HttpError(401, 'sign-in', told('Sign in first: nobody is signed in here, or the link has expired.'))) // prettier-ignore
   next(
     new HttpError(

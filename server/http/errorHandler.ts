@@ -63,7 +63,7 @@ const cut = (text: string, most: number) => (text.length > most ? `${text.slice(
 const routeOf = (req: Request): string => `${req.baseUrl}${(req.route as { path?: string } | undefined)?.path ?? ''}`
 
 /** What went wrong as an answer; of what is our own doing the log has a line, under an id that the answer tells. */
-export function answerErrors(log: Log): ErrorRequestHandler {
+export function errorHandler(log: Log): ErrorRequestHandler {
   return (error: unknown, req, res, next) => {
     if (res.headersSent) return next(error)
     const said = known(error)

@@ -30,12 +30,12 @@ export interface Reading {
   weighed: Factors[]
 }
 
-export interface Beliefs extends Reading {
+export interface Inference extends Reading {
   stage: Stage
   prior: Float64Array
   weighed: WeighedObservation[]
   /** Posterior with the kin laid on the plants and strangers that they look like: what a next look is weighed by. */
-  believed: Float64Array
+  posteriorWithKin: Float64Array
   /** The same observations as read by the even observer: a name must hold, and a poison fall, under both. */
   even: Reading
 }
@@ -147,7 +147,7 @@ function laidTogether(compiled: CompiledFlora, rows: Float64Array, cousins: Floa
 }
 
 /** Bayes' rule over the book, its kin and the strangers, by both observers. Weight of evidence in bits after Good (1950). */
-export function believe(compiled: CompiledFlora, context: Context, observations: Observation[]): Beliefs {
+export function infer(compiled: CompiledFlora, context: Context, observations: Observation[]): Inference {
   const stage = context.stage ?? 'vegetative'
   const before = prior(compiled, context)
   const cousinsBefore = cousinPrior(compiled, before)
@@ -164,7 +164,7 @@ export function believe(compiled: CompiledFlora, context: Context, observations:
     prior: before,
     ...near,
     weighed,
-    believed: laidTogether(compiled, near.posterior, near.cousins),
+    posteriorWithKin: laidTogether(compiled, near.posterior, near.cousins),
     even: { ...reading(before, cousinsBefore, evenly), weighed: evenly },
   }
 }

@@ -5,7 +5,7 @@ import type { Sql } from '../db/db.ts'
 const CLEARED_EVERY = 500
 
 /** Counts of requests in the database, so that several processes count together. */
-export class AskedStore implements Store {
+export class RateLimitStore implements Store {
   private windowMs = 60_000
   private asked = 0
 

@@ -2,7 +2,7 @@ import express from 'express'
 import { rateLimit } from 'express-rate-limit'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { AskedStore } from '@/server/access/askedStore.ts'
+import { RateLimitStore } from '@/server/access/rateLimitStore.ts'
 import type { Db } from '@/server/db/db.ts'
 import { migrate } from '@/server/db/migrate.ts'
 import { testDatabase } from '@/tests/support/database.ts'
@@ -15,11 +15,11 @@ beforeAll(async () => {
 afterAll(() => db.close())
 
 const store = (prefix: string, windowMs = 60_000) => {
-  const made = new AskedStore(db, prefix)
-  made.init({ windowMs } as Parameters<AskedStore['init']>[0])
+  const made = new RateLimitStore(db, prefix)
+  made.init({ windowMs } as Parameters<RateLimitStore['init']>[0])
   return made
 }
-const hits = async (s: AskedStore, key: string) => (await s.increment(key)).totalHits
+const hits = async (s: RateLimitStore, key: string) => (await s.increment(key)).totalHits
 
 describe('how often somebody asked, counted in the database', () => {
   it('several servers count together, each key and each rule for itself', async () => {

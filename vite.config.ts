@@ -37,7 +37,7 @@ export default defineConfig({
             // On its own: texts that are made when their module is read must not be read before the language is.
             {
               name: 'language',
-              test: /web\/language\/(say|languages)\.ts|web\/api\/askedFor|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
+              test: /web\/language\/(say|languages)\.ts|web\/api\/requested|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
             // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.

@@ -9,7 +9,7 @@ import { compositionOf, type Composition } from '../survey/composition.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
 import { namedLetters } from '../survey/figures.ts'
 import { countingMethods, isFirstHit } from '../methods/index.ts'
-import { tallied } from '../methods/tally.ts'
+import { abundanceMatrix } from '../methods/tally.ts'
 
 export interface WeighUp {
   composition: Composition
@@ -32,7 +32,7 @@ export function weighUp(
   clipped: readonly Round[] = [],
 ): WeighUp | undefined {
   const named = namedLetters(round)
-  const together = tallied(countedStops(round), named)
+  const together = abundanceMatrix(countedStops(round), named)
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
   const massBy = massOf(round, plants, clipped)

@@ -28,7 +28,7 @@ export function amountsAt(stop: StopTally, named: NamedLetters): Map<Taxon, numb
 }
 
 /** Amounts of all stops at which anything was counted: what the figures of a round are made from, put together once. */
-export interface Tallied {
+export interface AbundanceMatrix {
   taxa: Taxon[]
   /** Amount of each taxon at each stop, in the order of `taxa`. */
   amounts: Float64Array[]
@@ -39,7 +39,7 @@ export interface Tallied {
   strata: string[]
 }
 
-export function tallied(stops: StopTally[], named: NamedLetters): Tallied {
+export function abundanceMatrix(stops: StopTally[], named: NamedLetters): AbundanceMatrix {
   const counted = stops.filter((s) => s.hits.length > 0)
   const index = new Map<Taxon, number>()
   const amounts: Float64Array[] = []

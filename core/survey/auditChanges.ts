@@ -1,6 +1,6 @@
 import { randomGamma } from 'd3-random'
 import type { YearCount } from './paddockHistory.ts'
-import { courses } from './paddockHistory.ts'
+import { taxonTrends } from './paddockHistory.ts'
 
 const STOPS = 30
 const POINTS = 20
@@ -52,7 +52,7 @@ export function falseChanges(
       return weights.map((w) => w / total)
     })
     const made = Array.from({ length: counts }, (_, y) => countOf(at, 2020 + y, random))
-    const said = courses(made).map((c) => c.course)
+    const said = taxonTrends(made).map((c) => c.course)
     if (said.some((c) => ['rising', 'falling', 'arriving', 'gone'].includes(c))) wrong++
   }
   return wrong / paddocks

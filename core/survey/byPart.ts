@@ -3,7 +3,7 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from './composition.ts'
 import { countedStops } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import { tallied } from '../methods/tally.ts'
+import { abundanceMatrix } from '../methods/tally.ts'
 
 /** What one part of a paddock is made of. */
 export interface PartMade {
@@ -25,7 +25,7 @@ export function byPart(round: Round, plants: Map<string, Plant>): PartMade[] {
   const named = namedLetters(round)
   return names
     .flatMap((name) => {
-      const here = tallied(
+      const here = abundanceMatrix(
         stops.filter((s) => (s.stratum ?? '') === name),
         named,
       )

@@ -5,7 +5,7 @@ import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/lik
 import { clopperPearson } from '../stats/proportionIntervals.ts'
 import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
-import { tallied, type NamedLetters, type StopTally, type Tallied } from '../methods/tally.ts'
+import { abundanceMatrix, type NamedLetters, type StopTally, type AbundanceMatrix } from '../methods/tally.ts'
 import { groupOf, groups, type Group, type Taxon } from '../records/taxon.ts'
 
 export interface Share {
@@ -77,7 +77,7 @@ function partsOf(
   return list.length > 1 && list.every((p) => p.stops.length > 1 && p.size > 0) ? list : undefined
 }
 
-function share(hits: Float64Array, { totals, whole, strata }: Tallied, design: Design): Share {
+function share(hits: Float64Array, { totals, whole, strata }: AbundanceMatrix, design: Design): Share {
   const { partSizes, stopsInAll, frameValues } = design
   const parts = partsOf(hits, totals, strata, partSizes)
   const ratio = parts ? stratifiedRatio(parts) : clusterRatioOf(hits, totals, stopsInAll)
@@ -98,7 +98,7 @@ function share(hits: Float64Array, { totals, whole, strata }: Tallied, design: D
 }
 
 /** Share of several plants together, with its own interval. */
-export function shareOf(all: Tallied, of: readonly Taxon[], design: Design = {}): Share {
+export function shareOf(all: AbundanceMatrix, of: readonly Taxon[], design: Design = {}): Share {
   const sum = new Float64Array(all.totals.length)
   for (const taxon of of) {
     const column = all.amounts[all.taxa.indexOf(taxon)]
@@ -122,11 +122,15 @@ export function composition(
   named: NamedLetters,
   plants: Map<string, Plant>,
 ): Composition | undefined {
-  return compositionOf(tallied(stops, named), plants)
+  return compositionOf(abundanceMatrix(stops, named), plants)
 }
 
 /** The same from amounts put together before. */
-export function compositionOf(all: Tallied, plants: Map<string, Plant>, design: Design = {}): Composition | undefined {
+export function compositionOf(
+  all: AbundanceMatrix,
+  plants: Map<string, Plant>,
+  design: Design = {},
+): Composition | undefined {
   const { taxa, amounts: perTaxon, totals } = all
   if (totals.length === 0) return undefined
 

@@ -2,7 +2,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { MassResult } from '../methods/estimators/standingMass.ts'
 import { countingMethods } from '../methods/index.ts'
 import type { OwnFigures } from '../methods/method.ts'
-import { tallied, type NamedLetters, type Tallied } from '../methods/tally.ts'
+import { abundanceMatrix, type NamedLetters, type AbundanceMatrix } from '../methods/tally.ts'
 import type { Round } from '../records/round.ts'
 import type { Taxon } from '../records/taxon.ts'
 import type { StopCount } from '../stats/clusterRatio.ts'
@@ -25,10 +25,10 @@ export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
   return Object.fromEntries(round.unknowns.flatMap((u) => (u.namedAs ? [[u.letter, u.namedAs]] : [])))
 }
 
-const columnOf = ({ totals, amounts }: Tallied, j: number): StopCount[] =>
+const columnOf = ({ totals, amounts }: AbundanceMatrix, j: number): StopCount[] =>
   Array.from(totals, (points, i) => ({ hits: amounts[j]![i]!, points }))
 
-function disagreements(together: Tallied, made: Composition): Figures['disagreements'] {
+function disagreements(together: AbundanceMatrix, made: Composition): Figures['disagreements'] {
   const names = [...new Set(together.strata)]
   if (names.length < 2) return []
   const main = made.taxa.filter((t) => t.estimate >= MAIN_FROM)
@@ -48,7 +48,7 @@ function disagreements(together: Tallied, made: Composition): Figures['disagreem
 export function figuresOf(round: Round, plants: Map<string, Plant>): Figures {
   const { mass, figures } = countingMethods[round.method]
   const named = namedLetters(round)
-  const together = tallied(countedStops(round), named)
+  const together = abundanceMatrix(countedStops(round), named)
   const composition = compositionOf(together, plants, designOf(round))
   const leading = (composition?.taxa ?? []).filter((t) => t.group !== 'ground').map((t) => t.taxon)
   return {

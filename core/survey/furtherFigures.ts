@@ -1,5 +1,5 @@
 import type { Plant } from '../flora/flora.ts'
-import { tallied } from '../methods/tally.ts'
+import { abundanceMatrix } from '../methods/tally.ts'
 import { groupOf, type Group } from '../records/taxon.ts'
 import type { Round } from '../records/round.ts'
 import { speciesAccumulation } from '../stats/accumulation.ts'
@@ -19,7 +19,7 @@ const LAST = 5
 
 /** How the list of a round grows, and how much legume it has to its grass. */
 export function furtherFigures(round: Round, plants: Map<string, Plant>): FurtherFigures {
-  const all = tallied(
+  const all = abundanceMatrix(
     countedStops(round).filter((s) => s.hits.length > 0),
     namedLetters(round),
   )

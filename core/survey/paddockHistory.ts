@@ -4,7 +4,7 @@ import type { Round } from '../records/round.ts'
 import { compositionOf, type Share } from './composition.ts'
 import { countedStops, designOf } from './counted.ts'
 import { namedLetters } from './figures.ts'
-import { tallied } from '../methods/tally.ts'
+import { abundanceMatrix } from '../methods/tally.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { metresBetween, type Position } from '../geo/route.ts'
 import {
@@ -36,7 +36,7 @@ export interface YearCount {
 /** A round in short; undefined where nothing adds up to a sward. */
 export function yearCount(round: Round, plants: Map<string, Plant>): YearCount | undefined {
   const counted = countedStops(round).filter((s) => s.hits.length > 0)
-  const together = tallied(counted, namedLetters(round))
+  const together = abundanceMatrix(counted, namedLetters(round))
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
   const byStop: YearCount['byStop'] = {}
@@ -70,7 +70,7 @@ export type Course =
   'arriving' | 'rising' | 'steady' | 'falling' | 'gone' | 'not-met-before' | 'not-met-now' | 'too few'
 
 /** What became of a plant over the years, by one method. */
-export interface PlantCourse {
+export interface TaxonTrend {
   taxon: Taxon
   /** Share in each count, 0 where it was not met. */
   shares: number[]
@@ -139,7 +139,7 @@ function courseOf(shares: number[], change: ReturnType<typeof changeOf>, stands:
  *
  * @param counts of one method, in any order
  */
-export function courses(counts: readonly YearCount[]): PlantCourse[] {
+export function taxonTrends(counts: readonly YearCount[]): TaxonTrend[] {
   const inOrder = [...counts].sort((a, b) => (a.on < b.on ? -1 : 1))
   const years = inOrder.map((c) => yearOf(c.on))
   const taxa = [...new Set(inOrder.flatMap((c) => Object.keys(c.shares)))]
@@ -160,7 +160,7 @@ export function courses(counts: readonly YearCount[]): PlantCourse[] {
   const judged = list.filter((c) => c.change !== undefined)
   const stands = new Map(holm(judged.map((c) => c.change!.chance)).map((s, i) => [judged[i]!.taxon, s]))
   return list
-    .map(({ change, ...c }): PlantCourse => ({
+    .map(({ change, ...c }): TaxonTrend => ({
       ...c,
       chance: change?.chance ?? 1,
       course: courseOf(c.shares, change, stands.get(c.taxon) ?? false),

@@ -1,6 +1,6 @@
 import { patchiness, type Patchiness } from '../stats/patchiness.ts'
 import { countingMethods } from '../methods/index.ts'
-import { tallied } from '../methods/tally.ts'
+import { abundanceMatrix } from '../methods/tally.ts'
 import type { Round } from '../records/round.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { countedStops } from './counted.ts'
@@ -21,7 +21,7 @@ export interface WhereItStands {
 /** @returns undefined where the plant was not met */
 export function whereItStands(round: Round, taxon: Taxon): WhereItStands | undefined {
   const counted = countedStops(round).filter((s) => s.hits.length > 0)
-  const all = tallied(counted, namedLetters(round))
+  const all = abundanceMatrix(counted, namedLetters(round))
   const amounts = all.amounts[all.taxa.indexOf(taxon)]
   if (!amounts) return undefined
   const places = new Map(round.stops.map((s) => [s.seq, s.position]))

@@ -94,7 +94,7 @@ export function pages(app: Express, dist: string): void {
     ({ params: { id } }: Request, res: Response) => {
       const asked = (list: string[]) =>
         list.flatMap((r) => (!r.includes('/:id') ? r : isName(id) ? r.replace('/:id', `/${id}`) : []))
-      // What `web/askAhead.ts` asks for once the frame of the app is there.
+      // What `web/preload.ts` asks for once the frame of the app is there.
       const ahead = [
         meta('scripts-ahead', scripts.first),
         meta('records-ahead', asked(records.first)),

@@ -12,7 +12,7 @@ import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
 import type { Photo, UnknownPlant } from '@/core/records/specimen.ts'
 import type { KeptApart } from '@/contract/commands.ts'
-import { askedFor } from './askedFor.ts'
+import { requested } from './requested.ts'
 import { say, word } from '../language/say.ts'
 
 /** What became of a round that was opened from a file. */
@@ -45,7 +45,7 @@ const LONGEST_MS = 60_000
 
 export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<T> {
   let response: Response
-  askedFor.add(url)
+  requested.add(url)
   try {
     response = await fetch(url, {
       method,

@@ -1,7 +1,7 @@
 import { quantileSorted } from 'd3-array'
 import { randomNormal } from 'd3-random'
 import type { Feed, FeedRange, Plant } from '../../flora/flora.ts'
-import { tallied, type NamedLetters, type StopTally, type Tallied } from '../../methods/tally.ts'
+import { abundanceMatrix, type NamedLetters, type StopTally, type AbundanceMatrix } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
 import type { ClipFactors } from './clipFactors.ts'
 import { drawStops, drawSums, MANY_STOPS } from './drawStops.ts'
@@ -143,12 +143,12 @@ export function mixtureFeed(
   at: Walked,
   random: () => number,
 ): MixtureFeed | undefined {
-  return mixtureFeedOf(tallied(stops, named), plants, at, random)
+  return mixtureFeedOf(abundanceMatrix(stops, named), plants, at, random)
 }
 
 /** The same from amounts put together before. @param massBy how an amount stands for dry matter */
 export function mixtureFeedOf(
-  { taxa, amounts }: Tallied,
+  { taxa, amounts }: AbundanceMatrix,
   plants: Map<string, Plant>,
   at: Walked,
   random: () => number,

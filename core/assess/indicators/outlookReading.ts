@@ -8,7 +8,7 @@ import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
-import { tallied } from '../../methods/tally.ts'
+import { abundanceMatrix } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
 
 /** What a line of an outlook counts. */
@@ -88,7 +88,7 @@ export function outlookReading(
   outlook: Outlook,
   { animal, turfUse = USUAL_TURF }: OutlookFor = {},
 ): OutlookReading | undefined {
-  const all = tallied(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), namedLetters(round))
   if (all.taxa.length === 0) return undefined
   const design = designOf(round)
   const met = all.taxa.flatMap((t) => plants.get(t) ?? [])

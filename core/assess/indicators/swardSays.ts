@@ -5,7 +5,7 @@ import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { namedLetters } from '../../survey/figures.ts'
-import { tallied, type Tallied } from '../../methods/tally.ts'
+import { abundanceMatrix, type AbundanceMatrix } from '../../methods/tally.ts'
 import { BARE, type Taxon } from '../../records/taxon.ts'
 
 export type SaidId = Indication | 'sown-going'
@@ -91,7 +91,7 @@ function judged(rule: Rule, share: Share, kinds: number): Strength | undefined {
   return near !== undefined && beyond(near) && (rule.below || kinds >= KINDS_CLEAR) ? 'clear' : 'likely'
 }
 
-function figureOf(rule: Rule, round: Round, all: Tallied, plants: Plant[]): SwardFigure {
+function figureOf(rule: Rule, round: Round, all: AbundanceMatrix, plants: Plant[]): SwardFigure {
   const of = rule.plants(plants).filter((t) => all.taxa.includes(t))
   const share = shareOf(all, of, designOf(round))
   const strength = of.length === 0 && !rule.below ? undefined : judged(rule, share, of.length)
@@ -112,7 +112,7 @@ const rulesFor = (round: Round): Rule[] => [
 
 /** Every figure that could speak of the ground, with its mark, in the order of the rules. None from fewer than three stops. */
 export function swardFigures(round: Round, plants: Plant[]): SwardFigure[] {
-  const all = tallied(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), namedLetters(round))
   if (all.totals.length < 3) return []
   return rulesFor(round).map((rule) => figureOf(rule, round, all, plants))
 }

@@ -2,7 +2,7 @@ import { describe, expect, it } from 'vitest'
 import { byPart } from '@/core/survey/byPart.ts'
 import { compositionOf } from '@/core/survey/composition.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 
@@ -40,7 +40,7 @@ describe('the parts of a paddock', () => {
 
   it('a part of one stop has no interval; one of several has its own', () => {
     expect(parts.at(-1)!.made.taxa[0]!.interval).toBeUndefined()
-    const whole = compositionOf(tallied(countedStops(round), { A: 'timothy' }), plantsById)!
+    const whole = compositionOf(abundanceMatrix(countedStops(round), { A: 'timothy' }), plantsById)!
     const rush = (c: typeof whole) => c.taxa.find((t) => t.taxon === 'soft-rush')!.interval!
     // Within the part the rush hardly differs; over the whole it is all or nothing.
     expect(rush(parts[0]!.made)[1] - rush(parts[0]!.made)[0]).toBeLessThan(rush(whole)[1] - rush(whole)[0])

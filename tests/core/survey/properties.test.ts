@@ -7,7 +7,7 @@ import { countedStops } from '@/core/survey/counted.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
 import { isComposition } from '@/core/methods/index.ts'
 import { stratifiedRatio } from '@/core/survey/stratified.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, roundOf } from '@/tests/support/rounds.ts'
 
@@ -141,7 +141,7 @@ describe('amounts put together once', () => {
           ...s,
           hits: s.hits.map((h, i) => (i % 3 === 0 ? { ...h, taxon: 'unknown:A' } : h)),
         }))
-        const named = tallied(stops, { A: 'timothy' })
+        const named = abundanceMatrix(stops, { A: 'timothy' })
         expect(named.taxa).not.toContain('unknown:A')
         const sum = named.amounts.reduce((s, c) => s + c.reduce((a, b) => a + b, 0), 0)
         expect(sum).toBe(stops.reduce((n, s) => n + s.hits.length, 0))

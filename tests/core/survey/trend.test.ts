@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { courses, yearCount, type YearCount } from '@/core/survey/paddockHistory.ts'
+import { taxonTrends, yearCount, type YearCount } from '@/core/survey/paddockHistory.ts'
 import { linearTrend, pairedChange } from '@/core/survey/trend.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -75,7 +75,7 @@ describe('the course of plants through the counts of a paddock', () => {
       },
     ]),
   )
-  const by = Object.fromEntries(courses([...years].reverse()).map((c) => [c.taxon, c]))
+  const by = Object.fromEntries(taxonTrends([...years].reverse()).map((c) => [c.taxon, c]))
 
   it('rising, falling and arriving are told apart, whatever the order they are given in', () => {
     expect(by.velvetgrass!.course).toBe('rising')
@@ -91,10 +91,10 @@ describe('the course of plants through the counts of a paddock', () => {
   })
 
   it('one count says nothing of a course; a plant that is no more is gone', () => {
-    expect(courses(years.slice(0, 1))[0]!.course).toBe('too few')
+    expect(taxonTrends(years.slice(0, 1))[0]!.course).toBe('too few')
     const without = counted(2027, [{ velvetgrass: 20 }, { velvetgrass: 20 }])
     // At 3 of 3 stops and then at 0 of 2: Fisher's test gives 1 in 10, which is no proof.
-    expect(courses([...years, without]).find((c) => c.taxon === 'timothy')!.course).toBe('not-met-now')
+    expect(taxonTrends([...years, without]).find((c) => c.taxon === 'timothy')!.course).toBe('not-met-now')
     expect(yearCount(roundOf('step-points', []), plantsById)).toBeUndefined()
   })
 })

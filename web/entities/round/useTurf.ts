@@ -5,7 +5,7 @@ import { USUAL_TURF } from '@/core/assess/indicators/outlookReading.ts'
 import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import type { Round } from '@/core/records/round.ts'
 import { BARE } from '@/core/records/taxon.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { shareOf } from '@/core/survey/composition.ts'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
 import { namedLetters } from '@/core/survey/figures.ts'
@@ -30,7 +30,7 @@ export function useTurf(round: Round) {
   return useMemo(() => {
     const named = namedLetters(round)
     const stops = countedStops(round)
-    const all = tallied(stops, named)
+    const all = abundanceMatrix(stops, named)
     const design = designOf(round)
     const met = all.taxa.flatMap((t) => byId.get(t) ?? [])
     const shares = met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate }))
@@ -38,7 +38,7 @@ export function useTurf(round: Round) {
     const whole = turfPart('whole', shareOf(all, [BARE], design), shareOf(all, wanted, design))
     const names = [...new Set(stops.map((s) => s.stratum ?? ''))]
     const parts = names.length < 2 ? [] : names.map((name) => {
-      const here = tallied(stops.filter((s) => (s.stratum ?? '') === name), named)
+      const here = abundanceMatrix(stops.filter((s) => (s.stratum ?? '') === name), named)
       return turfPart(name, shareOf(here, [BARE], {}), shareOf(here, wanted, {}))
     }) // prettier-ignore
     const fed = feeding(shares, use)

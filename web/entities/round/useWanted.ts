@@ -1,7 +1,7 @@
 import { useMemo } from 'react'
 import type { Grazer } from '@/core/flora/flora.ts'
 import { isWanted, isWeed } from '@/core/assess/grazing/eaten.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import type { Round } from '@/core/records/round.ts'
 import { shareOf } from '@/core/survey/composition.ts'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
@@ -12,7 +12,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 export function useWanted(round: Round, animal: Grazer) {
   const byId = useFlora((s) => s.byId)
   return useMemo(() => {
-    const all = tallied(countedStops(round), namedLetters(round))
+    const all = abundanceMatrix(countedStops(round), namedLetters(round))
     const share = (test: (taxon: string) => boolean) => shareOf(all, all.taxa.filter(test), designOf(round))
     return {
       all,

@@ -3,7 +3,7 @@ import { extent, max } from 'd3-array'
 import { scaleLinear, scaleTime } from 'd3-scale'
 import { line } from 'd3-shape'
 import { parseISO } from 'date-fns'
-import type { PlantCourse, YearCount } from '@/core/survey/paddockHistory.ts'
+import type { TaxonTrend, YearCount } from '@/core/survey/paddockHistory.ts'
 import { groupOf } from '@/core/records/taxon.ts'
 import { groupColour } from '../../parts/groupMarks.ts'
 import { useWidth } from '../../ui/charts/useWidth.ts'
@@ -17,7 +17,7 @@ const NAMES = 150
 const DASH = ['none', '7 4', '2 4', '11 4 2 4', '4 2', '1 3']
 
 /** Shares of the main plants through the counts of a paddock, each with its interval. */
-export function TrendChart({ counts, plants }: { counts: YearCount[]; plants: PlantCourse[] }) {
+export function TrendChart({ counts, plants }: { counts: YearCount[]; plants: TaxonTrend[] }) {
   const { ref, width } = useWidth<HTMLDivElement>(560)
   const byId = useFlora((s) => s.byId)
   const days = counts.map((c) => parseISO(c.on))

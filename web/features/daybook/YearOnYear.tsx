@@ -3,7 +3,7 @@ import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { useMemo } from 'react'
 import type { Paddock } from '@/core/records/round.ts'
-import { courses, type PlantCourse, type YearCount } from '@/core/survey/paddockHistory.ts'
+import { taxonTrends, type TaxonTrend, type YearCount } from '@/core/survey/paddockHistory.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { percent } from '../../parts/words.ts'
@@ -18,7 +18,7 @@ const DRAWN = 6
 /** A change in points of share, with its sign. */
 const points = (x: number) => `${x > 0 ? '+' : x < 0 ? '−' : ''}${fixed(Math.abs(100 * x), 1)}`
 
-function changeWords({ trend, lately }: PlantCourse): string {
+function changeWords({ trend, lately }: TaxonTrend): string {
   if (trend)
     return say('{{points}} points a year ({{points2}} to {{points3}}) over {{years}} counts', {
       points: points(trend.perYear),
@@ -36,7 +36,7 @@ function changeWords({ trend, lately }: PlantCourse): string {
   return say('no change can be worked out from one count')
 }
 
-const courseWords: Record<PlantCourse['course'], string> = {
+const courseWords: Record<TaxonTrend['course'], string> = {
   get arriving() {
     return say('new here')
   },
@@ -63,7 +63,7 @@ const courseWords: Record<PlantCourse['course'], string> = {
   },
 }
 
-function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none: string }) {
+function Lines({ title, list, none }: { title: string; list: TaxonTrend[]; none: string }) {
   const byId = useFlora((s) => s.byId)
   return (
     <section className="mt-3">
@@ -90,7 +90,7 @@ function Lines({ title, list, none }: { title: string; list: PlantCourse[]; none
 
 function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock }) {
   const byId = useFlora((s) => s.byId)
-  const all = useMemo(() => courses(counts), [counts])
+  const all = useMemo(() => taxonTrends(counts), [counts])
   const inOrder = useMemo(() => [...counts].sort((a, b) => (a.on < b.on ? -1 : 1)), [counts])
   const harmful = all.filter((c) => byId.get(c.taxon)?.role === 'toxic')
   const sown = all.filter((c) => paddock.sown.includes(c.taxon))

@@ -6,7 +6,7 @@ import { naturalFrequency } from '@/text/certaintyWords.ts'
 import type { ReactNode } from 'react'
 import { useHazards } from '../../entities/round/useHazards.ts'
 import type { Naming, Round } from '@/core/records/round.ts'
-import { allAtOnce } from '@/core/survey/allAtOnce.ts'
+import { simultaneousIntervals } from '@/core/survey/simultaneousIntervals.ts'
 import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
 import { countingMethods } from '@/core/methods/index.ts'
@@ -81,7 +81,7 @@ export function Appendix({ round, weighed, namings }: { round: Round; weighed: W
   const { composition } = weighed
   const words = methodWords(round.method)
   const info = countingMethods[round.method]
-  const together = info.entry === 'points' ? allAtOnce(composition) : undefined
+  const together = info.entry === 'points' ? simultaneousIntervals(composition) : undefined
   const parts = byPart(round, byId)
   const dangers = useHazards(round)
   const name = (t: string) => taxonName(t, byId).replace(/ \(.*\)/, '')

@@ -6,7 +6,7 @@ import { forageClassOf, TDN_ERROR, tdnByClass } from '@/core/assess/feed/forageC
 import { mixtureFeed, mixtureFeedOf } from '@/core/assess/feed/mixtureFeed.ts'
 import type { Walked } from '@/core/assess/feed/walkedStates.ts'
 import { relativeFeedValue } from '@/core/assess/feed/relativeFeedValue.ts'
-import { tallied, type StopTally } from '@/core/methods/tally.ts'
+import { abundanceMatrix, type StopTally } from '@/core/methods/tally.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
 describe('relative feed value (Rohweder, Barnes & Jorgensen 1978, J. Anim. Sci. 47:747)', () => {
@@ -60,7 +60,7 @@ describe('feed of a mixture', () => {
         { taxon: 'white-clover', amount: 40 },
       ],
     })
-    return mixtureFeedOf(tallied([clip(1), clip(2)], {}), plantsById, at, randomLcg(0.5), { by: 'weight' })!
+    return mixtureFeedOf(abundanceMatrix([clip(1), clip(2)], {}), plantsById, at, randomLcg(0.5), { by: 'weight' })!
   }
   const mean = (list: number[]) => list.reduce((a, b) => a + b, 0) / list.length
 
@@ -132,7 +132,7 @@ describe('feed of a mixture', () => {
   it('points are a guess of dry matter, weights are not: a mixture of two classes ranges wider by points', () => {
     const stops = [1, 2, 3].map((i) => stop(i, { timothy: 12, 'white-clover': 8 }))
     const wide = (by: 'guess' | 'weight') => {
-      const { ndfPct } = mixtureFeedOf(tallied(stops, {}), plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.5), { by })! // prettier-ignore
+      const { ndfPct } = mixtureFeedOf(abundanceMatrix(stops, {}), plantsById, { by: 'state', state: 'leafy' }, randomLcg(0.5), { by })! // prettier-ignore
       return ndfPct.high - ndfPct.low
     }
     expect(wide('guess')).toBeGreaterThan(wide('weight') * 1.05)

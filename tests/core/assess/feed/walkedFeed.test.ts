@@ -6,7 +6,7 @@ import { mixtureFeedOf } from '@/core/assess/feed/mixtureFeed.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
 import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
 import { walkedStates } from '@/core/assess/feed/walkedStates.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { countedStops } from '@/core/survey/counted.ts'
 import type { SwardStage } from '@/core/records/measures.ts'
 import { plantsById } from '@/tests/support/book.ts'
@@ -17,7 +17,7 @@ const roundAt = (...stages: (SwardStage | undefined)[]) =>
   roundOf('step-points', stages.map((stage, i) => countedStop(i + 1, { hits, measures: stage ? { stage } : {} }))) // prettier-ignore
 const feedAt = (...stages: (SwardStage | undefined)[]) => {
   const round = roundAt(...stages)
-  return mixtureFeedOf(tallied(countedStops(round), {}), plantsById, walkedStates(round), randomLcg(0.5))!
+  return mixtureFeedOf(abundanceMatrix(countedStops(round), {}), plantsById, walkedStates(round), randomLcg(0.5))!
 }
 const lab: LabResult = { sample: 'L-1', cpPct: 12, adfPct: 38, ndfPct: 60, simulated: false }
 

@@ -14,7 +14,7 @@ import { roundGeoJson } from '@/core/formats/write/roundGeoJson.ts'
 import type { Round } from '@/core/records/round.ts'
 import { compositionOf } from '@/core/survey/composition.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { tallied } from '@/core/methods/tally.ts'
+import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { addHolding, addPaddock } from '@/server/db/places.ts'
 import { addRound } from '@/server/db/rounds.ts'
 import { apiForFile } from '@/tests/support/api.ts'
@@ -64,7 +64,7 @@ const again = (finds: ReadFinds) => {
 }
 
 const sharesOf = (round: Round) =>
-  Object.fromEntries(compositionOf(tallied(countedStops(round), {}), plantsById)!.taxa.map((t) => [t.taxon, t.hits]))
+  Object.fromEntries(compositionOf(abundanceMatrix(countedStops(round), {}), plantsById)!.taxa.map((t) => [t.taxon, t.hits]))
 
 describe('what the app writes, read back', () => {
   it('Darwin Core: the occurrences as they were; ground and letters are no occurrences', async () => {

@@ -17,7 +17,7 @@ import type { Taxon } from '../records/taxon.ts'
  * @param made shares of points; for cover values, which are no counts, it says nothing
  * @returns limits between 0 and 1 by taxon; undefined with fewer than two taxa or where the stops tell no design effect
  */
-export function allAtOnce(made: Composition, conf = 0.95): Map<Taxon, Interval> | undefined {
+export function simultaneousIntervals(made: Composition, conf = 0.95): Map<Taxon, Interval> | undefined {
   const { taxa } = made
   const effects = taxa.filter((t) => t.designEffect !== undefined)
   if (taxa.length < 2 || effects.length < 2 || made.stops < 2) return undefined

@@ -1,6 +1,6 @@
 import { randomGamma, randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { allAtOnce } from '@/core/survey/allAtOnce.ts'
+import { simultaneousIntervals } from '@/core/survey/simultaneousIntervals.ts'
 import type { Composition, TaxonShare } from '@/core/survey/composition.ts'
 import type { Interval } from '@/core/stats/clusterRatio.ts'
 import { figuresOf } from '@/core/survey/figures.ts'
@@ -16,7 +16,7 @@ const made = (hits: number[], effect: number | undefined, stops = 100_000): Comp
   const total = hits.reduce((a, b) => a + b, 0)
   return { stops, total, taxa: hits.map((h, i) => taxonShare(`t${i}`, h, total, effect)), byGroup: [], diversity: undefined } // prettier-ignore
 }
-const limits = (c: Composition) => [...allAtOnce(c)!.values()]
+const limits = (c: Composition) => [...simultaneousIntervals(c)!.values()]
 
 const same = (a: Interval[], b: Interval[]) =>
   a.forEach((x, i) => x.forEach((limit, side) => expect(limit).toBeCloseTo(b[i]![side]!, 5)))
@@ -34,9 +34,9 @@ describe('intervals of all shares of a round at once', () => {
 
   it('never count points as more than they are, and say nothing where nothing can be said', () => {
     same(limits(made([50, 30, 20], 0.4)), goodman([50, 30, 20]))
-    expect(allAtOnce(made([50, 30], 1, 1))).toBeUndefined()
-    expect(allAtOnce(made([50], 1))).toBeUndefined()
-    expect(allAtOnce(made([50, 30], undefined))).toBeUndefined()
+    expect(simultaneousIntervals(made([50, 30], 1, 1))).toBeUndefined()
+    expect(simultaneousIntervals(made([50], 1))).toBeUndefined()
+    expect(simultaneousIntervals(made([50, 30], undefined))).toBeUndefined()
   })
 
   it('hold together in made swards, patchy ones too, where those of single shares together do not', () => {
@@ -57,7 +57,7 @@ describe('intervals of all shares of a round at once', () => {
     for (let r = 0; r < rounds; r++) {
       const stops = Array.from({ length: 30 }, (_, i) => stop(i + 1))
       const { composition } = figuresOf(roundOf('step-points', stops), plantsById)
-      const all = allAtOnce(composition!)!
+      const all = simultaneousIntervals(composition!)!
       const within = (low: number, high: number, p: number) => low <= p && p <= high
       const each = composition!.taxa.map((t) => [t, truth.find(([id]) => id === t.taxon)![1]] as const)
       if (each.every(([t, p]) => within(...all.get(t.taxon)!, p))) together++

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
-import { askAhead } from '@/web/askAhead.ts'
-import { askedFor } from '@/web/api/askedFor.ts'
+import { preload } from '@/web/preload.ts'
+import { requested } from '@/web/api/requested.ts'
 
 class Link extends EventTarget {
   rel = ''
@@ -45,7 +45,7 @@ describe('what a first visit asks for ahead', () => {
   afterEach(() => vi.unstubAllGlobals())
 
   it('waits until all of the frame has come', async () => {
-    void askAhead()
+    void preload()
     shown.links[0]!.dispatchEvent(new Event('load'))
     await settled()
     expect(shown.added).toEqual([])
@@ -63,7 +63,7 @@ describe('what a first visit asks for ahead', () => {
 
   it('does not wait for what had come before anybody listened, nor for ever for what could not be had', async () => {
     shown.come.add('/assets/language.js')
-    void askAhead()
+    void preload()
     shown.links[1]!.dispatchEvent(new Event('error'))
     await settled()
     expect(shown.added).toHaveLength(4)
@@ -73,7 +73,7 @@ describe('what a first visit asks for ahead', () => {
     const scriptsCome = () =>
       shown.added.filter((l) => l.rel === 'modulepreload').forEach((l) => l.dispatchEvent(new Event('load')))
     let done = false
-    void askAhead().then(() => (done = true))
+    void preload().then(() => (done = true))
     for (const link of shown.links) link.dispatchEvent(new Event('load'))
     await settled()
     expect(shown.added).toHaveLength(4)
@@ -88,20 +88,20 @@ describe('what a first visit asks for ahead', () => {
   })
 
   it('does not ask ahead for what a place has asked for itself meanwhile', async () => {
-    void askAhead()
+    void preload()
     for (const link of shown.links) link.dispatchEvent(new Event('load'))
     await settled()
-    askedFor.add('/api/book')
+    requested.add('/api/book')
     for (const link of shown.added) link.dispatchEvent(new Event('load'))
     await settled()
-    askedFor.clear()
+    requested.clear()
     expect(shown.added.map((l) => l.href)).not.toContain('/api/book')
     expect(shown.added.map((l) => l.href)).toContain('/assets/keys.js')
   })
 
   it('asks for nothing where the page names nothing, as without a signal', async () => {
     shown = page({ frame: [], 'scripts-ahead': '', 'records-ahead': '' })
-    await askAhead()
+    await preload()
     expect(shown.added).toEqual([])
   })
 })

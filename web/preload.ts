@@ -1,4 +1,4 @@
-import { askedFor } from './api/askedFor.ts'
+import { requested } from './api/requested.ts'
 
 /** Words of a meta element that the server put into the page. */
 const named = (name: string): string[] =>
@@ -24,7 +24,7 @@ const FONTS = ['1em "Atkinson Hyperlegible Next Variable"', '600 1em "Literata V
 /** Asks for scripts and records that the page names; done when the scripts have come. */
 async function askFor(scripts: string, records: string): Promise<void> {
   const links = named(scripts).map((href) => ask({ rel: 'modulepreload', href, crossOrigin: '' }))
-  for (const href of named(records).filter((r) => !askedFor.has(r)))
+  for (const href of named(records).filter((r) => !requested.has(r)))
     ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
   await Promise.all(links.map(come))
 }
@@ -35,7 +35,7 @@ async function askFor(scripts: string, records: string): Promise<void> {
  *
  * @returns done when the letters are there
  */
-export async function askAhead(): Promise<void> {
+export async function preload(): Promise<void> {
   const frame = [...document.querySelectorAll<HTMLLinkElement>('link[rel="modulepreload"]')]
   await Promise.all(frame.map(come))
   await askFor('scripts-ahead', 'records-ahead')

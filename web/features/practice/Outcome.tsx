@@ -61,7 +61,9 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
   const told = useTold(shown, given.answered)
   const plant = byId.get(given.about.split('|')[0]!)
   const missed = given.kind === 'poison' && !given.right && given.answered === 'other'
-  const right = shown.is === 'question' ? choiceWords(rightChoice(shown.question)) : undefined
+  // Whether it is harmful was asked; what it is, is the answer.
+  const named = given.kind === 'poison' && plant ? shortName(plant.id) : undefined
+  const right = named ?? (shown.is === 'question' ? choiceWords(rightChoice(shown.question)) : undefined)
   return (
     <section aria-live="polite" data-testid="outcome">
       <h2 className={`text-[1.65rem] ${missed ? 'text-harm' : ''}`}>

@@ -13,9 +13,9 @@ const LEFT = 34
 const steps = Array.from({ length: 21 }, (_, i) => i / 20)
 
 const lines = () => [
-  { says: say('right, at a glance'), right: true, effort: 0, dash: undefined, at: 0.62, up: -10 },
-  { says: say('right, after every look'), right: true, effort: MOST_EFFORT, dash: '6 4', at: 0.75, up: 22 },
-  { says: say('not right'), right: false, effort: 0, dash: '2 4', at: 0.36, up: -10 },
+  { says: say('right, at a glance'), right: true, effort: 0, dash: undefined, at: 0.5, up: -8 },
+  { says: say('right, after every look'), right: true, effort: MOST_EFFORT, dash: '6 4', at: 1, up: 20 },
+  { says: say('not right'), right: false, effort: 0, dash: '2 4', at: 0.8, up: 12 },
 ]
 
 /** What an answer is worth by how sure it is said, right and not: to be honest is worth most. */
@@ -34,7 +34,13 @@ function PointsBySureness() {
           'Points by how sure one says to be: a right name said to be certain at a glance is worth 100, after every look 80; a wrong one said to be certain nothing, at even chances 75',
         )}
       >
-        <Axis x={x} ticks={[0, 0.25, 0.5, 0.75, 1]} height={HEIGHT - 8} words={(s) => `${Math.round(100 * s)} %`} />
+        <Axis
+          x={x}
+          ticks={[0, 0.25, 0.5, 0.75, 1]}
+          height={HEIGHT - 8}
+          words={(s) => `${Math.round(100 * s)} %`}
+          endAt={width}
+        />
         {[0, 50, 100].map((p) => (
           <text key={p} x={LEFT - 6} y={y(p) + 5} textAnchor="end" className="fill-ink-soft text-[13px]">
             {p}
@@ -52,7 +58,14 @@ function PointsBySureness() {
                 strokeWidth="2.6"
                 strokeDasharray={dash}
               />
-              <text x={x(at)} y={y(points(at)) + up} className={`text-[14px] ${right ? 'fill-culm' : 'fill-harm'}`}>
+              <text
+                x={x(at) - 6}
+                y={y(points(at)) + up}
+                textAnchor="end"
+                paintOrder="stroke"
+                strokeWidth="4"
+                className={`stroke-husk text-[14px] ${right ? 'fill-culm' : 'fill-harm'}`}
+              >
                 {says}
               </text>
             </g>

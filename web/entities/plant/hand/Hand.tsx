@@ -57,7 +57,7 @@ export function Hand({ held, label, of, onLook, without = [], children }: Props)
       <div className={`relative mt-2 ${problem ? 'hidden' : ''}`}>
         <canvas
           ref={canvas}
-          className={`block aspect-square w-full max-w-[34rem] cursor-grab rounded-2xl border border-rule bg-sheet ${lens ? 'touch-none' : 'touch-pan-y'}`}
+          className={`block aspect-square w-full max-w-[min(34rem,44dvh)] max-[900px]:max-w-[36dvh] cursor-grab rounded-2xl border border-rule bg-sheet ${lens ? 'touch-none' : 'touch-pan-y'}`}
           tabIndex={0}
           role="application"
           aria-label={label}

@@ -1,5 +1,4 @@
 import { atRisk, doseParts, harmKinds, protectiveItems, type DosePart, type DoseState, type HarmKind, type ProtectiveItem } from '@/core/flora/codes.ts' // prettier-ignore
-import { grazers } from '@/core/flora/use.ts'
 
 /** Kinds of harm as plant files wrote them before they were codes. */
 const earlierKinds: Record<string, HarmKind[]> = {
@@ -60,13 +59,12 @@ type Loose = Record<string, unknown>
 const isObject = (x: unknown): x is Loose => typeof x === 'object' && x !== null && !Array.isArray(x)
 const listOf = (x: unknown): Loose[] => (Array.isArray(x) ? x.filter(isObject) : [])
 
-/** An animal that is no code was kept as it was typed: its harm is told of all stock, and the word stands in the note. */
+/** Who is no code was kept as it was typed, and may be a person by another word: the harm is told of all, with the word in the note. */
 function whoNow(h: Loose): void {
   if (!Array.isArray(h.who)) return
-  const known = h.who.filter((w) => (atRisk as readonly unknown[]).includes(w))
-  if (known.length === h.who.length) return
-  const others = h.who.filter((w) => !known.includes(w)).join(', ')
-  Object.assign(h, { who: [...new Set([...known, ...grazers])], note: `${others}: ${String(h.note)}` })
+  const others = h.who.filter((w) => !(atRisk as readonly unknown[]).includes(w)).join(', ')
+  if (others === '') return
+  Object.assign(h, { who: [...atRisk], note: `${others}: ${String(h.note)}` })
 }
 
 function harmNow(h: Loose, keepAll: boolean): void {

@@ -1,3 +1,4 @@
+import { atRisk } from '@/core/flora/codes.ts'
 import { readFileSync } from 'node:fs'
 import { join } from 'node:path'
 import { describe, expect, it } from 'vitest'
@@ -151,13 +152,13 @@ control:
     expect(plant!.control[0]!.wear).toEqual(['gloves', 'long-sleeves'])
   })
 
-  it('harm to an animal that is no code is kept as harm to all stock, never dropped', () => {
+  it('harm to who is no code is kept as harm to all, people too, never dropped', () => {
     const alpaca = earlier
       .replace('who: [cattle]', 'who: [alpacas, cattle]')
       .replace('animal: cattle', 'animal: alpacas')
     const { plant, problems } = readPlant('made-grass.yaml', alpaca, characters, true)
     expect(problems).toEqual([])
-    expect(plant!.harm[0]!.who.sort()).toEqual(['cattle', 'goats', 'horses', 'sheep'])
+    expect(plant!.harm[0]!.who).toEqual([...atRisk])
     expect(plant!.harm[0]!.note).toBe('alpacas: Test it.')
     expect(plant!.exposure!.doses).toEqual([])
     expect(plant!.exposure!.signs).toBe('none seen (alpacas: 1 to 2 %)')

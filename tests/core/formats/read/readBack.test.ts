@@ -64,7 +64,9 @@ const again = (finds: ReadFinds) => {
 }
 
 const sharesOf = (round: Round) =>
-  Object.fromEntries(compositionOf(abundanceMatrix(countedStops(round), {}), plantsById)!.taxa.map((t) => [t.taxon, t.hits]))
+  Object.fromEntries(
+    compositionOf(abundanceMatrix(countedStops(round), {}), plantsById)!.taxa.map((t) => [t.taxon, t.hits]),
+  )
 
 describe('what the app writes, read back', () => {
   it('Darwin Core: the occurrences as they were; ground and letters are no occurrences', async () => {

@@ -31,6 +31,9 @@ if (server.exitCode !== null) throw new Error('the server did not start')
 
 const rounds = await (await fetch(`${address}/api/rounds`)).json()
 const counted = rounds.find((r) => r.stopsDone > 0)
+/** All stops of the counted rounds, in turn: two people are not at one stop at the same moment. */
+const stops = rounds.filter((r) => r.stopsDone > 0).flatMap((r) => Array.from({ length: r.stops }, (_, i) => ({ id: r.id, n: i + 1 }))) // prettier-ignore
+let sent = 0
 const memory = () => Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${server.pid}/status`, 'utf8'))[1]) / 1024
 const json = { 'content-type': 'application/json' }
 // One device: its own stops are never in conflict.
@@ -51,8 +54,8 @@ const requests = [
     path: `/api/rounds/${counted.id}/stops/1`,
     headers: json,
     setupRequest: (r) => {
-      const n = 1 + Math.floor(Math.random() * counted.stops)
-      return { ...r, path: `/api/rounds/${counted.id}/stops/${n}`, body: stop(n) }
+      const { id, n } = stops[sent++ % stops.length]
+      return { ...r, path: `/api/rounds/${id}/stops/${n}`, body: stop(n) }
     },
   },
 ]

@@ -20,8 +20,8 @@ const LATEST = `(select id from round order by planned_on desc, title, id limit 
 export async function listRounds(db: Sql, latest?: number): Promise<RoundSummary[]> {
   const some = latest === undefined ? '' : `where id in (${LATEST})`
   const { rows } = await db.query<{ rounds: RoundSummary[] }>(
-    `with listed as materialized (select id from round ${some})
-     select coalesce(json_agg(x), '[]') as rounds from (
+    `select coalesce(json_agg(x), '[]') as rounds from (
+       with listed as materialized (select id from round ${some})
        select ${ROUND_COLUMNS}, p.name as paddock, coalesce(s.stops, 0) as stops, coalesce(s.done, 0) as "stopsDone"
        from listed join round r on r.id = listed.id join paddock p on p.id = r.paddock_id
          join holding h on h.id = p.holding_id
@@ -34,7 +34,7 @@ export async function listRounds(db: Sql, latest?: number): Promise<RoundSummary
 }
 
 type StopRow = Omit<Stop, 'position' | 'hits'> & { roundId: string; lon: number | null; lat: number | null }
-type HitsRow = { id: string; version: number; hits: [taxon: string, amount: number, part: number | null][] }
+type HitsOfStop = [taxon: string, amount: number, part: number | null][]
 
 /** Hits that are kept in memory, of all rounds together. */
 const MOST_KEPT = 300_000
@@ -52,52 +52,52 @@ function keptOf(db: Sql): LRUCache<string, Hit[]> {
 
 const nameOf = (s: { id: string; version: number }) => `${s.id} ${s.version}`
 
-/** Hits come gathered by stop: thousands of rows would take longer. */
-async function readHits(db: Sql, stopIds: string[]): Promise<Map<string, Hit[]>> {
+/** Hits of a stop as it was just written, so that the next reader need not ask for them. */
+export const keepHits = (db: Db, stop: { id: string; version: number }, hits: Hit[]): void =>
+  void keptOf(db).set(nameOf(stop), hits)
+
+const STOP_COLUMNS =
+  'round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version'
+
+const stopFrom = ({ lon, lat, ...s }: Omit<StopRow, 'roundId'>, hits: Hit[]): Stop => ({
+  ...s,
+  position: lon === null || lat === null ? null : [lon, lat],
+  hits,
+})
+
+/** Stops with their hits, which come gathered by stop: thousands of rows would take longer. */
+async function readStops(db: Sql, stopIds: string[]): Promise<Map<string, Stop>> {
   if (stopIds.length === 0) return new Map()
-  const { rows } = await db.query<HitsRow>(
-    `select id, version, (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
-       where stop_id = stop.id) as hits
+  const { rows } = await db.query<StopRow & { found: HitsOfStop }>(
+    `select ${STOP_COLUMNS}, (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
+       where stop_id = stop.id) as found
      from stop where id = any($1::uuid[])`,
     [stopIds],
   )
-  const hit = ([taxon, amount, part]: HitsRow['hits'][number]) => ({
-    taxon,
-    amount,
-    ...(part === null ? {} : { part }),
-  })
-  return new Map(rows.map((r) => [nameOf(r), r.hits.map(hit)]))
+  const hit = ([taxon, amount, part]: HitsOfStop[number]) => ({ taxon, amount, ...(part === null ? {} : { part }) })
+  return new Map(rows.map(({ found, roundId: _, ...s }) => [s.id, stopFrom(s, found.map(hit))]))
 }
 
-/** Stops of rounds with their hits, by round. */
+/** Stops of rounds with their hits, by round; one that is written meanwhile comes as it was or as it is, never half. */
 export async function stopsOf(
   db: Sql,
   roundIds: string[],
   kept?: LRUCache<string, Hit[]>,
 ): Promise<Map<string, Stop[]>> {
-  for (;;) {
-    const { rows } = await db.query<StopRow>(
-      `select round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version
-       from stop where round_id = any($1::uuid[]) order by round_id, seq`,
-      [roundIds],
-    )
-    const known = new Map(rows.map((s) => [nameOf(s), kept?.get(nameOf(s))]))
-    const missing = rows.filter((s) => !known.get(nameOf(s))).map((s) => s.id)
-    for (const [name, hits] of await readHits(db, missing)) {
-      known.set(name, hits)
-      kept?.set(name, hits)
-    }
-    const hitsOf = (s: StopRow) => known.get(nameOf(s))
-    // A stop that was written between the two questions is read anew, so that its hits are those of its version.
-    if (rows.some((s) => !hitsOf(s))) continue
-    const byRound = new Map<string, Stop[]>(roundIds.map((id) => [id, []]))
-    for (const row of rows) {
-      const { roundId, lon, lat, ...s } = row
-      const position: Stop['position'] = lon === null || lat === null ? null : [lon, lat]
-      byRound.get(roundId)!.push({ ...s, position, hits: hitsOf(row)! })
-    }
-    return byRound
+  const { rows } = await db.query<StopRow>(
+    `select ${STOP_COLUMNS} from stop where round_id = any($1::uuid[]) order by round_id, seq`,
+    [roundIds],
+  )
+  const known = new Map(rows.map((s) => [s.id, kept?.get(nameOf(s))]))
+  const read = await readStops(db, rows.filter((s) => !known.get(s.id)).map((s) => s.id)) // prettier-ignore
+  for (const stop of read.values()) kept?.set(nameOf(stop), stop.hits)
+  const byRound = new Map<string, Stop[]>(roundIds.map((id) => [id, []]))
+  for (const { roundId, ...row } of rows) {
+    const hits = known.get(row.id)
+    const stop = hits ? stopFrom(row, hits) : read.get(row.id)
+    if (stop) byRound.get(roundId)!.push(stop)
   }
+  return byRound
 }
 
 const FROM_ROUND = `select ${ROUND_COLUMNS}, r.route,

@@ -1,7 +1,8 @@
 import type { Stop } from '@/core/records/round.ts'
-import type { Sql } from './db.ts'
+import { LRUCache } from 'lru-cache'
+import type { Db, Sql } from './db.ts'
 import { decideStop, sameSeen, type Standing, type Writer } from './decideStop.ts'
-import { stopsOf } from './rounds.ts'
+import { keepHits, stopsOf } from './rounds.ts'
 
 /** What was counted at a stop; without a position or stratum of its own it keeps those that were planned. */
 export type CountedStop = Omit<Stop, 'stratum'> & { stratum: string | null }
@@ -31,7 +32,7 @@ async function find(sql: Sql, roundId: string, { id, seq }: Pick<Stop, 'id' | 's
  * Write a stop with its hits in one statement; hits beyond the last go.
  *
  * @param over version that it takes the place of; undefined where none stands there
- * @returns its version; undefined where another one was written since it was looked up
+ * @returns its id and version; undefined where another one was written since it was looked up
  */
 async function write(
   sql: Sql,
@@ -39,9 +40,9 @@ async function write(
   stop: CountedStop,
   writer: Writer | undefined,
   over: number | undefined,
-): Promise<number | undefined> {
+): Promise<{ id: string; version: number } | undefined> {
   const { id, seq, position, doneAt, stratum, measures, skipped, hits } = stop
-  const { rows } = await sql.query<{ version: number }>(
+  const { rows } = await sql.query<{ id: string; version: number }>(
     `with s as (
        insert into stop as st
          (id, round_id, seq, lon, lat, done_at, stratum, measures, skipped, version, written_by, command)
@@ -50,22 +51,51 @@ async function write(
          lat = coalesce(excluded.lat, st.lat), stratum = coalesce($7, st.stratum), measures = excluded.measures,
          skipped = excluded.skipped, version = st.version + 1, written_by = excluded.written_by,
          command = excluded.command
-       where st.version = $14::int
+       where st.version = $17::int
        returning id, version),
      gone as (delete from hit using s where stop_id = s.id and ord > $12),
      put as (
        insert into hit (stop_id, ord, taxon, amount, part)
-       select s.id, ord, taxon, amount, part
-       from s, jsonb_to_recordset($13::jsonb) as h (ord int, taxon text, amount float8, part int)
+       select s.id, o, t, a, p from s, unnest($13::int[], $14::text[], $15::float8[], $16::int[]) as h (o, t, a, p)
        on conflict (stop_id, ord) do update set taxon = excluded.taxon, amount = excluded.amount, part = excluded.part)
-     select version from s`,
+     select id, version from s`,
     [
       ...[id, roundId, seq, position?.[0] ?? null, position?.[1] ?? null, doneAt, stratum],
       ...[JSON.stringify(measures), skipped, writer?.by ?? '', writer?.command ?? null],
-      ...[hits.length, JSON.stringify(hits.map((h, i) => ({ ord: i + 1, ...h, part: h.part ?? null }))), over ?? null],
+      ...[hits.length, hits.map((_, i) => i + 1), hits.map((h) => h.taxon), hits.map((h) => h.amount)],
+      ...[hits.map((h) => h.part ?? null), over ?? null],
     ],
   )
-  return rows[0]?.version
+  const written = rows[0]
+  if (written && isDb(sql)) {
+    keepHits(sql, written, hits)
+    const { by = '', command = null } = writer ?? {}
+    lastSeenOf(sql).set(nameOf(roundId, seq), { ...written, seq, by, command })
+  }
+  return written
+}
+
+/** A transaction may still be undone, so nothing of it is remembered. */
+const isDb = (sql: Sql): sql is Db => 'transaction' in sql
+
+/** Stops whose last writer is remembered: a screen writes the same stop again with each key. */
+const MOST_REMEMBERED = 20_000
+const lastSeen = new WeakMap<Db, LRUCache<string, Found>>()
+const nameOf = (roundId: string, seq: number) => `${roundId} ${seq}`
+function lastSeenOf(db: Db): LRUCache<string, Found> {
+  const seen = lastSeen.get(db) ?? new LRUCache({ max: MOST_REMEMBERED })
+  lastSeen.set(db, seen)
+  return seen
+}
+
+/**
+ * Write over what this process saw last, without looking it up: where another process wrote since, the version is another
+ * one, and nothing is written.
+ */
+async function writeOverLastSeen(sql: Sql, roundId: string, stop: CountedStop, writer: Writer | undefined) {
+  const last = isDb(sql) ? lastSeenOf(sql).get(nameOf(roundId, stop.seq)) : undefined
+  if (!last || decideStop(last, stop, writer) !== 'write') return undefined
+  return write(sql, roundId, stop, writer, last.version)
 }
 
 /** Whether anything was noted at a stop: what nobody has been at may be written from anywhere. */
@@ -75,6 +105,21 @@ export const isTouched = (s: Pick<Stop, 'doneAt' | 'skipped' | 'hits' | 'measure
 /** So often it is decided anew where others write the same stop at the same moment. */
 const MOST_TRIES = 50
 
+const atWork = new WeakMap<Sql, Map<string, Promise<unknown>>>()
+
+/** Those who write the same stop do it in turn here: each would find that another one wrote, look again, and hold up the rest. */
+async function inTurn<T>(sql: Sql, name: string, work: () => Promise<T>): Promise<T> {
+  const busy = atWork.get(sql) ?? new Map<string, Promise<unknown>>()
+  atWork.set(sql, busy)
+  const mine = (busy.get(name) ?? Promise.resolve()).then(work, work)
+  busy.set(name, mine)
+  try {
+    return await mine
+  } finally {
+    if (busy.get(name) === mine) busy.delete(name)
+  }
+}
+
 /**
  * Write a stop whole: sending it twice leaves it once, and it is never half there. What another page or device has written
  * meanwhile is not overwritten: it comes back as a conflict. A stop that was not planned may only follow the last one.
@@ -82,13 +127,24 @@ const MOST_TRIES = 50
  *
  * @param anywhere a round that was handed on as a file may have gaps
  */
-export async function putStop(
+export const putStop = (
   sql: Sql,
   roundId: string,
   stop: CountedStop,
   writer?: Writer,
   { anywhere = false } = {},
+): Promise<PutStop> =>
+  inTurn(sql, nameOf(roundId, stop.seq), () => decideAndWrite(sql, roundId, stop, writer, anywhere))
+
+async function decideAndWrite(
+  sql: Sql,
+  roundId: string,
+  stop: CountedStop,
+  writer: Writer | undefined,
+  anywhere: boolean,
 ): Promise<PutStop> {
+  const again = await writeOverLastSeen(sql, roundId, stop, writer)
+  if (again) return { version: again.version, seq: stop.seq }
   for (let tries = 0; tries < MOST_TRIES; tries++) {
     const there = await find(sql, roundId, stop, writer?.added === true)
     if (!there) return { noSuchStop: true }
@@ -103,8 +159,8 @@ export async function putStop(
     }
     const seq = decision === 'renumber' ? last + 1 : (found?.seq ?? stop.seq)
     const over = decision === 'renumber' ? undefined : found?.version
-    const version = await write(sql, roundId, { ...stop, seq }, writer, over)
-    if (version !== undefined) return { version, seq }
+    const written = await write(sql, roundId, { ...stop, seq }, writer, over)
+    if (written) return { version: written.version, seq }
   }
   throw new Error(`stop ${stop.seq} was written by others each of ${MOST_TRIES} times`)
 }

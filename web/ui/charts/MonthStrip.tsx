@@ -46,9 +46,7 @@ function Row({ row, y, height, left, months, x, cut }: RowProps) {
     <g>
       <text x={0} y={middle + 5} className={`text-[15px] ${row.harmful ? 'fill-harm font-bold' : 'fill-ink'}`}>
         {cut(row.name, left)}
-        <title>
-          {row.name}: {monthRuns(row.months)}
-        </title>
+        <title>{`${row.name}: ${monthRuns(row.months)}`}</title>
       </text>
       {months.map((m) => (
         <rect

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import type { Stop } from '@/core/records/round.ts'
-import type { Db } from '@/server/db/db.ts'
+import type { Db, Sql } from '@/server/db/db.ts'
 import { decideStop, sameSeen, type Standing, type Writer } from '@/server/db/decideStop.ts'
 import { migrate } from '@/server/db/migrate.ts'
 import { getRound, listRounds } from '@/server/db/rounds.ts'
@@ -105,6 +105,39 @@ describe('stops of one round, written by several', () => {
     const after = await stops()
     expect(after.length - before).toBe(12)
     expect(new Set(after.map((s) => s.seq)).size).toBe(after.length)
+  })
+
+  it('what was written in a transaction that was undone is not shown, nor taken for what stands', async () => {
+    const there = (await stops())[1]!
+    const by = randomUUID()
+    const write = (sql: Sql, n: number) =>
+      putStop(sql, roundId, { ...there, hits: hits(n) }, { by, base: there.version, command: randomUUID() })
+    const undone = db.transaction(async (tx) => {
+      await write(tx, 9)
+      throw new Error('undone')
+    })
+    await expect(undone).rejects.toThrow('undone')
+    expect(await write(db, 4)).toEqual({ version: there.version + 1, seq: 2 })
+    expect((await stops())[1]!.hits).toHaveLength(4)
+  })
+
+  it('what another process wrote since is not written over by what this one remembers', async () => {
+    const there = (await stops())[2]!
+    const by = randomUUID()
+    const write = (n: number, base: number) =>
+      putStop(db, roundId, { ...there, hits: hits(n) }, { by, base, command: randomUUID() })
+    expect(await write(3, there.version)).toEqual({ version: there.version + 1, seq: 3 })
+    await db.query(`update stop set version = version + 1, written_by = 'another', command = null where id = $1`, [
+      there.id,
+    ])
+    await db.query(`delete from hit where stop_id = $1 and ord > 1`, [there.id])
+    expect(await write(7, there.version + 1)).toMatchObject({ conflict: { version: there.version + 2 } })
+    expect((await stops())[2]!.hits).toHaveLength(1)
+  })
+
+  it('the same list is asked once for all who wait', async () => {
+    const [first, ...others] = await Promise.all(Array.from({ length: 6 }, () => listRounds(db, 100)))
+    for (const other of others) expect(other).toBe(first)
   })
 })
 

@@ -68,17 +68,12 @@ async function together(chains) {
 }
 
 step('lock file', process.execPath, ['scripts/check-lock.mjs'])
-title('eslint beside types, walls, prettier and flora')
+title('eslint beside types, prettier, walls and flora')
 const folders = ['core', 'text', 'contract', 'server', 'web', 'tests', 'e2e', 'bench']
 await together([
+  [['eslint', bin('eslint'), ['.']]],
   [
-    ['eslint', bin('eslint'), ['.']],
-    // Each floor with what it has at hand: no window in the core or the server, no server in the core.
-    ['types of the core', bin('tsc'), ['--noEmit', '-p', 'tsconfig.core.json']],
-    ['types of the server', bin('tsc'), ['--noEmit', '-p', 'tsconfig.server.json']],
-  ],
-  [
-    ['types', bin('tsc'), ['--noEmit']],
+    ['types', process.execPath, ['scripts/types.mjs']],
     ['walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...folders]],
     ['prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts']],

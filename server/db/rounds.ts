@@ -68,14 +68,14 @@ const stopFrom = ({ lon, lat, ...s }: Omit<StopRow, 'roundId'>, hits: Hit[]): St
 /** Stops with their hits, which come gathered by stop: thousands of rows would take longer. */
 async function readStops(db: Sql, stopIds: string[]): Promise<Map<string, Stop>> {
   if (stopIds.length === 0) return new Map()
-  const { rows } = await db.query<StopRow & { found: HitsOfStop }>(
+  const { rows } = await db.query<Omit<StopRow, 'roundId'> & { found: HitsOfStop }>(
     `select ${STOP_COLUMNS}, (select coalesce(json_agg(json_build_array(taxon, amount, part) order by ord), '[]') from hit
        where stop_id = stop.id) as found
      from stop where id = any($1::uuid[])`,
     [stopIds],
   )
   const hit = ([taxon, amount, part]: HitsOfStop[number]) => ({ taxon, amount, ...(part === null ? {} : { part }) })
-  return new Map(rows.map(({ found, roundId: _, ...s }) => [s.id, stopFrom(s, found.map(hit))]))
+  return new Map(rows.map(({ found, ...s }) => [s.id, stopFrom(s, found.map(hit))]))
 }
 
 /** Stops of rounds with their hits, by round; one that is written meanwhile comes as it was or as it is, never half. */
@@ -85,7 +85,7 @@ export async function stopsOf(
   kept?: LRUCache<string, Hit[]>,
 ): Promise<Map<string, Stop[]>> {
   const { rows } = await db.query<StopRow>(
-    `select ${STOP_COLUMNS} from stop where round_id = any($1::uuid[]) order by round_id, seq`,
+    `select round_id as "roundId", ${STOP_COLUMNS} from stop where round_id = any($1::uuid[]) order by round_id, seq`,
     [roundIds],
   )
   const known = new Map(rows.map((s) => [s.id, kept?.get(nameOf(s))]))

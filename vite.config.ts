@@ -2,7 +2,7 @@ import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
-import { packBuilt } from './scripts/packBuilt.ts'
+import { precompress } from './scripts/precompress.ts'
 import { preloadStart } from './scripts/preloadStart.ts'
 import { serviceWorker } from './scripts/serviceWorker.ts'
 
@@ -12,7 +12,7 @@ const notInHand = /^(?!.*(?:node_modules\/three\/|web\/likeness\/(?:specimenScen
 const apiPort = process.env.PORT ?? '4170'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), preloadStart(), serviceWorker(), packBuilt()],
+  plugins: [react(), tailwindcss(), preloadStart(), serviceWorker(), precompress()],
   resolve: {
     tsconfigPaths: true,
     alias: [
@@ -44,7 +44,7 @@ export default defineConfig({
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {
               name: 'page',
-              test: /web\/parts\/(TwoPane|StepRail|inTwo|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
+              test: /web\/parts\/(TwoPane|StepRail|deferred|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
               priority: 8,
             },
             // Small things that several places need, none of which should wait for the large ones of another place.

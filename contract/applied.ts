@@ -4,7 +4,7 @@ import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { Signature } from '@/core/records/signedPage.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { Command, KeptApart, PlannedRound, SentStop } from './commands.ts'
 
 // What was read before, as the commands change it: shown before the server has taken them, and kept on the device after.
@@ -109,7 +109,7 @@ export function answersAfter(answers: readonly PracticeAnswer[], command: Comman
 }
 
 /** Names that were looked at in flower after one command. */
-export function checksAfter(checks: NamingCheck[], command: Command): NamingCheck[] {
+export function checksAfter(checks: Verification[], command: Command): Verification[] {
   if (command.do === 'drop-check') return checks.filter((c) => c.namingId !== command.namingId)
   if (command.do !== 'check-naming') return checks
   return replaced(checks, (c) => c.namingId === command.check.namingId, command.check)

@@ -1,10 +1,10 @@
 import { without } from '@/core/records/merge.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanItem } from '@/core/records/planItem.ts'
 import type { Holding, Paddock } from '@/core/records/round.ts'
 import type { SignedPage } from '@/core/records/signedPage.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { Command, KeptKind, WriteMethod, WriteRequest } from './commands.ts'
 
@@ -68,7 +68,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
     answers: 'id',
     params: (c) => ({ id: c.unknown.id }),
     body: (c) => c.unknown,
-    read: (p, unknown: Omit<UnknownPlant, 'letter'>) => ({ unknown: { ...unknown, id: p.id! } }),
+    read: (p, unknown: Omit<UndeterminedSpecimen, 'letter'>) => ({ unknown: { ...unknown, id: p.id! } }),
   },
   'add-holding': {
     method: 'POST',
@@ -174,7 +174,7 @@ const table: { [D in Exclude<Command['do'], 'request'>]: Kind<D> } = {
     answers: 'namingId',
     params: (c) => ({ namingId: c.check.namingId }),
     body: (c) => without(c.check, 'namingId'),
-    read: (p, body: Omit<NamingCheck, 'namingId'>) => ({ check: { ...body, namingId: p.namingId! } }),
+    read: (p, body: Omit<Verification, 'namingId'>) => ({ check: { ...body, namingId: p.namingId! } }),
   },
   'drop-check': {
     method: 'DELETE',

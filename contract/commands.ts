@@ -1,10 +1,10 @@
 import type { Method } from '@/core/records/method.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanItem } from '@/core/records/planItem.ts'
-import type { Holding, Naming, Paddock, Round, Stop } from '@/core/records/round.ts'
+import type { Holding, Determination, Paddock, Round, Stop } from '@/core/records/round.ts'
 import type { SignedPage } from '@/core/records/signedPage.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { Position } from '@/core/geo/route.ts'
 
@@ -42,8 +42,8 @@ export type Command =
   | { do: 'plan-round'; round: PlannedRound }
   | { do: 'save-stop'; roundId: string; seq: number; stop: SentStop }
   | { do: 'name-letter'; roundId: string; letter: string; namedAs: string | null }
-  | { do: 'write-naming'; naming: Naming }
-  | { do: 'keep-unknown'; unknown: Omit<UnknownPlant, 'letter'> }
+  | { do: 'write-naming'; naming: Determination }
+  | { do: 'keep-unknown'; unknown: Omit<UndeterminedSpecimen, 'letter'> }
   | { do: 'add-holding'; holding: Holding }
   | { do: 'save-holding'; holding: Holding }
   | { do: 'add-paddock'; paddock: Paddock }
@@ -56,7 +56,7 @@ export type Command =
   | { do: 'drop-apart'; kind: KeptKind; subject: string }
   | { do: 'sign-page'; signed: SignedPage }
   | { do: 'keep-answers'; answers: PracticeAnswer[] }
-  | { do: 'check-naming'; check: NamingCheck }
+  | { do: 'check-naming'; check: Verification }
   | { do: 'drop-check'; namingId: string }
   /** What an earlier version kept and no command is known for. */
   | { do: 'request'; method: WriteMethod; url: string; body: unknown }

@@ -1,8 +1,8 @@
 import { without } from '@/core/records/merge.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import type { Places } from './applied.ts'
 import type { Command, KeptApart } from './commands.ts'
 
@@ -11,9 +11,9 @@ export interface ReadSoFar {
   kept: () => KeptApart[] | undefined
   plan: () => PlanLine[] | undefined
   places: () => Places | undefined
-  unknowns: () => UnknownPlant[] | undefined
+  unknowns: () => UndeterminedSpecimen[] | undefined
   events: () => PaddockEvent[] | undefined
-  checks: () => NamingCheck[] | undefined
+  checks: () => Verification[] | undefined
 }
 
 const byId = <T extends object>(list: T[] | undefined, is: (value: T) => boolean): T | null | undefined =>

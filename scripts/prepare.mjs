@@ -61,7 +61,7 @@ export function build() {
     'index.html',
     'vite.config.ts',
     'scripts/serviceWorker.ts',
-    'scripts/packBuilt.ts',
+    'scripts/precompress.ts',
     'vite.server.config.ts',
     'tsconfig.json',
     'web',

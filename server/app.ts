@@ -10,7 +10,7 @@ import type { Book } from './flora/book.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError, notFound } from './http/httpError.ts'
 import type { Log } from './logger.ts'
-import { pages } from './http/pages.ts'
+import { serveApp } from './http/pages.ts'
 import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
 import { copyRoutes } from './routes/copies.ts'
@@ -122,7 +122,7 @@ export function makeApp({ db, book, dist, copies, copyState, accounts, log }: Ap
     res.locals.nonce = randomBytes(16).toString('base64')
     headersOfPages(req, res, next)
   })
-  if (dist) pages(app, dist)
+  if (dist) serveApp(app, dist)
   app.use(errorHandler(log))
   return app
 }

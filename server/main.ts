@@ -10,7 +10,7 @@ import { keepCopies, listCopies } from './backup/dailyCopies.ts'
 import { configOfHere, onlyHere } from './config.ts'
 import { openDb, type Db } from './db/db.ts'
 import { FolderInUse, lockFolder } from './db/folderLock.ts'
-import { takeJob } from './db/job.ts'
+import { acquireLease } from './db/lease.ts'
 import { migrate } from './db/migrate.ts'
 import { loadDemo } from './demo/loadDemo.ts'
 import { Book } from './flora/book.ts'
@@ -63,7 +63,7 @@ async function start(): Promise<void> {
   await migrate(db)
   if (
     config.demo &&
-    (await takeJob(db, 'demo data', 60_000)) &&
+    (await acquireLease(db, 'demo data', 60_000)) &&
     (await loadDemo(db, formatISO(new Date(), { representation: 'date' })))
   )
     console.log('Demo data: the Tarrow valley was loaded into the empty database.')

@@ -1,7 +1,7 @@
 import type { AtRisk, Ground } from '@/core/flora/codes.ts'
 import type { AbundanceWord, FeedForm, FrequencyWord, Plant, SowingTime, Stage } from '@/core/flora/flora.ts'
 import type { Met } from '@/core/assess/feed/meetsNeeds.ts'
-import type { Strength } from '@/core/assess/indicators/swardSays.ts'
+import type { Strength } from '@/core/assess/indicators/siteIndicators.ts'
 import type { RunnerGroup } from '@/core/naming/groupKey.ts'
 import type { Frost } from '@/core/records/conditions.ts'
 import type { Grazed, SwardStage } from '@/core/records/measures.ts'

@@ -1,4 +1,4 @@
-import type { SaidBeside, SaidId } from '@/core/assess/indicators/swardSays.ts'
+import type { SaidBeside, SaidId } from '@/core/assess/indicators/siteIndicators.ts'
 import { say } from './say.ts'
 
 interface SaidWords {

@@ -2,7 +2,7 @@ import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
 import { followOutbox } from './data/reads.ts'
-import { keepForTheField } from './stores/fieldCache.ts'
+import { registerServiceWorker } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
 import { letterMark } from '@/text/taxonNames.ts'
 import { deviceId, ownMark } from './stores/device.ts'
@@ -30,7 +30,7 @@ export async function start(): Promise<void> {
   letterMark(ownMark())
   followOutbox()
   keepDraining()
-  keepForTheField().catch(() => undefined)
+  registerServiceWorker().catch(() => undefined)
   const router = makeRouter()
   await Promise.race([opened(router), new Promise((r) => setTimeout(r, SOON_MS))])
   createRoot(document.getElementById('root')!).render(<RouterProvider router={router} />)

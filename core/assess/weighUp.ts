@@ -7,7 +7,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from '../survey/composition.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
-import { namedLetters } from '../survey/figures.ts'
+import { resolvedUnknowns } from '../survey/figures.ts'
 import { countingMethods, isFirstHit } from '../methods/index.ts'
 import { abundanceMatrix } from '../methods/tally.ts'
 
@@ -31,7 +31,7 @@ export function weighUp(
   random: () => () => number,
   clipped: readonly Round[] = [],
 ): WeighUp | undefined {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const together = abundanceMatrix(countedStops(round), named)
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined

@@ -114,7 +114,7 @@ export type DoseState = (typeof doseStates)[number]
 export const doseTimes = ['over-one-to-three-weeks', 'added-up-over-weeks'] as const
 export type DoseTime = (typeof doseTimes)[number]
 
-/** What much of a plant says of the ground or of past management; marks stand in `core/assess/indicators/swardSays.ts`. */
+/** What much of a plant says of the ground or of past management; marks stand in `core/assess/indicators/siteIndicators.ts`. */
 export const indications = [
   'nitrogen-short',
   'grazed-hard',

@@ -6,7 +6,7 @@ import type { Interval } from '../stats/clusterRatio.ts'
 import type { FrameValues } from '../stats/likelihoodInterval.ts'
 import type { Frequency } from './estimators/frequency.ts'
 import type { MassResult } from './estimators/standingMass.ts'
-import type { NamedLetters, AbundanceMatrix } from './tally.ts'
+import type { ResolvedUnknowns, AbundanceMatrix } from './tally.ts'
 
 /** Things to carry, as codes. */
 export const kitItems = [
@@ -91,7 +91,7 @@ export interface OwnFigures {
 /** What a method makes its own figures from. */
 export interface Counted {
   round: Round
-  named: NamedLetters
+  named: ResolvedUnknowns
   /** Amounts by stop and plant; without a plant where the method makes no sward. */
   together: AbundanceMatrix
   /** Plants by share, the greatest first, bare ground and litter left out; empty where the method makes no sward. */

@@ -1,7 +1,7 @@
 import { eyeRange, metresToExclude, searchLimits } from './estimators/searchWalk.ts'
 import type { Counted, CountingMethod, SearchFigure } from './method.ts'
 import { FRAME_POINTS, pilotOfShare, usual } from './parts.ts'
-import { resolved, type NamedLetters } from './tally.ts'
+import { resolved, type ResolvedUnknowns } from './tally.ts'
 import type { RoundSettings } from '../records/measures.ts'
 import { FENCE, type Stop } from '../records/round.ts'
 
@@ -18,7 +18,7 @@ function searched({ round, named }: Counted): SearchFigure[] {
   ]
 }
 
-function searchedOn(done: Stop[], settings: RoundSettings, named: NamedLetters): SearchFigure[] {
+function searchedOn(done: Stop[], settings: RoundSettings, named: ResolvedUnknowns): SearchFigure[] {
   const legs = done.filter((s) => (s.measures.legM ?? 0) > 0)
   const walkedM = legs.reduce((sum, s) => sum + s.measures.legM!, 0)
   if (!(walkedM > 0)) return []

@@ -9,16 +9,16 @@ export interface StopTally {
 }
 
 /** Names given later to plants counted under a letter. */
-export type NamedLetters = Record<string, Taxon>
+export type ResolvedUnknowns = Record<string, Taxon>
 
 /** What a hit counts as now: an unknown that was named later counts under its name, everywhere. */
-export function resolved(taxon: Taxon, named: NamedLetters): Taxon {
+export function resolved(taxon: Taxon, named: ResolvedUnknowns): Taxon {
   const letter = letterOf(taxon)
   return (letter !== undefined ? named[letter] : undefined) ?? taxon
 }
 
 /** Amount of each taxon at a stop. */
-export function amountsAt(stop: StopTally, named: NamedLetters): Map<Taxon, number> {
+export function amountsAt(stop: StopTally, named: ResolvedUnknowns): Map<Taxon, number> {
   const sums = new Map<Taxon, number>()
   for (const hit of stop.hits) {
     const taxon = resolved(hit.taxon, named)
@@ -39,7 +39,7 @@ export interface AbundanceMatrix {
   strata: string[]
 }
 
-export function abundanceMatrix(stops: StopTally[], named: NamedLetters): AbundanceMatrix {
+export function abundanceMatrix(stops: StopTally[], named: ResolvedUnknowns): AbundanceMatrix {
   const counted = stops.filter((s) => s.hits.length > 0)
   const index = new Map<Taxon, number>()
   const amounts: Float64Array[] = []

@@ -7,7 +7,7 @@ import { isEvidence, type Context, type Observation } from '../records/observati
 import { ABUNDANCE_WEIGHT } from './prior.ts'
 import { simulateSpecimen } from './simulateSpecimen.ts'
 import { slipped } from './slip.ts'
-import { standing } from './verdict.ts'
+import { rankedNames } from './verdict.ts'
 
 export interface AuditedSpecimen {
   plant: string
@@ -61,7 +61,7 @@ export function auditRun({ judge, plant, context, answer, mostChecks = MOST_CHEC
     result = identify(judge, context, looks)
   }
   const p = new Map(result.candidates.map((c) => [c.plant, c.probability]))
-  const names = standing(judge, context.stage ?? 'vegetative', (r) => p.get(judge.plants[r]!.id)!)
+  const names = rankedNames(judge, context.stage ?? 'vegetative', (r) => p.get(judge.plants[r]!.id)!)
   const [first] = names
   const harmless = first!.plants.every((id) => judge.plants[judge.plantIndex.get(id)!]!.role !== 'toxic')
   const named = result.verdict.kind === 'named'

@@ -6,7 +6,7 @@ import { decidingChecks, unmetChecks } from './lookalikes.ts'
 import { nextChecks, type NextCheck } from './nextChecks.ts'
 import type { Context, Observation } from '../records/observation.ts'
 import { openHarm, type WhyOpen } from './openHarm.ts'
-import { sawIn, standing, verdictOf, type Verdict } from './verdict.ts'
+import { sawIn, rankedNames, verdictOf, type Verdict } from './verdict.ts'
 
 export interface Candidate {
   plant: string
@@ -89,7 +89,7 @@ export function identify(compiled: CompiledFlora, context: Context, observations
     }),
     next,
     verdict: verdictOf({
-      names: standing(compiled, inference.stage, (r) => inference.posterior[r]!, sawIn(observations)),
+      names: rankedNames(compiled, inference.stage, (r) => inference.posterior[r]!, sawIn(observations)),
       evenly: (plants) => plants.reduce((all, id) => all + inference.even.posterior[compiled.plantIndex.get(id)!]!, 0),
       notInBook,
       neighbour: likeliestNeighbour(compiled, inference.posterior, notInBook),

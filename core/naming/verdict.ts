@@ -61,7 +61,7 @@ const canSplit = (group: PlantGroup, stage: Stage, saw: Saw): boolean =>
   isStageOf(group, stage) && (group.once === undefined || saw(group.once.character, group.once.state))
 
 /** Candidates as names, members of a group that cannot be split at this stage taken together; the likeliest first. */
-export function standing(
+export function rankedNames(
   compiled: CompiledFlora,
   stage: Stage,
   probabilityOf: (row: number) => number,

@@ -3,8 +3,8 @@ import { stateShares } from '../flora/frequency.ts'
 import { statesMeant } from '../naming/likelihoods.ts'
 import { nearShare, slipOf } from '../naming/observerError.ts'
 import { isEvidence } from '../records/observation.ts'
-import type { NamingCheck } from '../records/namingCheck.ts'
-import type { Naming } from '../records/round.ts'
+import type { Verification } from '../records/verification.ts'
+import type { Determination } from '../records/round.ts'
 import type { PracticeAnswer } from './answer.ts'
 
 /** How often one person read a character, and how often wrongly. */
@@ -30,8 +30,8 @@ const BOOK_LOOKS = 20
 function misread(
   plant: Plant,
   character: Character,
-  naming: Naming,
-  o: Naming['observations'][number],
+  naming: Determination,
+  o: Determination['observations'][number],
 ): 'right' | 'near' | 'wrong' | undefined {
   const stage = naming.context.stage ?? 'vegetative'
   const cell = cellAt(plant, character.id, stage)
@@ -52,8 +52,8 @@ function misread(
  */
 export function ownReadings(
   flora: Flora,
-  namings: readonly Naming[],
-  checks: readonly NamingCheck[],
+  namings: readonly Determination[],
+  checks: readonly Verification[],
   answers: readonly PracticeAnswer[],
 ): Readings[] {
   const plants = new Map(flora.plants.map((p) => [p.id, p]))

@@ -107,7 +107,7 @@ export interface Round extends Omit<RoundSummary, 'stops' | 'stopsDone' | 'paddo
 }
 
 /** A name written down at the bench, with what it stands on. */
-export interface Naming {
+export interface Determination {
   id: string
   roundId: string | null
   letter: string | null

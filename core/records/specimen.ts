@@ -12,7 +12,7 @@ export interface Opinion {
 }
 
 /** A described plant that waits for its name under a letter. */
-export interface UnknownPlant {
+export interface UndeterminedSpecimen {
   id: string
   letter: string
   place: string

@@ -2,7 +2,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Composition } from './composition.ts'
 import { countedStops } from './counted.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 import { abundanceMatrix } from '../methods/tally.ts'
 
 /** What one part of a paddock is made of. */
@@ -22,7 +22,7 @@ export function byPart(round: Round, plants: Map<string, Plant>): PartMade[] {
   const stops = countedStops(round).filter((s) => s.hits.length > 0)
   const names = [...new Set(stops.map((s) => s.stratum ?? ''))]
   if (names.length < 2) return []
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   return names
     .flatMap((name) => {
       const here = abundanceMatrix(

@@ -5,7 +5,7 @@ import { likelihoodInterval, unseenFrames, type FrameValues } from '../stats/lik
 import { clopperPearson } from '../stats/proportionIntervals.ts'
 import { speciesPool, type SpeciesPool } from './speciesPool.ts'
 import { stratifiedRatio, type Stratum } from './stratified.ts'
-import { abundanceMatrix, type NamedLetters, type StopTally, type AbundanceMatrix } from '../methods/tally.ts'
+import { abundanceMatrix, type ResolvedUnknowns, type StopTally, type AbundanceMatrix } from '../methods/tally.ts'
 import { groupOf, groups, type Group, type Taxon } from '../records/taxon.ts'
 
 export interface Share {
@@ -119,7 +119,7 @@ export function shareOf(all: AbundanceMatrix, of: readonly Taxon[], design: Desi
  */
 export function composition(
   stops: StopTally[],
-  named: NamedLetters,
+  named: ResolvedUnknowns,
   plants: Map<string, Plant>,
 ): Composition | undefined {
   return compositionOf(abundanceMatrix(stops, named), plants)

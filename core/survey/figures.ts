@@ -2,7 +2,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { MassResult } from '../methods/estimators/standingMass.ts'
 import { countingMethods } from '../methods/index.ts'
 import type { OwnFigures } from '../methods/method.ts'
-import { abundanceMatrix, type NamedLetters, type AbundanceMatrix } from '../methods/tally.ts'
+import { abundanceMatrix, type ResolvedUnknowns, type AbundanceMatrix } from '../methods/tally.ts'
 import type { Round } from '../records/round.ts'
 import type { Taxon } from '../records/taxon.ts'
 import type { StopCount } from '../stats/clusterRatio.ts'
@@ -21,7 +21,7 @@ export interface Figures extends OwnFigures {
 }
 
 /** Letters of a round that have a name by now. */
-export function namedLetters(round: Pick<Round, 'unknowns'>): NamedLetters {
+export function resolvedUnknowns(round: Pick<Round, 'unknowns'>): ResolvedUnknowns {
   return Object.fromEntries(round.unknowns.flatMap((u) => (u.namedAs ? [[u.letter, u.namedAs]] : [])))
 }
 
@@ -47,7 +47,7 @@ function disagreements(together: AbundanceMatrix, made: Composition): Figures['d
 /** Everything a round's own method says. */
 export function figuresOf(round: Round, plants: Map<string, Plant>): Figures {
   const { mass, figures } = countingMethods[round.method]
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const together = abundanceMatrix(countedStops(round), named)
   const composition = compositionOf(together, plants, designOf(round))
   const leading = (composition?.taxa ?? []).filter((t) => t.group !== 'ground').map((t) => t.taxon)

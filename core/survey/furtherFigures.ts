@@ -5,7 +5,7 @@ import type { Round } from '../records/round.ts'
 import { speciesAccumulation } from '../stats/accumulation.ts'
 import { shareRatio, type ShareRatio } from '../stats/shareRatio.ts'
 import { countedStops } from './counted.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 
 export interface FurtherFigures {
   /** Plants that the last five of so many stops add on average, over all orders of walking; undefined below ten stops. */
@@ -21,7 +21,7 @@ const LAST = 5
 export function furtherFigures(round: Round, plants: Map<string, Plant>): FurtherFigures {
   const all = abundanceMatrix(
     countedStops(round).filter((s) => s.hits.length > 0),
-    namedLetters(round),
+    resolvedUnknowns(round),
   )
   const stops = all.totals.length
   const plantAt = all.taxa.flatMap(

@@ -2,7 +2,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { Position } from '../geo/route.ts'
 import { resolved } from '../methods/tally.ts'
 import type { Round } from '../records/round.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 
 /** A stop at which something harmful was met, counted or seen beside it. */
 export interface HarmfulFind {
@@ -23,7 +23,7 @@ export interface HarmfulFind {
  */
 export function harmfulFinds(rounds: readonly Round[], plants: ReadonlyMap<string, Plant>): HarmfulFind[] {
   const finds = rounds.flatMap((round) => {
-    const named = namedLetters(round)
+    const named = resolvedUnknowns(round)
     const year = Number(round.plannedOn.slice(0, 4))
     return round.stops.flatMap((stop): HarmfulFind[] => {
       if (!stop.position) return []

@@ -3,7 +3,7 @@ import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { compositionOf, type Share } from './composition.ts'
 import { countedStops, designOf } from './counted.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 import { abundanceMatrix } from '../methods/tally.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { metresBetween, type Position } from '../geo/route.ts'
@@ -36,7 +36,7 @@ export interface YearCount {
 /** A round in short; undefined where nothing adds up to a sward. */
 export function yearCount(round: Round, plants: Map<string, Plant>): YearCount | undefined {
   const counted = countedStops(round).filter((s) => s.hits.length > 0)
-  const together = abundanceMatrix(counted, namedLetters(round))
+  const together = abundanceMatrix(counted, resolvedUnknowns(round))
   const made = compositionOf(together, plants, designOf(round))
   if (!made) return undefined
   const byStop: YearCount['byStop'] = {}

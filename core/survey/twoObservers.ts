@@ -3,7 +3,7 @@ import type { Round } from '../records/round.ts'
 import { cohenKappa, intraclassCorrelation, type Intraclass, type Kappa } from '../stats/agreement.ts'
 import { clusterRatio, type Interval } from '../stats/clusterRatio.ts'
 import { countedStops } from './counted.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 import { amountsAt } from '../methods/tally.ts'
 import type { Taxon } from '../records/taxon.ts'
 
@@ -31,7 +31,7 @@ export interface TwoObservers {
 type StopShares = Map<Taxon, number>
 
 function sharesByStop(round: Round): Map<number, StopShares> {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const out = new Map<number, StopShares>()
   for (const stop of countedStops(round)) {
     const sums = amountsAt(stop, named)

@@ -4,7 +4,7 @@ import { abundanceMatrix } from '../methods/tally.ts'
 import type { Round } from '../records/round.ts'
 import type { Taxon } from '../records/taxon.ts'
 import { countedStops } from './counted.ts'
-import { namedLetters } from './figures.ts'
+import { resolvedUnknowns } from './figures.ts'
 import type { PlacedShare } from './surface.ts'
 
 /** How a plant lies over the stops of a round. */
@@ -21,7 +21,7 @@ export interface WhereItStands {
 /** @returns undefined where the plant was not met */
 export function whereItStands(round: Round, taxon: Taxon): WhereItStands | undefined {
   const counted = countedStops(round).filter((s) => s.hits.length > 0)
-  const all = abundanceMatrix(counted, namedLetters(round))
+  const all = abundanceMatrix(counted, resolvedUnknowns(round))
   const amounts = all.amounts[all.taxa.indexOf(taxon)]
   if (!amounts) return undefined
   const places = new Map(round.stops.map((s) => [s.seq, s.position]))

@@ -3,7 +3,7 @@ import type { Sql } from '../db/db.ts'
 import { audited } from './audit.ts'
 import { authenticate, guard, type Principal } from './authenticate.ts'
 import { limitAll } from './limits.ts'
-import { ownNameOnly, sameOrigin } from './sameOrigin.ts'
+import { requireLoopbackHost, sameOrigin } from './sameOrigin.ts'
 import { sessions } from './sessions.ts'
 
 /** How the server is open to others. */
@@ -37,7 +37,7 @@ export function access(
   log: (error: unknown) => void,
 ): RequestHandler[] {
   // prettier-ignore
-  if (!accounts) return [ownNameOnly, sameOrigin, alone]
+  if (!accounts) return [requireLoopbackHost, sameOrigin, alone]
   app.set('trust proxy', accounts.proxies)
   return [privately, sameOrigin, sessions(db, accounts.secret), authenticate(db), limitAll(db), audited(db, log), guard]
 }

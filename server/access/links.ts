@@ -44,7 +44,7 @@ export async function listLinks(db: Sql, roundId: string): Promise<ClientLink[]>
   return rows
 }
 
-export async function dropLink(db: Sql, id: string): Promise<void> {
+export async function deleteLink(db: Sql, id: string): Promise<void> {
   await db.query('delete from client_link where id = $1', [id])
 }
 

@@ -32,7 +32,7 @@ function isHere(origin: string, host: string | undefined): boolean {
 const LOOPBACK = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/
 
 /** Without accounts only this machine may ask, and only by its own name: a name of elsewhere can be made to point here. */
-export const ownNameOnly: RequestHandler = (req, _res, next) => {
+export const requireLoopbackHost: RequestHandler = (req, _res, next) => {
   const host = req.get('host')
   next(
     host === undefined || LOOPBACK.test(host)

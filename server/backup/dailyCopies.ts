@@ -14,7 +14,7 @@ import {
 } from 'node:fs'
 import { join } from 'node:path'
 import type { Db } from '../db/db.ts'
-import { leaveJob, takeJob } from '../db/job.ts'
+import { releaseLease, acquireLease } from '../db/lease.ts'
 import { readBackup } from './readBackup.ts'
 import { writeBackup } from './writeBackup.ts'
 
@@ -136,8 +136,8 @@ export function keepCopies(
     if (busy || (last && Date.now() - Date.parse(last.madeAt) < DAY)) return
     busy = true
     try {
-      if (!(await takeJob(db, JOB, JOB_MS))) return
-      await makeCopy(db, folder, keep, new Date()).finally(() => leaveJob(db, JOB))
+      if (!(await acquireLease(db, JOB, JOB_MS))) return
+      await makeCopy(db, folder, keep, new Date()).finally(() => releaseLease(db, JOB))
       state.problem = undefined
     } catch (error) {
       state.problem = (error as Error).message

@@ -3,8 +3,8 @@ import { join } from 'node:path'
 import { pathToFileURL } from 'node:url'
 import { Worker } from 'node:worker_threads'
 import type { Answer, Ask } from './dbThread.ts'
-import { openLite } from './lite.ts'
-import { planned } from './planned.ts'
+import { openPglite } from './pglite.ts'
+import { preparedStatements } from './preparedStatements.ts'
 
 /** One connection, on which one thing runs after the other. */
 export interface Connection {
@@ -24,9 +24,9 @@ export class DatabaseStopped extends Error {
 
 /** In this thread: for tests and tools. */
 export async function connectHere(dataDir: string): Promise<Connection> {
-  const lite = await openLite(dataDir)
+  const lite = await openPglite(dataDir)
   return {
-    query: planned(lite),
+    query: preparedStatements(lite),
     exec: async (text) => void (await lite.exec(text)),
     close: () => lite.close(),
   }

@@ -3,7 +3,7 @@ import { availableParallelism } from 'node:os'
 import pg from 'pg'
 import { coalesceReads } from './coalesceReads.ts'
 import { connectHere, connectInThread, DatabaseStopped, type Connection } from './connection.ts'
-import { asIs, integer, iso } from './lite.ts'
+import { asIs, integer, iso } from './pglite.ts'
 
 /** What a query runs on: the database, or a transaction of it. */
 export interface Sql {

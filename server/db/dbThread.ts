@@ -1,7 +1,7 @@
 // Runs PGlite in a thread of its own, so that a slow query holds up no other request.
 import { parentPort, workerData } from 'node:worker_threads'
-import { openLite } from './lite.ts'
-import { planned } from './planned.ts'
+import { openPglite } from './pglite.ts'
+import { preparedStatements } from './preparedStatements.ts'
 
 /** One thing to do; `close` ends the thread. */
 export interface Ask {
@@ -19,7 +19,7 @@ const fieldsOf = (e: unknown) => ({ ...(e as object), message: (e as Error).mess
 const say = (answer: Answer) => port.postMessage(answer)
 
 const { dataDir } = workerData as { dataDir: string }
-const opening = openLite(dataDir).then((lite) => ({ lite, run: planned(lite) }))
+const opening = openPglite(dataDir).then((lite) => ({ lite, run: preparedStatements(lite) }))
 opening.then(
   () => say({ id: 0, rows: [] }),
   (e: unknown) => say({ id: 0, error: fieldsOf(e) }),

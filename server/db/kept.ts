@@ -26,6 +26,6 @@ export async function putKept(db: Sql, { subject, kind, value }: Kept): Promise<
   )
 }
 
-export async function dropKept(db: Sql, subject: string, kind: KeptKind): Promise<void> {
+export async function deleteKept(db: Sql, subject: string, kind: KeptKind): Promise<void> {
   await db.query('delete from kept where subject = $1 and kind = $2', [subject, kind])
 }

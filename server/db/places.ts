@@ -106,6 +106,6 @@ export async function putEvent(db: Sql, e: PaddockEvent): Promise<void> {
   )
 }
 
-export async function dropEvent(db: Sql, id: string): Promise<void> {
+export async function deleteEvent(db: Sql, id: string): Promise<void> {
   await db.query('delete from paddock_event where id = $1', [id])
 }

@@ -31,6 +31,6 @@ export async function putPlanItem(db: Sql, i: PlanItem): Promise<void> {
   )
 }
 
-export async function dropPlanItem(db: Sql, id: string): Promise<void> {
+export async function deletePlanItem(db: Sql, id: string): Promise<void> {
   await db.query('delete from plan_item where id = $1', [id])
 }

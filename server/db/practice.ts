@@ -1,5 +1,5 @@
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { Sql } from './db.ts'
 
 /** Keep answers; one that is known already stays as it was. */
@@ -32,11 +32,11 @@ export async function listAnswers(db: Sql): Promise<PracticeAnswer[]> {
 
 const CHECK = 'naming_id as "namingId", checked_on::text as "checkedOn", was, note'
 
-export async function getNamingCheck(db: Sql, namingId: string): Promise<NamingCheck | undefined> {
-  return (await db.query<NamingCheck>(`select ${CHECK} from naming_check where naming_id = $1`, [namingId])).rows[0]
+export async function getVerification(db: Sql, namingId: string): Promise<Verification | undefined> {
+  return (await db.query<Verification>(`select ${CHECK} from naming_check where naming_id = $1`, [namingId])).rows[0]
 }
 
-export async function putNamingCheck(db: Sql, c: NamingCheck): Promise<void> {
+export async function putVerification(db: Sql, c: Verification): Promise<void> {
   await db.query(
     `insert into naming_check (naming_id, checked_on, was, note) values ($1, $2, $3, $4)
      on conflict (naming_id) do update set checked_on = excluded.checked_on, was = excluded.was, note = excluded.note`,
@@ -44,10 +44,10 @@ export async function putNamingCheck(db: Sql, c: NamingCheck): Promise<void> {
   )
 }
 
-export async function dropNamingCheck(db: Sql, namingId: string): Promise<void> {
+export async function deleteVerification(db: Sql, namingId: string): Promise<void> {
   await db.query('delete from naming_check where naming_id = $1', [namingId])
 }
 
-export async function listNamingChecks(db: Sql): Promise<NamingCheck[]> {
-  return (await db.query<NamingCheck>(`select ${CHECK} from naming_check order by checked_on`)).rows
+export async function listNamingChecks(db: Sql): Promise<Verification[]> {
+  return (await db.query<Verification>(`select ${CHECK} from naming_check order by checked_on`)).rows
 }

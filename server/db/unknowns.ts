@@ -1,24 +1,24 @@
-import { letterAt, type UnknownPlant } from '@/core/records/specimen.ts'
+import { letterAt, type UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import type { Sql } from './db.ts'
 
 const columns = `id, letter, place, note, context, observations, opinion, named_as as "namedAs",
   to_char(made_at at time zone 'UTC', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"') as "madeAt"`
 
 /** Plants kept under a letter, the newest first: all that wait for a name, and the newest of those that have one. */
-export async function listUnknowns(db: Sql): Promise<UnknownPlant[]> {
+export async function listUnknowns(db: Sql): Promise<UndeterminedSpecimen[]> {
   return (
-    await db.query<UnknownPlant>(`select ${columns} from unknown_plant where named_as is null
+    await db.query<UndeterminedSpecimen>(`select ${columns} from unknown_plant where named_as is null
     union all (select ${columns} from unknown_plant where named_as is not null order by made_at desc, id limit 500)
     order by "madeAt" desc, id`)
   ).rows
 }
 
-export async function getUnknownPlant(db: Sql, id: string): Promise<UnknownPlant | undefined> {
-  return (await db.query<UnknownPlant>(`select ${columns} from unknown_plant where id = $1`, [id])).rows[0]
+export async function getUndetermined(db: Sql, id: string): Promise<UndeterminedSpecimen | undefined> {
+  return (await db.query<UndeterminedSpecimen>(`select ${columns} from unknown_plant where id = $1`, [id])).rows[0]
 }
 
 /** Keep a description; a new one gets the next free letter, one that is there keeps its own. */
-export async function putUnknownPlant(db: Sql, u: Omit<UnknownPlant, 'letter'>): Promise<UnknownPlant> {
+export async function putUndetermined(db: Sql, u: Omit<UndeterminedSpecimen, 'letter'>): Promise<UndeterminedSpecimen> {
   const { rows } = await db.query<{ letter: string }>('select letter from unknown_plant where id = $1', [u.id])
   let letter = rows[0]?.letter
   if (!letter) {

@@ -70,7 +70,7 @@ const isName = (id: unknown): id is string =>
  * The built pages. Each names the scripts of its own place and the records that it reads first, so that a first visit
  * does not ask for one after the other.
  */
-export function pages(app: Express, dist: string): void {
+export function serveApp(app: Express, dist: string): void {
   const file = join(dist, 'index.html')
   if (!existsSync(file)) return
   const html = readFileSync(file, 'utf8')

@@ -4,7 +4,7 @@ import type { Principal } from '../access/authenticate.ts'
 import { accountFor, addAccount, changeAccount, listAccounts, setPassword, type Account } from '../access/accounts.ts'
 import { listAudit } from '../access/audit.ts'
 import { limitSignIn } from '../access/limits.ts'
-import { addLink, dropLink, listLinks, noteOpened } from '../access/links.ts'
+import { addLink, deleteLink, listLinks, noteOpened } from '../access/links.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Round } from '@/core/records/round.ts'
 import { told } from '@/contract/told.ts'
@@ -116,7 +116,7 @@ function links(db: Db): Router {
       res.status(201).json(await addLink(db, { ...input, madeBy: askerIn(res).who }))
     })
     .delete('/links/:id', async (req, res) => {
-      await dropLink(db, idOf(req.params.id, 'id'))
+      await deleteLink(db, idOf(req.params.id, 'id'))
       res.json({ id: req.params.id })
     })
     .get('/shared', async (_req, res) => {

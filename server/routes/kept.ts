@@ -4,7 +4,7 @@ import { ANY_SOWN } from '@/core/records/sowingCheck.ts'
 import type { Db } from '../db/db.ts'
 import { keptKinds, type KeptKind } from '@/contract/commands.ts'
 import { told } from '@/contract/told.ts'
-import { dropKept, getKept, listKept, putKept } from '../db/kept.ts'
+import { deleteKept, getKept, listKept, putKept } from '../db/kept.ts'
 import { getEvent, getHolding, getPaddock } from '../db/places.ts'
 import { getRound } from '../db/rounds.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
@@ -45,7 +45,7 @@ const kinds = {
 const keeperOf = (kind: KeptKind, subject: string): Keeper<Record<string, unknown>> => ({
   get: (sql) => getKept(sql, subject, kind) as Promise<Record<string, unknown> | undefined>,
   put: (sql, value) => putKept(sql, { subject, kind, value }),
-  drop: (sql) => dropKept(sql, subject, kind),
+  drop: (sql) => deleteKept(sql, subject, kind),
   lists: ['checks', 'runners', 'suspect'],
 })
 

@@ -8,7 +8,7 @@ import type { Db } from '../db/db.ts'
 import {
   addHolding,
   addPaddock,
-  dropEvent,
+  deleteEvent,
   getEvent,
   getHolding,
   getPaddock,
@@ -53,7 +53,7 @@ export function paddockOf(input: PaddockInput, book: Book): Paddock {
 
 const paddocks = { get: getPaddock, put: putPaddock, lists: ['sown', 'strata'] as const }
 const holdings = { get: getHolding, put: putHolding }
-const events = { get: getEvent, put: putEvent, drop: dropEvent }
+const events = { get: getEvent, put: putEvent, drop: deleteEvent }
 
 /** Holdings, their paddocks and what was done in them. */
 export function placeRoutes(db: Db, book: Book): Router {

@@ -4,7 +4,7 @@ import { planCalendar } from '@/core/formats/planCalendar.ts'
 import { told } from '@/contract/told.ts'
 import type { Db } from '../db/db.ts'
 import { getPaddock } from '../db/places.ts'
-import { dropPlanItem, getPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
+import { deletePlanItem, getPlanItem, listPlan, putPlanItem } from '../db/plan.ts'
 import { getRound } from '../db/rounds.ts'
 import { writeRecord } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
@@ -15,7 +15,7 @@ import { parseBody } from '../http/parseBody.ts'
 import { seenIn, standing } from '../http/seenIn.ts'
 import { PlanItemInput } from '@/contract/input/plan.ts'
 
-const planItems = { get: getPlanItem, put: putPlanItem, drop: dropPlanItem }
+const planItems = { get: getPlanItem, put: putPlanItem, drop: deletePlanItem }
 
 /** What is to be done, by whom and when, and its calendar. */
 export function planRoutes(db: Db, book: Book): Router {

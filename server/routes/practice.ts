@@ -3,11 +3,11 @@ import { Router } from 'express'
 import type { Db } from '../db/db.ts'
 import {
   addAnswers,
-  dropNamingCheck,
-  getNamingCheck,
+  deleteVerification,
+  getVerification,
   listAnswers,
   listNamingChecks,
-  putNamingCheck,
+  putVerification,
 } from '../db/practice.ts'
 import { writeRecord } from '../db/standing.ts'
 import type { Book } from '../flora/book.ts'
@@ -21,7 +21,7 @@ import { AnswersInput, NamingCheckInput } from '@/contract/input/practice.ts'
 /** Not one of the plants of the book. */
 const OTHER = 'other'
 
-const checks = { get: getNamingCheck, put: putNamingCheck, drop: dropNamingCheck }
+const checks = { get: getVerification, put: putVerification, drop: deleteVerification }
 
 /** Answers of practice, and names checked again in flower. */
 export function practiceRoutes(db: Db, book: Book): Router {

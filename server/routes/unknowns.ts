@@ -3,11 +3,11 @@ import { Type } from 'class-transformer'
 import { IsISO8601, IsNumber, IsOptional, IsString, Max, MaxLength, Min, ValidateNested } from 'class-validator'
 import { Router } from 'express'
 import { without } from '@/core/records/merge.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { told } from '@/contract/told.ts'
 import type { Db, Sql } from '../db/db.ts'
 import { writeRecord, type Keeper } from '../db/standing.ts'
-import { getUnknownPlant, listUnknowns, putUnknownPlant } from '../db/unknowns.ts'
+import { getUndetermined, listUnknowns, putUndetermined } from '../db/unknowns.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest } from '../http/httpError.ts'
 import { knownPlant } from '../http/knownTaxon.ts'
@@ -33,11 +33,11 @@ class UnknownInput extends SeenInput {
 }
 
 /** A description as it is sent: its letter is ours to give. */
-async function withoutLetter(sql: Sql, id: string): Promise<Omit<UnknownPlant, 'letter'> | undefined> {
-  const there = await getUnknownPlant(sql, id)
+async function withoutLetter(sql: Sql, id: string): Promise<Omit<UndeterminedSpecimen, 'letter'> | undefined> {
+  const there = await getUndetermined(sql, id)
   return there && without(there, 'letter')
 }
-const unknownPlants: Keeper<Omit<UnknownPlant, 'letter'>> = { get: withoutLetter, put: putUnknownPlant }
+const unknownPlants: Keeper<Omit<UndeterminedSpecimen, 'letter'>> = { get: withoutLetter, put: putUndetermined }
 
 /** Plants that could not be named, each under its letter, until somebody can. */
 export function unknownRoutes(db: Db, book: Book): Router {
@@ -65,6 +65,6 @@ export function unknownRoutes(db: Db, book: Book): Router {
         namedAs: known(input.namedAs, 'namedAs'),
       }
       standing(await writeRecord(db, unknownPlants, unknown.id, unknown, seen))
-      res.json(await getUnknownPlant(db, unknown.id))
+      res.json(await getUndetermined(db, unknown.id))
     })
 }

@@ -14,7 +14,7 @@ import { feedForms, stages, type Plant } from '@/core/flora/flora.ts'
 import { outlooks } from '@/core/records/round.ts'
 import { kitFor } from '@/core/survey/planStops.ts'
 import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import { weighUp } from '@/core/assess/weighUp.ts'
 import { flora } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -52,7 +52,7 @@ function said(plants: Plant[]): unknown {
     )
     return {
       hayOrGraze: hayOrGraze(round, byId),
-      says: swardSays(round, plants),
+      says: siteIndicators(round, plants),
       outlooks: outlooks.map((o) => outlookReading(round, byId, o)),
       sow: (['cattle', 'horses'] as const).map((animal) =>
         sowingAdvice(plants, {

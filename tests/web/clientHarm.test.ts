@@ -9,7 +9,7 @@ import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { compositionOf } from '@/core/survey/composition.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import type { Outlook, Round } from '@/core/records/round.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
@@ -36,7 +36,7 @@ function swardWith(taxon: string, outlook: Outlook, month: number): Round {
 function page(round: Round, animal: Animal): string {
   const herd = { animal: animalClasses.find((a) => a.kind === animal)!.id }
   serverReads.setQueryData(reads.kept.queryKey, [{ subject: round.paddockId, kind: 'herd', value: herd }])
-  const composition = compositionOf(abundanceMatrix(countedStops(round), namedLetters(round)), plantsById)!
+  const composition = compositionOf(abundanceMatrix(countedStops(round), resolvedUnknowns(round)), plantsById)!
   const harm = harmFindings(composition, plantsById, 'points', round.paddock.region)
   const weighed: WeighUp = { composition, harm, feed: undefined }
   const sheet = createElement(

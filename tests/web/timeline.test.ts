@@ -1,7 +1,7 @@
 import { beforeAll, describe, expect, it } from 'vitest'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Naming, RoundSummary } from '@/core/records/round.ts'
+import type { Determination, RoundSummary } from '@/core/records/round.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { emptyPaddock } from '@/tests/support/rounds.ts'
 import { timeline, type Kept } from '@/web/features/daybook/timeline.ts'
@@ -43,7 +43,7 @@ const line = (rest: Partial<PlanLine> = {}): PlanLine => ({
   holding: 'Withy Bank',
   ...rest,
 })
-const naming = (rest: Partial<Naming> = {}): Naming => ({
+const naming = (rest: Partial<Determination> = {}): Determination => ({
   id: 'n',
   roundId: null,
   letter: null,

@@ -6,11 +6,11 @@ import type { Flora } from '@/core/flora/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { YearCount } from '@/core/survey/paddockHistory.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Holding, Naming, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
-import type { Photo, UnknownPlant } from '@/core/records/specimen.ts'
+import type { Holding, Determination, Paddock, Round, RoundSummary, Stop } from '@/core/records/round.ts'
+import type { Photo, UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import type { KeptApart } from '@/contract/commands.ts'
 import { requested } from './requested.ts'
 import { say, word } from '../language/say.ts'
@@ -114,7 +114,7 @@ export const getPaddock = (id: string) =>
   send<{ paddock: Paddock; events: PaddockEvent[] }>('GET', `/api/paddocks/${id}`)
 /** Pictures of a subject: a specimen on the bench, or a paddock. */
 export const getPhotos = (subject: string) => send<Photo[]>('GET', `/api/photos?subject=${encodeURIComponent(subject)}`)
-export const getUnknowns = () => send<UnknownPlant[]>('GET', '/api/unknowns')
+export const getUnknowns = () => send<UndeterminedSpecimen[]>('GET', '/api/unknowns')
 export const getPlanLines = () => send<PlanLine[]>('GET', '/api/plan-items')
 export const getKept = () => send<Kept>('GET', '/api/kept')
 export const getPracticeAnswers = () => send<PracticeAnswer[]>('GET', '/api/practice-answers')
@@ -124,10 +124,10 @@ export const getCounts = (paddockId: string) => send<YearCount[]>('GET', `/api/p
 export const getMostCounted = () => send<{ paddockId: string | null; counts: YearCount[] }>('GET', '/api/most-counted')
 /** Taxa met in rounds of the last two years. */
 export const getRecentlyFound = () => send<string[]>('GET', '/api/recently-found')
-export const getNamingChecks = () => send<NamingCheck[]>('GET', '/api/naming-checks')
-export const getNamings = () => send<Naming[]>('GET', '/api/namings')
+export const getNamingChecks = () => send<Verification[]>('GET', '/api/naming-checks')
+export const getNamings = () => send<Determination[]>('GET', '/api/namings')
 /** Every name that was written down in a round, however long ago. */
-export const getNamingsOf = (roundId: string) => send<Naming[]>('GET', `/api/namings?round=${roundId}`)
+export const getNamingsOf = (roundId: string) => send<Determination[]>('GET', `/api/namings?round=${roundId}`)
 export const openRoundFile = (file: RoundFile) => send<RoundFileTaken>('POST', '/api/round-files', file)
 export const importDune = () => send<{ roundId: string; species: number; linked: number }>('POST', '/api/imports/dune')
 
@@ -181,7 +181,7 @@ export interface ClientLink {
 export const getLinks = (roundId: string) => send<ClientLink[]>('GET', `/api/links?round=${roundId}`)
 export const addLink = (roundId: string, days: number) =>
   send<{ link: ClientLink; token: string }>('POST', '/api/links', { id: crypto.randomUUID(), roundId, days })
-export const dropLink = (id: string) => send<unknown>('DELETE', `/api/links/${id}`)
+export const deleteLink = (id: string) => send<unknown>('DELETE', `/api/links/${id}`)
 
 export type Kept = KeptApart[]
 export interface Shared {

@@ -38,7 +38,7 @@ export function readEarlierOutbox(): EarlierOutbox | undefined {
 }
 
 /** Done when all of it is kept elsewhere. */
-export function dropEarlierOutbox(): void {
+export function deleteEarlierOutbox(): void {
   try {
     localStorage.removeItem(LINE)
   } catch {

@@ -42,7 +42,7 @@ export async function applyToCache(command: Command, version: number | undefined
 }
 
 /** Rounds still to be walked are read once, so that they open in a field without a signal. */
-export async function keepForTheField(): Promise<void> {
+export async function registerServiceWorker(): Promise<void> {
   if (!('serviceWorker' in navigator) || !import.meta.env.PROD) return
   // The page that is asked for comes first; what a later day may need comes after it.
   await new Promise((r) => setTimeout(r, REST_MS))

@@ -1,6 +1,6 @@
 import { requestOf } from '@/contract/commandRequests.ts'
 import { deviceId } from './device.ts'
-import { dropEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
+import { deleteEarlierOutbox, readEarlierOutbox } from './earlierOutbox.ts'
 import { Box } from './outboxBox.ts'
 import type { Conflict } from './outboxEntry.ts'
 import { isOwn, isShown, noteShown, tellTaken, type TakenElsewhere, type Told } from './outboxPages.ts'
@@ -27,7 +27,7 @@ async function moveEarlier(): Promise<void> {
   if (earlier.conflicts.length > 0) useOutbox.getState().addConflicts(earlier.conflicts as Conflict[])
   await deviceId()
   await parts.box?.settled()
-  if (useOutbox.getState().unkept.length === 0) dropEarlierOutbox()
+  if (useOutbox.getState().unkept.length === 0) deleteEarlierOutbox()
 }
 
 /** Open the store; what waits in it is known when this is done. */

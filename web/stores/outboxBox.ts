@@ -1,5 +1,5 @@
 import { conflictOf, type Conflict, type Kept, type Refused } from './outboxEntry.ts'
-import { dropFromJournal, inOrder, journal, openOutboxStorage, type Done, type Entry, type OutboxStorage } from './outboxStorage.ts' // prettier-ignore
+import { deleteFromJournal, inOrder, journal, openOutboxStorage, type Done, type Entry, type OutboxStorage } from './outboxStorage.ts' // prettier-ignore
 
 /** What lies in the box, sorted by what is to be done with it. */
 export interface InBox {
@@ -30,7 +30,7 @@ export class Box {
     const journalled = new Set<string>()
     for (const change of changes) {
       this.onTheWay.set(change.id, change)
-      if (change.state === 'done') dropFromJournal(change.id)
+      if (change.state === 'done') deleteFromJournal(change.id)
       else if (journal(change)) journalled.add(change.id)
     }
     this.storing = this.storing.then(() => this.write(changes, journalled))
@@ -47,7 +47,7 @@ export class Box {
     for (const change of changes) {
       if (this.onTheWay.get(change.id) !== change) continue
       this.onTheWay.delete(change.id)
-      dropFromJournal(change.id)
+      deleteFromJournal(change.id)
     }
     this.onStored()
   }

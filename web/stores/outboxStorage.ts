@@ -64,7 +64,7 @@ export function journal(entry: Entry): boolean {
   }
 }
 
-export function dropFromJournal(id: string): void {
+export function deleteFromJournal(id: string): void {
   try {
     localStorage.removeItem(JOURNAL + id)
   } catch {
@@ -118,7 +118,7 @@ async function read(db: IDBPDatabase): Promise<Entry[]> {
 async function takeIn(db: IDBPDatabase): Promise<void> {
   for (const entry of journalled()) {
     if (!(await db.get(STORE, entry.id))) await write(db, [entry])
-    dropFromJournal(entry.id)
+    deleteFromJournal(entry.id)
   }
   const done = ((await db.getAll(STORE)) as (Entry | Done)[]).filter((e) => e.state === 'done').sort(inOrder)
   for (const { id } of done.slice(0, -MOST_DONE)) await db.delete(STORE, id)

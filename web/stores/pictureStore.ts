@@ -15,4 +15,5 @@ export const readPicture = async (stopId: string): Promise<KeptPicture | undefin
   (await (await db()).get('pictures', stopId)) as KeptPicture | undefined
 export const keepPicture = async (stopId: string, kept: KeptPicture): Promise<void> =>
   void (await (await db()).put('pictures', kept, stopId))
-export const dropPicture = async (stopId: string): Promise<void> => void (await (await db()).delete('pictures', stopId))
+export const deletePicture = async (stopId: string): Promise<void> =>
+  void (await (await db()).delete('pictures', stopId))

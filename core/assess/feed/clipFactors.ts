@@ -2,10 +2,10 @@ import { deviation, least, mean } from 'd3-array'
 import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import type { Plant } from '../../flora/flora.ts'
 import { metresBetween } from '../../geo/route.ts'
-import { amountsAt, type NamedLetters, type StopTally } from '../../methods/tally.ts'
+import { amountsAt, type ResolvedUnknowns, type StopTally } from '../../methods/tally.ts'
 import type { Round } from '../../records/round.ts'
 import { countedStops } from '../../survey/counted.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { forageClasses, forageClassOf, type ForageClass } from './forageClass.ts'
 
 /** Stops of two rounds are one place when they lie no farther apart than this, m: what a hand-held receiver errs by. */
@@ -35,7 +35,7 @@ export interface ClipFactors {
 type Shares = Partial<Record<ForageClass, number>>
 
 /** Shares of each class in the plants whose class is known; undefined where there is none. */
-function classShares(stop: StopTally, named: NamedLetters, plants: Map<string, Plant>): Shares | undefined {
+function classShares(stop: StopTally, named: ResolvedUnknowns, plants: Map<string, Plant>): Shares | undefined {
   const sums: Shares = {}
   let total = 0
   for (const [taxon, amount] of amountsAt(stop, named)) {
@@ -51,7 +51,7 @@ function classShares(stop: StopTally, named: NamedLetters, plants: Map<string, P
 
 /** Class shares of each stop that was counted, with where it lies. */
 function sharesOf(round: Round, plants: Map<string, Plant>) {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const at = new Map(round.stops.map((s) => [s.seq, s.position]))
   return countedStops(round).flatMap((stop) => {
     const shares = classShares(stop, named, plants)

@@ -4,7 +4,7 @@ import { kindsOf, type Plant } from '../../flora/flora.ts'
 import type { Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { abundanceMatrix } from '../../methods/tally.ts'
 import type { Taxon } from '../../records/taxon.ts'
 
@@ -60,7 +60,7 @@ const rules: Rule[] = [
  * @returns reasons in the order of the rules, each with the share it stands on; empty while nothing is counted
  */
 export function hayOrGraze(round: Round, plants: Map<string, Plant>): Reason[] {
-  const all = abundanceMatrix(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
   const met = all.taxa.flatMap((t) => plants.get(t) ?? [])
   return rules.flatMap(({ test, from, ...rule }) => {
     const of = met.filter(test).map((p) => p.id)

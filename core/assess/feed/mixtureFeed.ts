@@ -1,7 +1,7 @@
 import { quantileSorted } from 'd3-array'
 import { randomNormal } from 'd3-random'
 import type { Feed, FeedRange, Plant } from '../../flora/flora.ts'
-import { abundanceMatrix, type NamedLetters, type StopTally, type AbundanceMatrix } from '../../methods/tally.ts'
+import { abundanceMatrix, type ResolvedUnknowns, type StopTally, type AbundanceMatrix } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
 import type { ClipFactors } from './clipFactors.ts'
 import { drawStops, drawSums, MANY_STOPS } from './drawStops.ts'
@@ -138,7 +138,7 @@ class Own {
  */
 export function mixtureFeed(
   stops: StopTally[],
-  named: NamedLetters,
+  named: ResolvedUnknowns,
   plants: Map<string, Plant>,
   at: Walked,
   random: () => number,

@@ -6,7 +6,7 @@ import { cellAt, grazers, type Grazer, type Plant, type TurfUse } from '../../fl
 import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
 import { abundanceMatrix } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
@@ -88,7 +88,7 @@ export function outlookReading(
   outlook: Outlook,
   { animal, turfUse = USUAL_TURF }: OutlookFor = {},
 ): OutlookReading | undefined {
-  const all = abundanceMatrix(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
   if (all.taxa.length === 0) return undefined
   const design = designOf(round)
   const met = all.taxa.flatMap((t) => plants.get(t) ?? [])

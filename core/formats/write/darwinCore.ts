@@ -1,7 +1,7 @@
 import { create } from 'xmlbuilder2'
 import type { Plant } from '../../flora/flora.ts'
 import type { Round } from '../../records/round.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { countingMethods } from '../../methods/index.ts'
 import { amountsAt } from '../../methods/tally.ts'
 import { latinOf } from '../../records/taxon.ts'
@@ -69,7 +69,7 @@ function metaXml(): string {
  * Bare ground, litter and letters without a name are no occurrences and are left out.
  */
 export function darwinCore(round: Round, plants: Map<string, Plant>): DarwinCore {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const out: DarwinCore = { occurrences: [], facts: [], meta: metaXml() }
   const { protocol, unit } = countingMethods[round.method]
   for (const stop of round.stops) {

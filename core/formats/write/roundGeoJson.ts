@@ -2,12 +2,12 @@ import type { Feature, FeatureCollection } from 'geojson'
 import type { Round } from '../../records/round.ts'
 import { amountsAt } from '../../methods/tally.ts'
 import type { Taxon } from '../../records/taxon.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import type { Writer } from './writer.ts'
 
 /** A round as GeoJSON (RFC 7946): the boundary, the route, and each stop with its counts by name. */
 export function roundGeoJson(round: Round, nameOf: (taxon: Taxon) => string): FeatureCollection {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   const features: Feature[] = []
   if (round.paddock.boundary)
     features.push({

@@ -5,7 +5,7 @@ import type { Plant } from '../../flora/flora.ts'
 import type { Round } from '../../records/round.ts'
 import type { Composition } from '../../survey/composition.ts'
 import { resolved } from '../../methods/tally.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { toCsv, type RowNames, type Writer } from './writer.ts'
 
 const percent = (x: number | undefined) => (x === undefined ? '' : (100 * x).toFixed(2))
@@ -28,7 +28,7 @@ export function compositionRows(round: Composition, plants: Map<string, Plant>, 
 
 /** One row per recorded hit, in the order of the walk. */
 export function hitRows(round: Round, plants: Map<string, Plant>, names: Pick<RowNames, 'taxon'>) {
-  const named = namedLetters(round)
+  const named = resolvedUnknowns(round)
   return round.stops.flatMap((stop) =>
     stop.hits.map((hit, i) => {
       const now = resolved(hit.taxon, named)

@@ -1,7 +1,7 @@
 import type { Round } from '../../records/round.ts'
 import { clusterRatio, kornGraubard, type Interval } from '../../stats/clusterRatio.ts'
 import { clopperPearson, wilson } from '../../stats/proportionIntervals.ts'
-import { resolved, type NamedLetters } from '../tally.ts'
+import { resolved, type ResolvedUnknowns } from '../tally.ts'
 import type { Taxon } from '../../records/taxon.ts'
 
 export const GRID_CELLS = 25
@@ -40,7 +40,7 @@ const byFrequency = (a: Frequency, b: Frequency) => b.estimate - a.estimate || (
 export function nestedFrequency(
   stops: Round['stops'],
   nestsM: number[],
-  named: NamedLetters,
+  named: ResolvedUnknowns,
   nestOf: Readonly<Record<Taxon, number>> = {},
 ): Frequency[] {
   const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
@@ -85,7 +85,7 @@ export const nestsFixedBy = (frequency: readonly Frequency[], taken: Readonly<Re
  * Frequency of each plant in grids of 25 cells; the grid is the unit. Where every grid holds as many, their spread says
  * nothing: then the exact limits of as many independent looks as there are grids, which are wide.
  */
-export function gridFrequency(stops: Round['stops'], named: NamedLetters): Frequency[] {
+export function gridFrequency(stops: Round['stops'], named: ResolvedUnknowns): Frequency[] {
   const done = stops.filter((s) => s.doneAt !== null && s.skipped === null)
   const grids = done.length
   const taxa = new Set(done.flatMap((s) => s.hits.map((h) => resolved(h.taxon, named))))

@@ -7,7 +7,7 @@ import { growsIn } from '@/core/flora/seasons.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
 import { priorFactors } from '@/core/naming/prior.ts'
 import { simulateSpecimen } from '@/core/naming/simulateSpecimen.ts'
-import { standing } from '@/core/naming/verdict.ts'
+import { rankedNames } from '@/core/naming/verdict.ts'
 import { book, flora, name, plantsById, probabilityOf } from '@/tests/support/book.ts'
 
 const see = (observations: Observation[], context: Context = {}) => identify(book, context, observations)
@@ -172,7 +172,7 @@ describe('groups a vegetative eye cannot split', () => {
   })
 
   it('are split once in flower', () => {
-    const names = (stage: 'vegetative' | 'flowering') => standing(book, stage, () => 0.01).map((n) => n.name)
+    const names = (stage: 'vegetative' | 'flowering') => rankedNames(book, stage, () => 0.01).map((n) => n.name)
     expect(names('vegetative')).toContain('Sweetclover, white or yellow')
     expect(names('flowering')).toEqual(expect.arrayContaining(['Yellow sweetclover', 'White sweetclover']))
   })

@@ -4,10 +4,10 @@ import { floraAsRead, ownMistake, ownReadings, type Readings } from '@/core/prac
 import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { identify } from '@/core/naming/identify.ts'
 import type { Observation } from '@/core/records/observation.ts'
-import type { Naming } from '@/core/records/round.ts'
+import type { Determination } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 
-const naming = (id: string, plant: string, looks: Record<string, string>): Naming => ({
+const naming = (id: string, plant: string, looks: Record<string, string>): Determination => ({
   id,
   roundId: null,
   letter: null,

@@ -3,7 +3,7 @@ import { describe, expect, it } from 'vitest'
 import { composition } from '@/core/survey/composition.ts'
 import { amountsAt, resolved, type StopTally } from '@/core/methods/tally.ts'
 import { groupOf, letterOf, unknownTaxon } from '@/core/records/taxon.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import { plantsById } from '@/tests/support/book.ts'
 
 const stop = (seq: number, ...taxa: string[]): StopTally => ({ seq, hits: taxa.map((taxon) => ({ taxon, amount: 1 })) })
@@ -28,7 +28,7 @@ describe('what a hit counts as', () => {
       { letter: 'A', namedAs: 'timothy' },
       { letter: 'B', namedAs: null },
     ]
-    expect(namedLetters({ unknowns })).toEqual({ A: 'timothy' })
+    expect(resolvedUnknowns({ unknowns })).toEqual({ A: 'timothy' })
   })
 
   it('knows its group and what a reader is shown', () => {

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it, vi } from 'vitest'
 import type { Stop } from '@/core/records/round.ts'
 import type { Db } from '@/server/db/db.ts'
-import { leaveJob, takeJob } from '@/server/db/job.ts'
+import { releaseLease, acquireLease } from '@/server/db/lease.ts'
 import { migrate, migrationNames } from '@/server/db/migrate.ts'
 import { putOwnPlant } from '@/server/db/ownPlants.ts'
 import { getRound, listRounds } from '@/server/db/rounds.ts'
@@ -28,11 +28,11 @@ describe('several servers on one database', () => {
   })
 
   it('of many that want some work one gets it, until it gives it back or its time is over', async () => {
-    const wanted = () => Promise.all(Array.from({ length: 8 }, () => takeJob(db, 'copy', 60_000)))
+    const wanted = () => Promise.all(Array.from({ length: 8 }, () => acquireLease(db, 'copy', 60_000)))
     expect((await wanted()).filter(Boolean)).toHaveLength(1)
     expect((await wanted()).filter(Boolean)).toHaveLength(0)
-    expect(await takeJob(db, 'another', 60_000)).toBe(true)
-    await leaveJob(db, 'copy')
+    expect(await acquireLease(db, 'another', 60_000)).toBe(true)
+    await releaseLease(db, 'copy')
     expect((await wanted()).filter(Boolean)).toHaveLength(1)
     await db.query(`update job set until = now() - interval '1 second' where name = 'copy'`)
     expect((await wanted()).filter(Boolean)).toHaveLength(1)

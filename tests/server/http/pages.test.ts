@@ -4,7 +4,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import request from 'supertest'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { pages } from '@/server/http/pages.ts'
+import { serveApp } from '@/server/http/pages.ts'
 
 const dist = mkdtempSync(join(tmpdir(), 'fold-sprig-pages-'))
 const INDEX = `<html><head>
@@ -24,7 +24,7 @@ const served = (folder: string) => {
     res.locals.nonce = 'fresh'
     next()
   })
-  pages(app, folder)
+  serveApp(app, folder)
   return request(app)
 }
 const named = (html: string, name: string) =>

@@ -16,7 +16,7 @@ import { requestOf } from '@/contract/commandRequests.ts'
 import type { Command, KeptApart } from '@/contract/commands.ts'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import type { Round, RoundSummary } from '@/core/records/round.ts'
 import { HASH_PLACE, type Signature } from '@/core/records/signedPage.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
@@ -188,7 +188,9 @@ describe('what is shown before it is sent', () => {
       { do: 'drop-check', namingId },
     ]
     for (const command of commands) {
-      const { shown, stands } = await both<NamingCheck[]>('/api/naming-checks', command, (c) => checksAfter(c, command))
+      const { shown, stands } = await both<Verification[]>('/api/naming-checks', command, (c) =>
+        checksAfter(c, command),
+      )
       expect(shown).toEqual(stands)
     }
   })

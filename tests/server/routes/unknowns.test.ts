@@ -1,9 +1,9 @@
 import { describe, expect, it } from 'vitest'
 import { apiForFile } from '@/tests/support/api.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 
 const api = apiForFile()
-const list = async () => (await api.get('/api/unknowns').expect(200)).body as UnknownPlant[]
+const list = async () => (await api.get('/api/unknowns').expect(200)).body as UndeterminedSpecimen[]
 const unknown = (over: object = {}) => ({
   id: crypto.randomUUID(),
   place: 'Mill Bank',

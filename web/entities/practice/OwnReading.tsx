@@ -1,8 +1,8 @@
 import { useEffect, useMemo } from 'react'
 import { ownMistake, ownReadings, type Readings } from '@/core/practice/ownErrors.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
-import type { Naming } from '@/core/records/round.ts'
+import type { Verification } from '@/core/records/verification.ts'
+import type { Determination } from '@/core/records/round.ts'
 import { wilson } from '@/core/stats/proportionIntervals.ts'
 import { percent, percentRange } from '../../parts/words.ts'
 import { characterOf, flora } from '../../stores/floraStore.ts'
@@ -36,8 +36,8 @@ export function OwnReading({
   checks,
   answers,
 }: {
-  namings: readonly Naming[]
-  checks: readonly NamingCheck[]
+  namings: readonly Determination[]
+  checks: readonly Verification[]
   answers: readonly PracticeAnswer[]
 }) {
   const { counts, set } = useOwnReading()

@@ -8,7 +8,7 @@ import { BARE } from '@/core/records/taxon.ts'
 import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { shareOf } from '@/core/survey/composition.ts'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useHerd, useManagement } from './herd.ts'
 import { animalClass } from '@/core/assess/feed/needs.ts'
@@ -28,7 +28,7 @@ export function useTurf(round: Round) {
   const use = management?.turfUse ?? USUAL_TURF
   const normals = management?.normals
   return useMemo(() => {
-    const named = namedLetters(round)
+    const named = resolvedUnknowns(round)
     const stops = countedStops(round)
     const all = abundanceMatrix(stops, named)
     const design = designOf(round)

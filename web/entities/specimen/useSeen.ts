@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
+import type { Verification } from '@/core/records/verification.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { dayWords } from '../../language/dates.ts'
@@ -16,7 +16,7 @@ export interface Seen {
   verified: boolean
 }
 
-const checkWords = (check: NamingCheck | undefined, plant: string): string =>
+const checkWords = (check: Verification | undefined, plant: string): string =>
   !check
     ? say('not looked at again yet')
     : check.was === plant

@@ -1,7 +1,7 @@
 import { useLoaderData, useParams, type LoaderFunctionArgs } from 'react-router'
 import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { useKeysKept } from '../../parts/useKeysKept.ts'
 import { readRound } from '../../data/readRound.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -24,12 +24,12 @@ async function read({ id, letter = null }: { id?: string; letter?: string | null
   return { View: BenchView, props: { subject, round, letter, startContext: contextOf(round) } }
 }
 
-export const loader = ({ params }: LoaderFunctionArgs) => inTwo(read(params))
+export const loader = ({ params }: LoaderFunctionArgs) => deferred(read(params))
 
 function KeyedFront({ coming }: { coming: Promise<unknown> }) {
   useKeysKept(coming)
   return (
-    <Front
+    <Skeleton
       names={{ left: say('What was seen'), right: say('What follows') }}
       left={
         <>
@@ -45,5 +45,5 @@ function KeyedFront({ coming }: { coming: Promise<unknown> }) {
 export function Component() {
   const place = useLoaderData<typeof loader>()
   const { id, letter } = useParams()
-  return <WholeOf key={`${id}/${letter}`} place={place} front={<KeyedFront coming={place.coming} />} />
+  return <DeferredScreen key={`${id}/${letter}`} place={place} front={<KeyedFront coming={place.coming} />} />
 }

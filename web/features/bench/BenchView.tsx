@@ -5,7 +5,7 @@ import { useDeferredValue, useEffect, useMemo, useState } from 'react'
 import type { NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Context } from '@/core/records/observation.ts'
 import type { Round } from '@/core/records/round.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { TwoPane } from '../../parts/TwoPane.tsx'
 import type { NextStep } from '../../parts/StepRail.tsx'
 import { useStable } from '../../parts/useStable.ts'
@@ -144,7 +144,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const onTakeAway = useStable(takeAway)
   const onRemove = useStable(() => takeAway(current.id))
   const onReopen = useStable(
-    (u: UnknownPlant) =>
+    (u: UndeterminedSpecimen) =>
     bench.open(subject, { id: u.id, context: u.context, answers: u.observations, place: u.place, note: u.note, from: u }), // prettier-ignore
   )
   const writeLabel = held

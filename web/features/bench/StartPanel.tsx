@@ -1,6 +1,6 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { Link } from 'react-router'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { OpenSheet } from './KeepPanel.tsx'
@@ -20,8 +20,8 @@ const keys = () => [
 
 /** The right half before anything was seen: what is open, what was written down last, and the keys. */
 interface Props {
-  waiting: UnknownPlant[]
-  onReopen: (unknown: UnknownPlant) => void
+  waiting: UndeterminedSpecimen[]
+  onReopen: (unknown: UndeterminedSpecimen) => void
 }
 
 export function StartPanel({ waiting, onReopen }: Props) {

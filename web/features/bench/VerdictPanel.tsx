@@ -6,7 +6,7 @@ import { memo } from 'react'
 import type { Candidate, Identification } from '@/core/naming/identify.ts'
 import type { Stage } from '@/core/flora/flora.ts'
 import type { Observation } from '@/core/records/observation.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { standingCautions } from '@/text/standingCautions.ts'
 import { characterTitle } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -25,8 +25,8 @@ export interface VerdictProps {
   onWrite: (candidate: Candidate) => void
   writeLabel: string
   answers: Observation[]
-  waiting: UnknownPlant[]
-  onReopen: (unknown: UnknownPlant) => void
+  waiting: UndeterminedSpecimen[]
+  onReopen: (unknown: UndeterminedSpecimen) => void
 }
 
 const HARM_SHOWN = 5

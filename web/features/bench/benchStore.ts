@@ -2,7 +2,7 @@ import type { Sureness } from '@/core/records/observation.ts'
 import { create } from 'zustand'
 import { persist } from 'zustand/middleware'
 import type { Context, Observation } from '@/core/records/observation.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { browserStore } from '../../stores/browserStore.ts'
 import { heardSheet, stillHeard, withoutLook } from './heardSheet.ts'
 import type { Sheet } from './sheet.ts'
@@ -25,7 +25,7 @@ interface BenchState {
   /** Put a description on the bench: a colleague's sheet, or one kept under a letter. */
   open: (subject: string, sheet: Partial<Sheet>) => void
   /** It was kept: what is changed from now on stands on that. */
-  setFrom: (subject: string, from: UnknownPlant) => void
+  setFrom: (subject: string, from: UndeterminedSpecimen) => void
   setSureness: (sureness: Sureness) => void
 }
 

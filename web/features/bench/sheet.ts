@@ -1,6 +1,6 @@
 import type { SpecimenSheet } from '@/core/formats/specimenSheet.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
-import type { UnknownPlant } from '@/core/records/specimen.ts'
+import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 
 /** One plant being named: what was seen of it, and every earlier state for undo. */
 export interface Sheet {
@@ -19,5 +19,5 @@ export interface Sheet {
   /** A colleague's sheet that was opened here. */
   sent: SpecimenSheet | null
   /** The kept description that it was opened from, as it was then. */
-  from?: UnknownPlant
+  from?: UndeterminedSpecimen
 }

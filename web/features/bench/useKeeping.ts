@@ -2,7 +2,7 @@ import { useNavigate } from 'react-router'
 import type { Candidate } from '@/core/naming/identify.ts'
 import { without } from '@/core/records/merge.ts'
 import type { Round } from '@/core/records/round.ts'
-import { specimensIn, type UnknownPlant } from '@/core/records/specimen.ts'
+import { specimensIn, type UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { fresh, reads, useRead } from '../../data/reads.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
@@ -29,7 +29,7 @@ export function useKeeping({ subject, sheet, round, letter, onSaid }: Keeping) {
   const { data: waiting = [] } = useRead(reads.unknowns)
   const navigate = useNavigate()
   const post = useOutbox((s) => s.post)
-  const setFrom = (from: UnknownPlant) => useBench.getState().setFrom(subject, from)
+  const setFrom = (from: UndeterminedSpecimen) => useBench.getState().setFrom(subject, from)
 
   /** Keep the description under its letter; the server gives a new one the next that is free. */
   const keep = (namedAs: string | null) => {

@@ -1,8 +1,8 @@
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { useState } from 'react'
 import { bearing, brierScore } from '@/core/practice/scoring.ts'
-import type { NamingCheck } from '@/core/records/namingCheck.ts'
-import type { Naming } from '@/core/records/round.ts'
+import type { Verification } from '@/core/records/verification.ts'
+import type { Determination } from '@/core/records/round.ts'
 import { wilson } from '@/core/stats/proportionIntervals.ts'
 import { percentRange } from '../../parts/words.ts'
 import { Reliability } from '../../entities/practice/Reliability.tsx'
@@ -16,7 +16,7 @@ import { fixed } from '../../language/numbers.ts'
 
 const OTHER = 'other'
 const SHOWN = 8
-function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) => void }) {
+function Check({ naming, onCheck }: { naming: Determination; onCheck: (c: Verification) => void }) {
   const plants = useFlora((s) => s.plants)
   const [text, setText] = useState('')
   const [note, setNote] = useState('')
@@ -78,7 +78,7 @@ function Check({ naming, onCheck }: { naming: Naming; onCheck: (c: NamingCheck) 
 }
 
 /** Names from leaves alone, looked at again in flower: how often they were right, and how sure they had been. */
-export function ComeBack({ namings, checks }: { namings: Naming[]; checks: NamingCheck[] }) {
+export function ComeBack({ namings, checks }: { namings: Determination[]; checks: Verification[] }) {
   const post = useOutbox((s) => s.post)
   const byNaming = new Map(checks.map((c) => [c.namingId, c]))
   const open = namings.filter((n) => !byNaming.has(n.id))
@@ -87,7 +87,7 @@ export function ComeBack({ namings, checks }: { namings: Naming[]; checks: Namin
     return check ? [{ naming: n, check, sure: n.probability, right: check.was === n.plant }] : []
   })
   const right = done.filter((d) => d.right).length
-  const keep = (c: NamingCheck) => {
+  const keep = (c: Verification) => {
     post({ do: 'check-naming', check: c })
   }
   const undo = (id: string) => {

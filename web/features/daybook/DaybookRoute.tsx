@@ -1,9 +1,9 @@
 import { useLoaderData, type ShouldRevalidateFunctionArgs } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { say } from '../../language/say.ts'
 
 export const loader = () =>
-  inTwo(
+  deferred(
     import('./DaybookView.tsx').then(async ({ DaybookView, readDaybook }) => ({
       View: DaybookView,
       props: { read: await readDaybook() },
@@ -21,10 +21,10 @@ export function Component() {
   const place = useLoaderData() as Awaited<ReturnType<typeof loader>>
   const waits = <p className="mt-2 text-ink-soft">{say('Reading what is written …')}</p>
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Daybook'), right: say('Year on year') }}
           left={
             <>

@@ -1,6 +1,6 @@
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Naming, Paddock, RoundSummary } from '@/core/records/round.ts'
+import type { Determination, Paddock, RoundSummary } from '@/core/records/round.ts'
 import { eventWords } from '../../entities/place/eventWords.ts'
 import { shortName } from '../../stores/floraStore.ts'
 import { rateWords } from '../../parts/units.ts'
@@ -29,7 +29,7 @@ function eventText({ kind, note, detail }: PaddockEvent): string {
 export interface Kept {
   rounds: RoundSummary[]
   plan: PlanLine[]
-  namings: Naming[]
+  namings: Determination[]
   events: PaddockEvent[]
   paddocks: Paddock[]
 }

@@ -5,7 +5,7 @@ import { taxonName } from '@/text/taxonNames.ts'
 import { naturalFrequency } from '@/text/certaintyWords.ts'
 import type { ReactNode } from 'react'
 import { useHazards } from '../../entities/round/useHazards.ts'
-import type { Naming, Round } from '@/core/records/round.ts'
+import type { Determination, Round } from '@/core/records/round.ts'
 import { simultaneousIntervals } from '@/core/survey/simultaneousIntervals.ts'
 import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
@@ -76,7 +76,7 @@ function Table({ head, rows }: { head: string[]; rows: string[][] }) {
 }
 
 /** For colleagues: every figure with what it stands on, the names and how sure they are, and what each stop was. */
-export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Naming[] }) {
+export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Determination[] }) {
   const byId = useFlora((s) => s.byId)
   const { composition } = weighed
   const words = methodWords(round.method)

@@ -5,7 +5,7 @@ import { animalClass } from '@/core/assess/feed/needs.ts'
 import { harmsByItself } from '@/core/assess/harm/kinds.ts'
 import type { Plant } from '@/core/flora/flora.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Naming, Round } from '@/core/records/round.ts'
+import type { Determination, Round } from '@/core/records/round.ts'
 import { holdsUntil } from '@/core/assess/signing.ts'
 import { walkedStates } from '@/core/assess/feed/walkedStates.ts'
 import { walkedWords } from '@/text/feedWords.ts'
@@ -69,7 +69,7 @@ interface Props {
   weighed: WeighUp
   plan: PlanLine[]
   /** Names written down in this round: given where the appendix is wanted. */
-  namings: Naming[] | undefined
+  namings: Determination[] | undefined
   /** The name that was put to these pages; undefined: they are a draft. */
   signature?: Signature | undefined
 }

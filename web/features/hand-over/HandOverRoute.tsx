@@ -1,5 +1,5 @@
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { readRound } from '../../data/readRound.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import { say } from '../../language/say.ts'
@@ -12,17 +12,17 @@ export async function loader({ params }: LoaderFunctionArgs) {
     View: HandOverView,
     props: await readPages(round),
   }))
-  return { round, ...(await inTwo(whole)) }
+  return { round, ...(await deferred(whole)) }
 }
 
 /** What can be taken along at once; the pages when they are worked out. */
 export function Component() {
   const { round, ...place } = useLoaderData<typeof loader>()
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Take along'), right: say('The pages') }}
           left={
             <div className="no-print">

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import type { PlanLine } from '@/core/records/planItem.ts'
-import type { Naming, Round } from '@/core/records/round.ts'
+import type { Determination, Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { fresh, reads, serverReads } from '../../data/reads.ts'
 import { download, fileSlug } from '../../parts/download.ts'
@@ -21,7 +21,7 @@ interface Pages {
   round: Round
   weighed: WeighUp | undefined
   plan: PlanLine[]
-  namings: Naming[]
+  namings: Determination[]
   /** What could not be read: the pages are not whole without it. */
   missing: ('plan' | 'names' | 'stock')[]
 }

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { addLink, dropLink } from '../../api/client.ts'
+import { addLink, deleteLink } from '../../api/client.ts'
 import { reads, useRead } from '../../data/reads.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -23,7 +23,7 @@ export function LinkPanel({ roundId }: { roundId: string }) {
     })
   const takeBack = (id: string) =>
     attempt(async () => {
-      await dropLink(id)
+      await deleteLink(id)
       read.again()
       setMade('')
       setSaid(say('Taken back: it opens nothing any more.'))

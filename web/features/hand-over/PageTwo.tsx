@@ -6,7 +6,7 @@ import { standingCautions } from '@/text/standingCautions.ts'
 import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Outlook, Round } from '@/core/records/round.ts'
 import { outlookReading } from '@/core/assess/indicators/outlookReading.ts'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { drawnOnFirst, Matters } from './Matters.tsx'
 import { RouteMap } from '../../parts/RouteMap.tsx'
@@ -24,7 +24,7 @@ import { Lasts } from './Lasts.tsx'
 
 function Says({ round }: { round: Round }) {
   const { plants, byId } = useFlora()
-  const list = swardSays(round, plants)
+  const list = siteIndicators(round, plants)
   return (
     <section className="mt-3 print:mt-2 break-inside-avoid">
       <h3 className="text-lg">{say('What the sward says')}</h3>

@@ -1,10 +1,10 @@
 import { useLoaderData } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 
 export const loader = () =>
-  inTwo(
+  deferred(
     Promise.all([import('./PlantBookView.tsx'), useFlora.getState().load()]).then(([{ PlantBookView }]) => ({
       View: PlantBookView,
       props: {},
@@ -14,10 +14,10 @@ export const loader = () =>
 export function Component() {
   const place = useLoaderData() as Awaited<ReturnType<typeof loader>>
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Plant book'), right: say('What is in it') }}
           left={
             <>

@@ -1,7 +1,7 @@
 import { useLoaderData, type LoaderFunctionArgs, type ShouldRevalidateFunctionArgs } from 'react-router'
 import type { Plant } from '@/core/flora/flora.ts'
 import { send } from '../../api/client.ts'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { spokenPlant, useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
 import { PlantHead } from './PlantHead.tsx'
@@ -12,7 +12,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
     View: PlantView,
     props: { plant },
   }))
-  return { plant, ...(await inTwo(whole)) }
+  return { plant, ...(await deferred(whole)) }
 }
 
 /** From chapter to chapter the plant stays. */
@@ -27,11 +27,11 @@ export const shouldRevalidate = ({
 export function Component() {
   const { plant, ...place } = useLoaderData<typeof loader>()
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       first="right"
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Plant book'), right: plant.commonName }}
           first="right"
           left={<h2 className="text-[1.65rem]">{say('Plant book')}</h2>}

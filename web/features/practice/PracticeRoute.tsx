@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { useLoaderData } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { say } from '../../language/say.ts'
 import { Kinds } from './Kinds.tsx'
 import { noWish, type Wished } from './wish.ts'
@@ -11,7 +11,7 @@ export async function loader() {
     View: PracticeView,
     props: { around: await readAround(), wish },
   }))
-  return { wish, ...(await inTwo(whole)) }
+  return { wish, ...(await deferred(whole)) }
 }
 
 /** What can be practised at once; what is pressed meanwhile begins when the drawings are there. */
@@ -19,10 +19,10 @@ export function Component() {
   const { wish, ...place } = useLoaderData() as Awaited<ReturnType<typeof loader>>
   const [asked, setAsked] = useState<Wished>()
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       front={
-        <Front
+        <Skeleton
           names={{ left: say('The specimen'), right: say('Your record') }}
           left={
             <Kinds

@@ -1,7 +1,7 @@
 import { methodWords } from '@/text/methodWords.ts'
 import { useLoaderData, type LoaderFunctionArgs } from 'react-router'
 import type { Round } from '@/core/records/round.ts'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { useKeysKept } from '../../parts/useKeysKept.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { say } from '../../language/say.ts'
@@ -13,7 +13,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
     View: CountView,
     props: { round },
   }))
-  return { round, ...(await inTwo(whole)) }
+  return { round, ...(await deferred(whole)) }
 }
 
 function KeyedFront({ round, coming }: { round: Round; coming: Promise<unknown> }) {
@@ -21,7 +21,7 @@ function KeyedFront({ round, coming }: { round: Round; coming: Promise<unknown> 
   const { unitName, units } = methodWords(round.method)
   const done = round.stops.filter((s) => s.doneAt !== null).length
   return (
-    <Front
+    <Skeleton
       names={{ left: say('Count'), right: say('So far') }}
       left={
         <>
@@ -45,5 +45,5 @@ function KeyedFront({ round, coming }: { round: Round; coming: Promise<unknown> 
 /** Which round it is at once; the keys when the book is there. */
 export function Component() {
   const { round, ...place } = useLoaderData<typeof loader>()
-  return <WholeOf key={round.id} place={place} front={<KeyedFront round={round} coming={place.coming} />} />
+  return <DeferredScreen key={round.id} place={place} front={<KeyedFront round={round} coming={place.coming} />} />
 }

@@ -1,5 +1,5 @@
 import { useLoaderData, type LoaderFunctionArgs, type ShouldRevalidateFunctionArgs } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../parts/deferred.tsx'
 import { readRound } from '../../data/readRound.ts'
 import { useOutbox } from '../../stores/outboxStore.ts'
 import { say } from '../../language/say.ts'
@@ -12,7 +12,7 @@ export async function loader({ params }: LoaderFunctionArgs) {
   const whole = Promise.all([import('./WeighUpView.tsx'), import('../../entities/round/weighed.ts')]).then(
     async ([{ WeighUpView }, { weighed }]) => ({ View: WeighUpView, props: { round, weighed: await weighed(round) } }),
   )
-  return { round, ...(await inTwo(whole)) }
+  return { round, ...(await deferred(whole)) }
 }
 
 /** From chapter to chapter the figures stay. */
@@ -28,11 +28,11 @@ export function Component() {
   const { round, ...place } = useLoaderData<typeof loader>()
   const waits = <p className="mt-2 text-ink-soft">{say('Weighing it up …')}</p>
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       first="right"
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Counts'), right: say('Weigh-up') }}
           nodes={nodesOf(round)}
           left={

@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import type { Round } from '@/core/records/round.ts'
 import { inSentence } from '@/text/say.ts'
@@ -26,7 +26,7 @@ export function useAnswers(round: Round, weighed: WeighUp): Partial<Record<Chapt
     const short = (id: string) => inSentence(taxonName(id, byId).replace(/ \(.*\)/, ''))
     const [most] = made.taxa
     const [found] = harm.found
-    const [sign] = swardSays(round, plants)
+    const [sign] = siteIndicators(round, plants)
     const [first] = unwanted(round, weighed, byId)
     const me = feed && estimateIn('energy', feed.walked.meMcalPerKg)
     return {

@@ -4,7 +4,7 @@ import { swardStages, type SwardStage } from '../../../records/measures.ts'
 import type { Round } from '../../../records/round.ts'
 import { shareOf, type Share } from '../../../survey/composition.ts'
 import { countedStops, designOf } from '../../../survey/counted.ts'
-import { namedLetters } from '../../../survey/figures.ts'
+import { resolvedUnknowns } from '../../../survey/figures.ts'
 import { abundanceMatrix } from '../../../methods/tally.ts'
 import type { LabResult } from '../../feed/labResult.ts'
 import type { AnimalClass } from '../../feed/needs.ts'
@@ -36,7 +36,7 @@ export function hazardFacts(
   plants: Map<string, Plant>,
   known: { animal?: AnimalClass | undefined; conditions?: Conditions | undefined; lab?: LabResult | undefined },
 ): HazardFacts {
-  const all = abundanceMatrix(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
   const design = designOf(round)
   return {
     on: round.plannedOn,

@@ -10,7 +10,7 @@ import { simulatedFramePicture } from '../../../instruments/camera.ts'
 import { say } from '../../../language/say.ts'
 import { FileButton } from '../../../parts/FileButton.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
-import { dropPicture, keepPicture, readPicture, type KeptPicture } from '../../../stores/pictureStore.ts'
+import { deletePicture, keepPicture, readPicture, type KeptPicture } from '../../../stores/pictureStore.ts'
 import { pictureWorker } from '../../../workers/pictureWorker.ts'
 import { PictureCorners } from './PictureCorners.tsx'
 import { PicturePoints } from './PicturePoints.tsx'
@@ -125,7 +125,7 @@ export function PictureEntry({ stop, points: count, onMapped }: Props) {
             onClick={() => {
               setMap(undefined)
               if (corners) keep({ picture: kept.picture })
-              else void dropPicture(stop.id).then(() => setKept(undefined))
+              else void deletePicture(stop.id).then(() => setKept(undefined))
             }}
           >
             {corners ? say('Set the corners anew') : say('Another picture')}

@@ -1,9 +1,9 @@
 import { useLoaderData } from 'react-router'
-import { Front, inTwo, WholeOf } from '../../../parts/inTwo.tsx'
+import { Skeleton, deferred, DeferredScreen } from '../../../parts/deferred.tsx'
 import { say } from '../../../language/say.ts'
 
 export const loader = () =>
-  inTwo(
+  deferred(
     import('./PlanView.tsx').then(async ({ PlanView, readForPlan }) => ({
       View: PlanView,
       props: await readForPlan(),
@@ -13,10 +13,10 @@ export const loader = () =>
 export function Component() {
   const place = useLoaderData() as Awaited<ReturnType<typeof loader>>
   return (
-    <WholeOf
+    <DeferredScreen
       place={place}
       front={
-        <Front
+        <Skeleton
           names={{ left: say('Plan'), right: say('What it takes') }}
           left={
             <>

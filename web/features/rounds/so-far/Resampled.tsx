@@ -5,7 +5,7 @@ import type { Round } from '@/core/records/round.ts'
 import type { Bootstrapped } from '@/core/stats/bootstrap.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import { abundanceMatrix } from '@/core/methods/tally.ts'
 import { type Taxon } from '@/core/records/taxon.ts'
 import { percent, percentRange } from '../../../parts/words.ts'
@@ -33,7 +33,7 @@ export function Resampled({ round, made }: { round: Round; made: Composition }) 
   }
   useEffect(() => () => worker.current?.terminate(), [])
   const start = async () => {
-    const together = abundanceMatrix(countedStops(round), namedLetters(round))
+    const together = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
     const own = new Worker(new URL('../../../workers/resampling.worker.ts', import.meta.url), { type: 'module' })
     worker.current = own
     const api = Comlink.wrap<ResamplingApi>(own)

@@ -5,7 +5,7 @@ import { shareSurface } from '@/core/survey/surface.ts'
 import { whereItStands, type WhereItStands } from '@/core/survey/whereItStands.ts'
 import { amountsAt } from '@/core/methods/tally.ts'
 import { countedStops } from '@/core/survey/counted.ts'
-import { namedLetters } from '@/core/survey/figures.ts'
+import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import type { Round } from '@/core/records/round.ts'
 import { ZoomMap } from '../../../parts/ZoomMap.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
@@ -40,7 +40,7 @@ function MetAt({ round, seq }: { round: Round; seq: number }) {
   const stop = round.stops.find((s) => s.seq === seq)
   if (!stop) return null
   const tally = countedStops(round).find((s) => s.seq === seq)
-  const met = tally ? [...amountsAt(tally, namedLetters(round))].sort((a, b) => b[1] - a[1]) : []
+  const met = tally ? [...amountsAt(tally, resolvedUnknowns(round))].sort((a, b) => b[1] - a[1]) : []
   return (
     <p aria-live="polite" className="mt-1 rounded-xl bg-lit px-3 py-1.5">
       <b>{say('Stop {{seq}}', { seq })}:</b>{' '}

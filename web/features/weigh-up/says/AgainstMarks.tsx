@@ -1,5 +1,5 @@
 import { useMemo } from 'react'
-import { swardFigures, type SwardFigure } from '@/core/assess/indicators/swardSays.ts'
+import { swardFigures, type SwardFigure } from '@/core/assess/indicators/siteIndicators.ts'
 import { saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { percent, percentRange } from '../../../parts/words.ts'

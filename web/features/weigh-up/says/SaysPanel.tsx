@@ -1,7 +1,7 @@
 import { codeWords } from '@/text/codeWords.ts'
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import { percent, percentRange } from '../../../parts/words.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { say } from '../../../language/say.ts'
@@ -10,7 +10,7 @@ import type { ChapterProps } from '../chapter.ts'
 /** What the composition says of the ground and of past management, with the figures it stands on and what speaks against it. */
 export function SaysPanel({ round }: Pick<ChapterProps, 'round'>) {
   const { plants, byId } = useFlora()
-  const list = swardSays(round, plants)
+  const list = siteIndicators(round, plants)
   return (
     <section aria-labelledby="says">
       <h2 id="says" className="text-[1.65rem]">

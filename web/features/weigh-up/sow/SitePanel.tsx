@@ -1,4 +1,4 @@
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import { BARE } from '@/core/records/taxon.ts'
 import { regionWords } from '@/text/regionWords.ts'
 import { saidWords } from '@/text/swardWords.ts'
@@ -19,7 +19,7 @@ export function SitePanel({ round, weighed: { composition: made } }: ChapterProp
   const { data: management, change, problem } = useManagement(round.paddockId)
   const year = useYear(round, made)
   const { region, sown } = round.paddock
-  const hard = swardSays(round, plants).filter((s) => siteOf[s.id])
+  const hard = siteIndicators(round, plants).filter((s) => siteOf[s.id])
   const bare = made.taxa.find((t) => t.taxon === BARE)
   const rows: [string, string][] = [
     [say('Region'), regionWords(region)],

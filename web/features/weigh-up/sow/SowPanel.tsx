@@ -2,7 +2,7 @@ import { useMemo, useState } from 'react'
 import { codeWords } from '@/text/codeWords.ts'
 import { sowingAdvice } from '@/core/assess/sowing/sowingAdvice.ts'
 import { nextSowingDay } from '@/core/assess/sowing/sowingDay.ts'
-import { swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import type { SowingTime } from '@/core/flora/flora.ts'
 import { heldBackWords } from '@/text/sowingFitWords.ts'
 import { areaHa } from '@/core/geo/route.ts'
@@ -29,7 +29,7 @@ export function SowPanel({ round, weighed: { composition: made } }: ChapterProps
   const { ph } = management
   const { fits, held } = useMemo(() => {
     const { region, outlook, sown } = round.paddock
-    const site = swardSays(round, plants).flatMap((s) => siteOf[s.id] ?? [])
+    const site = siteIndicators(round, plants).flatMap((s) => siteOf[s.id] ?? [])
     return sowingAdvice(plants, {
       ...{ made, region, outlook, sown, site, curve: year?.year.mixture },
       ...(kind ? { animal: kind } : {}),

@@ -1,4 +1,4 @@
-import type { SaidId } from '@/core/assess/indicators/swardSays.ts'
+import type { SaidId } from '@/core/assess/indicators/siteIndicators.ts'
 import type { Site } from '@/core/assess/sowing/sowingAdvice.ts'
 
 /** What the sward says of the ground that a seed has to bear. */

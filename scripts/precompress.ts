@@ -7,7 +7,7 @@ import type { Plugin } from 'vite'
 const SMALLEST = 1000
 
 /** A step of the build that comes after all files are written. */
-export function packBuilt(): Plugin {
+export function precompress(): Plugin {
   let outDir = 'dist'
   return {
     name: 'pack-built',

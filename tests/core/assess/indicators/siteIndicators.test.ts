@@ -1,6 +1,6 @@
 import { besideWords, saidWords } from '@/text/swardWords.ts'
 import { describe, expect, it } from 'vitest'
-import { swardFigures, swardSays } from '@/core/assess/indicators/swardSays.ts'
+import { swardFigures, siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import type { Outlook } from '@/core/records/round.ts'
 import { flora } from '@/tests/support/book.ts'
 import { countedStop, emptyPaddock, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -15,7 +15,7 @@ const counted = (counts: Record<string, number>[], sown: string[] = [], outlook:
 const even = (counts: Record<string, number>, stops = 8) =>
   Array.from({ length: stops }, (_, i) => ({ ...counts, dandelion: 1 + (i % 2) }))
 const said = (counts: Record<string, number>[], sown?: string[], outlook?: Outlook) =>
-  swardSays(counted(counts, sown, outlook), flora.plants)
+  siteIndicators(counted(counts, sown, outlook), flora.plants)
 const idsOf = (list: ReturnType<typeof said>) => list.map((s) => s.id)
 
 // What the trade reads from a sward: common practice, no source.
@@ -87,7 +87,7 @@ describe('what a sward says', () => {
     expect(said(even({ 'kentucky-bluegrass': 18 }, 2))).toEqual([])
     const round = counted(even({ 'kentucky-bluegrass': 18 }))
     const stops = round.stops.map((s) => ({ ...s, measures: { heightCm: 3, grazed: 'hard' as const } }))
-    const [hard] = swardSays({ ...round, stops }, flora.plants)
+    const [hard] = siteIndicators({ ...round, stops }, flora.plants)
     expect(hard!.also.map(besideWords)).toEqual(['mean height 3 cm at 8 stops', 'grazed hard at 8 of 8 stops'])
   })
 })

@@ -8,7 +8,7 @@ export interface Whole<P extends object> {
   props: P
 }
 
-export interface InTwo<P extends object> {
+export interface Deferred<P extends object> {
   coming: Promise<Whole<P>>
   /** Set where it came before the front was worth showing. */
   came: Whole<P> | undefined
@@ -23,7 +23,7 @@ let firstOfVisit = true
  * For the loader of a place that comes in two steps: its front at once, the whole when its script and its records are
  * there.
  */
-export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promise<InTwo<P>> {
+export async function deferred<P extends object>(coming: Promise<Whole<P>>): Promise<Deferred<P>> {
   // Whoever shows the place says what went wrong; until then nobody listens.
   coming.catch(() => undefined)
   if (firstOfVisit) {
@@ -34,7 +34,7 @@ export async function inTwo<P extends object>(coming: Promise<Whole<P>>): Promis
   return { coming, came: await Promise.race([coming, soon]) }
 }
 
-interface FrontProps {
+interface SkeletonProps {
   /** As those of the whole. */
   names: { left: string; right: string }
   nodes?: RailStep[]
@@ -44,19 +44,19 @@ interface FrontProps {
 }
 
 /** The front of a working screen: nothing to be done next is said yet. */
-export const Front = ({ nodes = [], right = null, ...halves }: FrontProps) => (
+export const Skeleton = ({ nodes = [], right = null, ...halves }: SkeletonProps) => (
   <TwoPane busy tip={undefined} nodes={nodes} right={right} {...halves} />
 )
 
-interface WholeOfProps<P extends object> {
-  place: InTwo<P>
+interface DeferredScreenProps<P extends object> {
+  place: Deferred<P>
   front: ReactNode
   /** The half that lies on top on a phone when the place opens. */
   first?: Fold
 }
 
 /** The front of a place until the whole of it is there. */
-export function WholeOf<P extends object>({ place, front, first = 'left' }: WholeOfProps<P>) {
+export function DeferredScreen<P extends object>({ place, front, first = 'left' }: DeferredScreenProps<P>) {
   const { coming, came } = place
   const fold = useState<Fold>(first)
   const [later, setLater] = useState<{ of: Promise<Whole<P>>; whole?: Whole<P>; failed?: unknown }>()

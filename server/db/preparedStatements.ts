@@ -11,7 +11,7 @@ const MOST = 500
  *
  * @returns runs one statement and gives its rows
  */
-export function planned(lite: PGlite): (text: string, params?: unknown[]) => Promise<unknown[]> {
+export function preparedStatements(lite: PGlite): (text: string, params?: unknown[]) => Promise<unknown[]> {
   const plans = new Map<string, Promise<{ name: string; types: number[] }>>()
   let lastName = 0
   const exchange = (...parts: Uint8Array[]) =>

@@ -6,7 +6,7 @@ import type { Sql } from './db.ts'
  * @param ms for so long nobody else gets it
  * @returns false where another one has it
  */
-export async function takeJob(db: Sql, name: string, ms: number): Promise<boolean> {
+export async function acquireLease(db: Sql, name: string, ms: number): Promise<boolean> {
   // One that ends long after ours would was taken by a clock that was ahead; one that began a moment before or after was not.
   const { rows } = await db.query(
     `insert into job as j (name, until) values ($1, now() + $2 * interval '1 millisecond')
@@ -18,6 +18,6 @@ export async function takeJob(db: Sql, name: string, ms: number): Promise<boolea
 }
 
 /** Give it back before its time, as when it failed. */
-export async function leaveJob(db: Sql, name: string): Promise<void> {
+export async function releaseLease(db: Sql, name: string): Promise<void> {
   await db.query('delete from job where name = $1', [name])
 }

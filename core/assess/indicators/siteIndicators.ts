@@ -4,7 +4,7 @@ import type { Plant } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
 import { shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
-import { namedLetters } from '../../survey/figures.ts'
+import { resolvedUnknowns } from '../../survey/figures.ts'
 import { abundanceMatrix, type AbundanceMatrix } from '../../methods/tally.ts'
 import { BARE, type Taxon } from '../../records/taxon.ts'
 
@@ -27,7 +27,7 @@ export interface SwardFigure {
   strength: Strength | undefined
 }
 
-export interface Said extends SwardFigure {
+export interface Indicator extends SwardFigure {
   strength: Strength
   /** Further figures of the round that bear on it. */
   also: SaidBeside[]
@@ -112,7 +112,7 @@ const rulesFor = (round: Round): Rule[] => [
 
 /** Every figure that could speak of the ground, with its mark, in the order of the rules. None from fewer than three stops. */
 export function swardFigures(round: Round, plants: Plant[]): SwardFigure[] {
-  const all = abundanceMatrix(countedStops(round), namedLetters(round))
+  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
   if (all.totals.length < 3) return []
   return rulesFor(round).map((rule) => figureOf(rule, round, all, plants))
 }
@@ -121,7 +121,7 @@ export function swardFigures(round: Round, plants: Plant[]): SwardFigure[] {
  * What a composition says of the ground and of past management, each with the figure it stands on, how firmly, and what
  * would contradict it. Nothing is said from fewer than three stops.
  */
-export function swardSays(round: Round, plants: Plant[]): Said[] {
+export function siteIndicators(round: Round, plants: Plant[]): Indicator[] {
   const beside = new Map(rules.map((r) => [r.id, r.also]))
   const said = swardFigures(round, plants).flatMap((f) =>
     f.strength ? [{ ...f, strength: f.strength, also: beside.get(f.id)?.(round) ?? [] }] : [],

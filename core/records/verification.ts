@@ -1,5 +1,5 @@
 /** A name looked at again when the plant was in flower. */
-export interface NamingCheck {
+export interface Verification {
   namingId: string
   /** ISO day. */
   checkedOn: string

@@ -47,7 +47,7 @@ function reachTheDisk(lite: PGlite): void {
 }
 
 /** PGlite in a folder or in memory (`memory://`), with whole numbers as numbers, dates and times as text. */
-export async function openLite(dataDir: string): Promise<PGlite> {
+export async function openPglite(dataDir: string): Promise<PGlite> {
   const inMemory = dataDir.startsWith('memory://')
   const loadDataDir = await emptyFolderFor(dataDir)
   const lite = await PGlite.create({

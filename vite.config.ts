@@ -44,7 +44,7 @@ export default defineConfig({
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {
               name: 'page',
-              test: /web\/parts\/(TwoPane|StepRail|deferred|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|hand-over\/Files|PlantHead|practice\/Kinds)\.tsx$/,
+              test: /web\/parts\/(TwoPane|StepRail|deferred|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|report\/Files|PlantHead|practice\/Kinds)\.tsx$/,
               priority: 8,
             },
             // Small things that several places need, none of which should wait for the large ones of another place.
@@ -77,7 +77,7 @@ export default defineConfig({
             },
             {
               name: 'bench',
-              test: /web\/features\/bench\/|entities\/(specimen\/|plant\/(Lookalikes|usualState|TypicalPart|HowToLook))/,
+              test: /web\/features\/identify\/|entities\/(specimen\/|plant\/(Lookalikes|usualState|TypicalPart|HowToLook))/,
               minShareCount: 2,
               priority: 4,
             },
@@ -89,7 +89,7 @@ export default defineConfig({
             },
             {
               name: 'weighing',
-              test: /web\/(features\/(weigh-up|hand-over)|entities\/round)\//,
+              test: /web\/(features\/(results|report)|entities\/round)\//,
               minShareCount: 2,
               priority: 2,
             },

@@ -129,27 +129,27 @@ export const makeRouter = () =>
             {
               path: 'rounds/:id/name/:letter',
               handle: titled(() => say('Bench')),
-              lazy: screen(() => import('./features/bench/BenchRoute.tsx')),
+              lazy: screen(() => import('./features/identify/BenchRoute.tsx')),
             },
             {
               path: 'rounds/:id/weigh-up/:chapter?',
               handle: titled(() => say('Weigh-up')),
-              lazy: screen(() => import('./features/weigh-up/WeighUpRoute.tsx')),
+              lazy: screen(() => import('./features/results/WeighUpRoute.tsx')),
             },
             {
               path: 'rounds/:id/hand-over',
               handle: titled(() => say('The pages')),
-              lazy: screen(() => import('./features/hand-over/HandOverRoute.tsx')),
+              lazy: screen(() => import('./features/report/HandOverRoute.tsx')),
             },
             {
               path: 'bench/sheet',
               handle: titled(() => say('Specimen sheet')),
-              lazy: withBook(() => import('./features/bench/SheetRoute.tsx')),
+              lazy: withBook(() => import('./features/identify/SheetRoute.tsx')),
             },
             {
               path: 'bench',
               handle: titled(() => say('Bench')),
-              lazy: screen(() => import('./features/bench/BenchRoute.tsx')),
+              lazy: screen(() => import('./features/identify/BenchRoute.tsx')),
             },
             {
               path: 'plants',
@@ -212,5 +212,5 @@ export const makeRouter = () =>
       ],
     },
     { path: '/sign-in', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/access/SignInRoute.tsx')) },
-    { path: '/shared', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/hand-over/SharedRoute.tsx')) },
+    { path: '/shared', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/report/SharedRoute.tsx')) },
   ])

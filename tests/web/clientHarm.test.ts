@@ -16,8 +16,8 @@ import { flora, plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
 import { inSentence } from '@/text/say.ts'
 import { reads, serverReads } from '@/web/data/reads.ts'
-import { Answer } from '@/web/features/hand-over/Answer.tsx'
-import { ClientHarm } from '@/web/features/hand-over/ClientHarm.tsx'
+import { Answer } from '@/web/features/report/Answer.tsx'
+import { ClientHarm } from '@/web/features/report/ClientHarm.tsx'
 import { useFlora } from '@/web/stores/floraStore.ts'
 
 type Animal = (typeof keptAnimals)[number]

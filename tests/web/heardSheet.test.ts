@@ -1,8 +1,8 @@
 import { describe, expect, test } from 'vitest'
 import type { Observation } from '@/core/records/observation.ts'
-import { emptySheet, useBench } from '@/web/features/bench/benchStore.ts'
-import type { Sheet } from '@/web/features/bench/sheet.ts'
-import { heardSheet, withoutLook } from '@/web/features/bench/heardSheet.ts'
+import { emptySheet, useBench } from '@/web/features/identify/benchStore.ts'
+import type { Sheet } from '@/web/features/identify/sheet.ts'
+import { heardSheet, withoutLook } from '@/web/features/identify/heardSheet.ts'
 
 // What a person who talks while holding a plant would expect of the answers; common practice, no source.
 const is = (character: string, state: string, sureness: 'sure' | 'guess' = 'sure'): Observation => ({

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { heardWords } from '@/web/features/bench/saying/heardWords.ts'
+import { heardWords } from '@/web/features/identify/saying/heardWords.ts'
 
 describe('what a browser heard', () => {
   it('is the text beside the number, which stand on the kind of thing that a browser gives', () => {

@@ -15,7 +15,7 @@ import { useOutbox } from '@/web/stores/outboxStore.ts'
 import { firstHerd } from '@/web/entities/round/herd.ts'
 import { seasonShares } from '@/web/entities/round/seasonShares.ts'
 import { stillToFind } from '@/web/entities/round/stillToFind.ts'
-import { unwanted } from '@/web/features/weigh-up/do/unwanted.ts'
+import { unwanted } from '@/web/features/results/do/unwanted.ts'
 
 const posted: Command[] = []
 beforeEach(() => {

@@ -1,7 +1,7 @@
 import type { Command } from '@/contract/commands.ts'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import type { Observation } from '@/core/records/observation.ts'
-import { emptySheet, useBench, withAnswer } from '@/web/features/bench/benchStore.ts'
+import { emptySheet, useBench, withAnswer } from '@/web/features/identify/benchStore.ts'
 import { useOutbox } from '@/web/stores/outboxStore.ts'
 
 describe('a sheet of the bench', () => {

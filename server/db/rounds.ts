@@ -56,8 +56,7 @@ const nameOf = (s: { id: string; version: number }) => `${s.id} ${s.version}`
 export const keepHits = (db: Db, stop: { id: string; version: number }, hits: Hit[]): void =>
   void keptOf(db).set(nameOf(stop), hits)
 
-const STOP_COLUMNS =
-  'round_id as "roundId", id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version'
+const STOP_COLUMNS = 'id, seq, lon, lat, done_at as "doneAt", stratum, measures, skipped, version'
 
 const stopFrom = ({ lon, lat, ...s }: Omit<StopRow, 'roundId'>, hits: Hit[]): Stop => ({
   ...s,

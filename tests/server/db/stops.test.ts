@@ -4,7 +4,7 @@ import type { Stop } from '@/core/records/round.ts'
 import type { Db, Sql } from '@/server/db/db.ts'
 import { decideStop, sameSeen, type Standing, type Writer } from '@/server/db/decideStop.ts'
 import { migrate } from '@/server/db/migrate.ts'
-import { getRound, listRounds } from '@/server/db/rounds.ts'
+import { getRound, listRounds, stopsOf } from '@/server/db/rounds.ts'
 import { putStop } from '@/server/db/stops.ts'
 import { loadDemo } from '@/server/demo/loadDemo.ts'
 import { testDatabase } from '@/tests/support/database.ts'
@@ -133,6 +133,16 @@ describe('stops of one round, written by several', () => {
     await db.query(`delete from hit where stop_id = $1 and ord > 1`, [there.id])
     expect(await write(7, there.version + 1)).toMatchObject({ conflict: { version: there.version + 2 } })
     expect((await stops())[2]!.hits).toHaveLength(1)
+  })
+
+  it('a round read from memory is the one that stands in the database, field by field', async () => {
+    const there = (await stops())[3]!
+    const mixed = [{ taxon: 'timothy', amount: 0.1 }, { taxon: 'bare', amount: 2, part: 3 }] // prettier-ignore
+    await putStop(db, roundId, { ...there, hits: mixed }, { by: randomUUID(), base: there.version })
+    const [warm, cold] = [await stops(), (await stopsOf(db, [roundId])).get(roundId)!]
+    expect(warm).toStrictEqual(cold)
+    expect(Object.keys(warm[3]!).sort()).toEqual(Object.keys(blank).concat('id', 'seq').sort())
+    expect(warm[3]!.hits).toStrictEqual(mixed)
   })
 
   it('the same list is asked once for all who wait', async () => {

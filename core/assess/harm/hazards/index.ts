@@ -4,7 +4,7 @@ import { blisterBeetle } from './blisterBeetle.ts'
 import { endophyte } from './endophyte.ts'
 import { ergot } from './ergot.ts'
 import { grassTetany } from './grassTetany.ts'
-import { hazardGrades, type HazardAct, type HazardFacts, type HazardModule, type HazardReading, type HazardTest } from './hazard.ts' // prettier-ignore
+import { hazardGrades, type HazardAct, type HazardFacts, type HazardModule, type HazardReading, type HazardSays, type HazardTest } from './hazard.ts' // prettier-ignore
 import { laminitis } from './laminitis.ts'
 import { copper, selenium } from './minerals.ts'
 import { nitrate } from './nitrate.ts'
@@ -14,10 +14,12 @@ import { prussicAcid } from './prussicAcid.ts'
 import { sunBurn } from './sunBurn.ts'
 import { wrappedForage } from './wrappedForage.ts'
 
+const CARRIED: HazardSays = { code: 'carried' }
+
 /** A danger of which only its plants are known: it is carried, and the test and the act go by its name. */
 const carriedWith = (forms: FeedForm[], tests: HazardTest[], acts: HazardAct[]): HazardModule => ({
   forms,
-  read: () => ({ grade: 'open', says: [{ code: 'carried' }], tests, acts }),
+  read: () => ({ grade: 'open', says: [CARRIED], tests, acts }),
 })
 
 /** Each danger of `flora/hazards.yaml` and what works it out. */
@@ -59,7 +61,10 @@ export function readHazards(facts: HazardFacts, hazards: readonly Hazard[]): Haz
       facts.animal === undefined || hazard.who.includes(facts.animal.kind) || hazard.who.includes('people')
     const share = facts.share(carriers)
     const forms = module.forms ?? feedForms
-    return [{ hazard, plants: carriers, share, concerns, forms, ...module.read(facts, hazard, carriers) }]
+    const read = module.read(facts, hazard, carriers)
+    // Where nothing is known of it that can be said, that its plants are there is.
+    const says = read.says.length > 0 ? read.says : [CARRIED]
+    return [{ hazard, plants: carriers, share, concerns, forms, ...read, says }]
   })
   return readings.sort(
     (a, b) =>

@@ -81,25 +81,42 @@ function signs({ conditions: c, on }: HazardFacts): HazardSays[] {
   ]
 }
 
-/** Nitrate: a ration sum where a laboratory has seen it, else what makes it likely and which test tells. */
+/** The first day after the wait for what grows back when rain ends a drought; undefined where nothing is waited for. */
+function waitAfterRain({ conditions, on }: HazardFacts): string | undefined {
+  const until = conditions.rainOn === undefined ? undefined : daysAfter(conditions.rainOn, AFTER_RAIN_DAYS)
+  return until !== undefined && until > on ? until : undefined
+}
+
+/**
+ * Nitrate: a ration sum where a laboratory has seen it, else what makes it likely and which test tells. The week after the
+ * rain is waited for in both cases: whether the sample was taken before it is not known.
+ */
 export const nitrate: HazardModule = {
   read: (facts) => {
     const { lab, conditions } = facts
+    const wait = waitAfterRain(facts)
+    const waiting: HazardSays[] = wait ? [{ code: 'nitrate-wait-rain', values: { day: wait } }] : []
+    // What a sample keeps off no day lets on.
+    const from = wait ? { from: wait } : {}
     const water: HazardTest[] = conditions.waterNitrateMgPerL === undefined ? ['nitrate-water'] : []
     if (lab?.nitrateNPpm !== undefined) {
       const { passed, says } = ofSample(lab.nitrateNPpm, facts)
       const acts: HazardAct[] = passed ? ['dilute-by-the-figure', 'graze-tops', 'not-hungry'] : ['not-hungry']
-      return { grade: passed ? 'act' : 'open', says, tests: water, acts }
+      return {
+        grade: passed ? 'act' : wait ? 'raised' : 'open',
+        says: [...says, ...waiting],
+        tests: water,
+        acts,
+        ...from,
+      }
     }
-    const says = signs(facts)
-    const wait = conditions.rainOn === undefined ? undefined : daysAfter(conditions.rainOn, AFTER_RAIN_DAYS)
-    const waiting = wait !== undefined && wait > facts.on
+    const says = [...signs(facts), ...waiting]
     return {
-      grade: says.length > 0 || waiting ? 'raised' : 'open',
-      says: waiting ? [...says, { code: 'nitrate-wait-rain', values: { day: wait } }] : says,
+      grade: says.length > 0 ? 'raised' : 'open',
+      says,
       tests: ['nitrate-stems', ...water],
       acts: ['none-until-result', 'not-hungry', 'graze-tops'],
-      ...(waiting ? { from: wait } : {}),
+      ...from,
     }
   },
 }

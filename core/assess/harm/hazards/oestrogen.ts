@@ -37,7 +37,7 @@ export const oestrogen: HazardModule = {
       says,
       tests: coumestans === undefined ? ['isoflavones', 'coumestans'] : ['isoflavones'],
       acts: ['ewes-off'],
-      ...(now && passed ? { from: daysAfter(last!, 1) } : {}),
+      ...(now && passed && ewes ? { from: daysAfter(last!, 1) } : {}),
     }
   },
 }

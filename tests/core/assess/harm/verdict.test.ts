@@ -1,7 +1,8 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { harmFindings } from '@/core/assess/harm/harmFindings.ts'
 import { keptAnimals } from '@/core/assess/harm/exposures.ts'
-import { verdictFor } from '@/core/assess/harm/verdict.ts'
+import { verdictFor, type VerdictCode } from '@/core/assess/harm/verdict.ts'
 import { feedForms, type AtRisk, type FeedForm } from '@/core/flora/flora.ts'
 import { composition } from '@/core/survey/composition.ts'
 import { harmVerdictWords } from '@/text/verdictWords.ts'
@@ -86,5 +87,26 @@ describe('the verdict for stock and use', () => {
           expect(of({ timothy: 19, [p.id]: 1 }, animal, form).code, `${p.id} ${animal} ${form}`).not.toBe(
             'not-excluded',
           )
+  })
+
+  it('whatever is met beside what was counted, no verdict grows milder, and no plant is forgotten by the one it stands in', () => {
+    const order: VerdictCode[] = ['not-excluded', 'lessened', 'not-judged', 'test-first', 'act-first', 'not-for-them']
+    const taxa = [...flora.plants.map((p) => p.id), 'unknown:A', 'latin:Taxus baccata', 'latin:Poa nowhere', 'bare']
+    const met = fc.uniqueArray(fc.constantFrom(...taxa), { minLength: 1, maxLength: 7 })
+    fc.assert(
+      fc.property(
+        met,
+        fc.constantFrom(...taxa),
+        fc.constantFrom(...keptAnimals),
+        fc.constantFrom(...feedForms),
+        (before, further, animal, form) => {
+          const hits = Object.fromEntries(before.map((t, i) => [t, 1 + (i % 4)]))
+          const [without, beside] = [of(hits, animal, form), of({ ...hits, [further]: 1 }, animal, form)]
+          expect(order.indexOf(beside.code)).toBeGreaterThanOrEqual(order.indexOf(without.code))
+          if (beside.code === without.code) expect(beside.plants).toEqual(expect.arrayContaining(without.plants))
+        },
+      ),
+      { numRuns: 400 },
+    )
   })
 })

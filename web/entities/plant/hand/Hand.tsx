@@ -6,7 +6,10 @@ import { gestureNames, shownWords } from './handWords.ts'
 import { useSpecimen, type Held } from './useSpecimen.ts'
 import { TURN, useTurning } from './useTurning.ts'
 
-const button = 'min-h-11 rounded-xl border border-rule px-4 aria-pressed:border-culm aria-pressed:bg-culm/15'
+const button = 'min-h-11 shrink-0 rounded-xl border border-rule px-4 aria-pressed:border-culm aria-pressed:bg-culm/15'
+/** On a phone the looks are one row that is pushed along, so that what is asked stays in sight under it. */
+const inOneRow =
+  'flex flex-wrap items-end gap-2 max-[900px]:-mx-4 max-[900px]:flex-nowrap max-[900px]:overflow-x-auto max-[900px]:px-4 max-[900px]:pb-1'
 const LENS_PIXELS = 220
 
 /** What is done to a specimen to see more of it. */
@@ -76,7 +79,7 @@ export function Hand({ held, label, of, onLook, without = [], children }: Props)
       <p role="status" className="mt-1 min-h-6 text-sm text-ink-soft">
         {look ? shownWords(held.form, of, { look, lens, gesture }) : problem ? '' : say('It is being taken up …')}
       </p>
-      <div className={`mt-1 flex flex-wrap items-end gap-2 ${problem ? 'hidden' : ''}`}>
+      <div className={`mt-1 ${inOneRow} ${problem ? 'hidden' : ''}`}>
         <button
           type="button"
           className={button}

@@ -1,9 +1,11 @@
 import { inSentence } from '@/text/say.ts'
 import { useState } from 'react'
 import { drawState } from '@/core/drawing/drawState.ts'
+import { efforts, lifeForms } from '@/core/flora/flora.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
-import { answerWords } from '../../parts/words.ts'
+import { answerWords, effortWords } from '../../parts/words.ts'
 import { characterOf, shortName, useFlora } from '../../stores/floraStore.ts'
 import { Sureness } from './Sureness.tsx'
 import type { Shown } from './usePractice.ts'
@@ -66,21 +68,6 @@ export function KeyQuestion({
       ) : (
         <>
           <label className="mt-3 block">
-            <span className="block text-ink-soft">{say('Ask for a look')}</span>
-            <select
-              value=""
-              onChange={(e) => setAsked((a) => [...a, e.target.value])}
-              className="min-h-12 w-full rounded-xl border-2 border-culm bg-sheet px-3"
-            >
-              <option value="">{can.length > 0 ? say('which one?') : say('nothing is left to see')}</option>
-              {can.map((o) => (
-                <option key={o.character} value={o.character}>
-                  {characterOf(o.character)!.title}
-                </option>
-              ))}
-            </select>
-          </label>
-          <label className="mt-3 block">
             <span className="block text-ink-soft">{say('It is')}</span>
             <input
               list="names-of-plants"
@@ -111,7 +98,57 @@ export function KeyQuestion({
               }
             />
           ) : null}
+          <Looks
+            can={can}
+            formTold={specimen.seen.some((o) => asked.includes(o.character) && tellsForm(o))}
+            onAsk={(id) => setAsked((a) => [...a, id])}
+          />
         </>
+      )}
+    </>
+  )
+}
+
+const tellsForm = (o: Observation): boolean => 'states' in o && lifeForms.some((f) => f === o.states[0])
+
+interface LooksProps {
+  can: readonly Observation[]
+  /** Until it is known what kind of plant it is, only looks that every kind allows: the others would tell it. */
+  formTold: boolean
+  onAsk: (character: string) => void
+}
+
+/** The looks that are left, those that cost least first: each a touch. */
+function Looks({ can, formTold, onAsk }: LooksProps) {
+  if (can.length === 0) return <p className="mt-4 text-ink-soft">{say('nothing is left to see')}</p>
+  const left = can.map((o) => characterOf(o.character)!)
+  const looks = formTold ? left : left.filter((c) => c.forms.length === lifeForms.length)
+  return (
+    <>
+      <h2 className="mt-4 text-lg">{say('Ask for a look')}</h2>
+      {efforts.map((effort) => {
+        const those = looks.filter((c) => c.effort === effort)
+        return those.length > 0 ? (
+          <section key={effort} className="mt-2">
+            <h3 className="text-ink-soft">{effortWords[effort]}</h3>
+            <ul className="mt-1 flex flex-wrap gap-2">
+              {those.map((c) => (
+                <li key={c.id}>
+                  <button
+                    type="button"
+                    onClick={() => onAsk(c.id)}
+                    className="min-h-11 rounded-xl border border-rule bg-sheet px-3"
+                  >
+                    {c.title}
+                  </button>
+                </li>
+              ))}
+            </ul>
+          </section>
+        ) : null
+      })}
+      {formTold ? null : (
+        <p className="mt-3 text-ink-soft">{say('More of them when you have asked what kind of plant it is.')}</p>
       )}
     </>
   )

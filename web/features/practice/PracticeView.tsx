@@ -20,9 +20,12 @@ import { Records } from './Records.tsx'
 import { SaveAnswers } from './SaveAnswers.tsx'
 import { TrainerSets } from './TrainerSets.tsx'
 import { WhileOpen } from './WhileOpen.tsx'
-import { usePractice } from './usePractice.ts'
+import { usePractice, type Shown } from './usePractice.ts'
 import type { Wish } from './wish.ts'
 import { say } from '../../language/say.ts'
+
+const besideOf = (shown: Shown | undefined) =>
+  shown?.is === 'cover' || shown?.is === 'rank' ? 'covers' : shown?.is === 'question' || shown?.is === 'key' ? 'sureness' : undefined // prettier-ignore
 
 /** Names that turned out to be another plant in flower. */
 async function confusedInField(): Promise<string[]> {
@@ -63,6 +66,10 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
     const kind = wish.take()
     if (kind) begin(kind)
   }, [wish, begin])
+  // Each question begins at its top, wherever the page was when it was asked for.
+  useEffect(() => {
+    window.scrollTo(0, 0)
+  }, [running, at])
   useWindowKeys((e) => {
     if (e.key === 'Enter' && given && !(e.target instanceof HTMLAnchorElement)) {
       e.preventDefault()
@@ -131,7 +138,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
               {at + 1 < asks.length ? say('Next one') : say('See how it went')}
             </button>
           ) : null}
-          {running && !given ? <WhileOpen done={done} asked={asks.length} named={shown?.is === 'question'} /> : null}
+          {running && !given ? <WhileOpen done={done} asked={asks.length} beside={besideOf(shown)} /> : null}
           {running ? (
             <p className="mt-4">
               {given ? null : say('What it is stands here once you have answered. ')}

@@ -36,7 +36,7 @@ export function SeedTrayView({ tray }: { tray: SeedTray }) {
   }
   const tenth = 10 / tray.millimetres
   return (
-    <figure className="mt-3 max-w-xl">
+    <figure className="mt-3 max-w-[min(36rem,46dvh)] max-[900px]:max-w-[38dvh]">
       <div className="relative">
         <canvas
           ref={canvas}

@@ -30,7 +30,7 @@ export function SwardView({ frame, label, lit }: { frame: SwardFrame; label: str
       height={frame.side}
       role="img"
       aria-label={label}
-      className="mt-3 w-full max-w-xl rounded-sm border-4 border-ink"
+      className="mt-3 w-full max-w-[min(36rem,48dvh)] rounded-sm max-[900px]:max-w-[40dvh] border-4 border-ink"
     />
   )
 }

@@ -5,6 +5,7 @@ import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { kindName } from '@/text/practiceWords.ts'
 import { Axis } from '../../ui/charts/Axis.tsx'
 import { useWidth } from '../../ui/charts/useWidth.ts'
+import { CoverScale } from './CoverScale.tsx'
 import { say } from '../../language/say.ts'
 
 const HEIGHT = 240
@@ -79,12 +80,12 @@ function PointsBySureness() {
 interface Props {
   done: readonly PracticeAnswer[]
   asked: number
-  /** The question is answered with a name and how sure it is. */
-  named: boolean
+  /** What stands beside the open question: for a name, what sureness is worth; for a frame, covers to compare with. */
+  beside: 'sureness' | 'covers' | undefined
 }
 
 /** Beside a question that is open: how far the round has come, and what sureness is worth. */
-export function WhileOpen({ done, asked, named }: Props) {
+export function WhileOpen({ done, asked, beside }: Props) {
   return (
     <>
       <h2 className="text-[1.65rem]">{say('This round')}</h2>
@@ -111,7 +112,8 @@ export function WhileOpen({ done, asked, named }: Props) {
           )
         })}
       </ol>
-      {named ? (
+      {beside === 'covers' ? <CoverScale /> : null}
+      {beside === 'sureness' ? (
         <>
           <h3 className="mt-5 text-lg">{say('What it is worth to be how sure')}</h3>
           <PointsBySureness />

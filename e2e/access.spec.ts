@@ -104,9 +104,16 @@ async function lit(page: Page, mode: string) {
   )
 }
 
+/** One page for all screens: what they share is loaded once. */
+let page: Page
+test.beforeAll(async ({ browser }) => {
+  page = await browser.newPage()
+  await lit(page, 'day')
+})
+test.afterAll(() => page.close())
+
 for (const [name, open] of Object.entries(screens))
-  test(`axe finds nothing on ${name}`, async ({ page }) => {
-    await lit(page, 'day')
+  test(`axe finds nothing on ${name}`, async () => {
     await open(page)
     await expectAccessible(page, `${name} by day`)
     if (!inEveryLight.has(name)) return

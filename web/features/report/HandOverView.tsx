@@ -87,7 +87,7 @@ export function HandOverView({ round, weighed, plan, namings, missing }: Pages) 
           id: 'weighed',
           label: say('Weighed up'),
           ...(weighed
-            ? { detail: say('{{richness}} plants', { richness: weighed.composition.diversity?.richness ?? 0 }) }
+            ? { detail: say('{{count}} plants', { count: weighed.composition.diversity?.richness ?? 0 }) }
             : {}),
         },
       ]}

@@ -6,6 +6,8 @@ import { say } from '../../language/say.ts'
 
 const doneIn = (round: Round): number => round.stops.filter((s) => s.doneAt).length
 
+const isBegun = (round: Round): boolean => round.stops.some((s) => s.doneAt !== null || s.hits.length > 0)
+
 /** Where a round was, which one it is, and what stands below. */
 export function WeighUpHead({ round, title = say('What was counted') }: { round: Round; title?: string | undefined }) {
   return (
@@ -13,7 +15,7 @@ export function WeighUpHead({ round, title = say('What was counted') }: { round:
       <p className="text-ink-soft">
         {round.holding}, {round.paddock.name}: {round.title}, {dayWords(round.plannedOn)}
       </p>
-      <h1 className="text-[1.65rem]">{doneIn(round) > 0 ? title : say('Nothing is counted yet')}</h1>
+      <h1 className="text-[1.65rem]">{isBegun(round) ? title : say('Nothing is counted yet')}</h1>
     </>
   )
 }

@@ -82,9 +82,9 @@ export function Counted(props: ChapterProps) {
   return (
     <>
       <p>
-        {say('{{countedWords}}, {{richness}} plants.{{what}}', {
+        {say('{{countedWords}}, {{plants}}.{{what}}', {
           countedWords: countedWords(round.method, made),
-          richness: made.diversity?.richness ?? 0,
+          plants: say('{{count}} plants', { count: made.diversity?.richness ?? 0 }),
           what: points ? '' : say(' Figures are a {{says}}.', { says: methodWords(round.method).says }),
         })}
       </p>
@@ -136,7 +136,7 @@ export function Shares({ round, weighed, lit }: ChapterProps) {
           <li key={g.group} className="flex items-center gap-2 border-b border-rule/60 py-1.5">
             <GroupMark group={g.group} />
             <span className="grow">{groupName(g.group)}</span>
-            <span className="text-right whitespace-nowrap">
+            <span className="max-w-28 shrink-0 text-right">
               <b>{percent(g.estimate)}</b>
               <span className="block text-sm leading-tight text-ink-soft">
                 {g.interval ? percentRange(g.interval) : say('no interval from one stop')}
@@ -152,9 +152,9 @@ export function Shares({ round, weighed, lit }: ChapterProps) {
       {made.diversity ? (
         <p className="mt-3" data-testid="diversity">
           {say(
-            '{{richness}} plants; Shannon {{shannon}}, Simpson {{simpson}}, as varied as {{effectiveSpecies}} equally common plants. These describe the plants met, without an error of their own. {{what}}',
+            '{{plants}}; Shannon {{shannon}}, Simpson {{simpson}}, as varied as {{effectiveSpecies}} equally common plants. These describe the plants met, without an error of their own. {{what}}',
             {
-              richness: made.diversity.richness,
+              plants: say('{{count}} plants', { count: made.diversity.richness }),
               shannon: fixed(made.diversity.shannon, 3),
               simpson: fixed(made.diversity.simpson, 3),
               effectiveSpecies: fixed(made.diversity.effectiveSpecies, 1),

@@ -18,10 +18,11 @@ function pathOf(cells: readonly boolean[]): string {
   return runs.join('')
 }
 
-const squares = SHARES.map((share, i) => ({
-  share,
-  path: pathOf(coverPattern(SIDE, share, randomLcg(0.13 + i / 10))),
-}))
+const made = () =>
+  SHARES.map((share, i) => ({ share, path: pathOf(coverPattern(SIDE, share, randomLcg(0.13 + i / 10))) }))
+let squares: ReturnType<typeof made> | undefined
+/** Made once, when they are first shown. */
+const knownCovers = () => (squares ??= made())
 
 /** Squares of which a known share is covered, to hold a frame against. */
 export function CoverScale() {
@@ -29,7 +30,7 @@ export function CoverScale() {
     <>
       <h3 className="mt-5 text-lg">{say('To compare with')}</h3>
       <ul className="mt-2 grid max-w-md grid-cols-3 gap-3">
-        {squares.map(({ share, path }) => (
+        {knownCovers().map(({ share, path }) => (
           <li key={share} className="text-center">
             <svg
               viewBox={`0 0 ${SIDE} ${SIDE}`}

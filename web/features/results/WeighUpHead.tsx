@@ -6,7 +6,9 @@ import { say } from '../../language/say.ts'
 
 const doneIn = (round: Round): number => round.stops.filter((s) => s.doneAt).length
 
-const isBegun = (round: Round): boolean => round.stops.some((s) => s.doneAt !== null || s.hits.length > 0)
+/** A stop that is not full yet counts too: its figures stand below. */
+const isBegun = (round: Round): boolean =>
+  round.stops.some((s) => s.doneAt !== null || s.hits.length > 0 || Object.keys(s.measures).length > 0)
 
 /** Where a round was, which one it is, and what stands below. */
 export function WeighUpHead({ round, title = say('What was counted') }: { round: Round; title?: string | undefined }) {

@@ -105,8 +105,8 @@ export const nitrate: HazardModule = {
       return {
         grade: passed ? 'act' : wait ? 'raised' : 'open',
         says: [...says, ...waiting],
-        tests: water,
-        acts,
+        tests: wait ? ['nitrate-stems', ...water] : water,
+        acts: wait && !passed ? ['wait-until', ...acts] : acts,
         ...from,
       }
     }

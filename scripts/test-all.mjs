@@ -68,12 +68,14 @@ async function together(chains) {
 }
 
 step('lock file', process.execPath, ['scripts/check-lock.mjs'])
-title('eslint beside types, prettier, walls and flora')
+title('lint and types beside walls, prettier and flora')
 const folders = ['core', 'text', 'contract', 'server', 'web', 'tests', 'e2e', 'bench']
 await together([
-  [['eslint', bin('eslint'), ['.']]],
   [
     ['types', process.execPath, ['scripts/types.mjs']],
+    ['oxlint', bin('oxlint'), []],
+  ],
+  [
     ['walls between the folders', bin('depcruise'), ['--config', '.dependency-cruiser.cjs', ...folders]],
     ['prettier', bin('prettier'), ['--check', '--log-level', 'warn', '.']],
     ['flora', process.execPath, ['--import', 'tsx', 'server/cli/checkFlora.ts']],

@@ -1,5 +1,5 @@
 // Each floor with what it has at hand: no window in the core or the server, no server in the core. By the compiler that is
-// itself compiled, a fifth of the time; the linter and the walls need the other one's interface.
+// itself compiled, a fifth of the time; the walls and the search for texts need the other one's interface.
 import { join } from 'node:path'
 import { root, run } from './prepare.mjs'
 

@@ -6,7 +6,7 @@ export const useStoreFull = create(() => ({ full: false }))
 
 /** The browser's store, which may be full or not allowed: what is on the screen stays there, and the person is told. */
 // Each store keeps its own shape in it.
-// eslint-disable-next-line @typescript-eslint/no-explicit-any
+// oxlint-disable-next-line typescript/no-explicit-any
 export const browserStore = createJSONStorage<any>(() => ({
   getItem: (name) => {
     try {

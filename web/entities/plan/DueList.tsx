@@ -1,4 +1,5 @@
 import { addDays } from 'date-fns/addDays'
+import { parseISO } from 'date-fns/parseISO'
 import { planDates } from '@/core/records/planItem.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { PlanLines } from './PlanLines.tsx'
@@ -11,10 +12,10 @@ const AHEAD_DAYS = 14
 /** What is due or overdue in any paddock, on the first screen. */
 export function DueList() {
   const { lines, put, problem, again } = usePlanLines()
-  const until = isoDay(addDays(new Date(), AHEAD_DAYS))
   const dates = planDates(lines)
   // What was ticked off today stays, so that a slip can be taken back.
   const now = today()
+  const until = isoDay(addDays(parseISO(now), AHEAD_DAYS))
   const due = lines.filter((l) => l.doneOn === now || dates.some((d) => d.item.id === l.id && d.day <= until))
   if (problem) return <ReadProblem of={say('The plan')} problem={problem} again={again} />
   if (lines.length === 0) return null

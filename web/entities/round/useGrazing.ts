@@ -82,19 +82,21 @@ export function useGrazing(round: Round, made: Composition, feed?: MixtureFeed) 
     () => (feed ? intakeRange(animal, { ndf: feed.ndfPct.middle, cp: feed.cpPct.middle }) : animal.intakePct),
     [animal, feed],
   )
+  // By what it is made of: where nothing was kept, the plan itself is another object each time.
+  const { count: animals, residualKgPerHa: left, usePct, refusedPct } = plan
   const grazing = useMemo(() => {
     if (hectares === undefined) return undefined
     const how = {
       massKgPerHa: mass,
       areaHa: hectares,
-      residualKgPerHa: plan.residualKgPerHa,
-      useShare: plan.usePct / 100,
-      refusedShare: plan.refusedPct / 100,
+      residualKgPerHa: left,
+      useShare: usePct / 100,
+      refusedShare: refusedPct / 100,
       growthKgPerHaDay: growth,
     }
     const days = (count: number) => grazingDays({ ...how, herd: [{ animal, count, intakePct: eats }] }, randomLcg(1))
     return {
-      days: days(plan.count),
+      days: days(animals),
       // Without growth: that of the ground does not grow with the number of animals.
       one: grazingDays({ ...how, growthKgPerHaDay: 0, herd: [{ animal, count: 1, intakePct: eats }] }, randomLcg(1)),
       aum: (Object.keys(animalUnitMonths) as (keyof typeof animalUnitMonths)[]).map((convention) => ({
@@ -107,7 +109,7 @@ export function useGrazing(round: Round, made: Composition, feed?: MixtureFeed) 
       })),
       mass,
     }
-  }, [hectares, mass, plan, animal, eats, growth])
+  }, [hectares, mass, animals, left, usePct, refusedPct, animal, eats, growth])
   return {
     plan,
     /** False while nobody has said what is kept here. */

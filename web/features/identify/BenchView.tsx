@@ -63,7 +63,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
   const { waiting, keepUnknown, write } = useKeeping({ subject, sheet, round, letter, onSaid: setWritten })
 
   // Only on opening: a sheet that is already there keeps what the person chose.
-  useEffect(() => bench.start(subject, startContext), []) // eslint-disable-line react-hooks/exhaustive-deps
+  useEffect(() => bench.start(subject, startContext), []) // oxlint-disable-line react/exhaustive-deps
 
   const suggested = result?.next.find((n) => !sheet.answers.some((a) => a.character === n.character))
   const answering = useAnswering({
@@ -129,7 +129,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
       }
     return next ? { label: nextTitle, detail: next, hotkey: 'n', onPress: onNext } : undefined
     // What is said changes with the language.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [named, next, nextTitle, onWriteTop, onNext, words])
 
   // The next question comes first; the drawings and what follows are redrawn when there is time for it.

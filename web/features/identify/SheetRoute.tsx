@@ -15,7 +15,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { useSheet } from './benchStore.ts'
 import { useIdentification } from './useIdentification.ts'
 import { say } from '../../language/say.ts'
-import { dayWords } from '../../language/dates.ts'
+import { dayWords, today } from '../../language/dates.ts'
 
 /** The description on one sheet of paper, with room for a colleague's answer. */
 export function Component() {
@@ -33,7 +33,7 @@ export function Component() {
       <p>
         {say('{{place}}; {{day}}; {{stage}}; {{count}} plants looked at.', {
           place: sheet.place || say('Place not given'),
-          day: dayWords(new Date().toISOString()),
+          day: dayWords(today()),
           stage: codeWords(sheet.context.stage ?? 'vegetative'),
           count: pulled,
         })}

@@ -83,7 +83,7 @@ export function useKeeping({ subject, sheet, round, letter, onSaid }: Keeping) {
       },
     })
     const unknown = waiting.find((u) => u.id === sheet.id)
-    if (unknown) keep(candidate.plant)
+    if (unknown) void keep(candidate.plant)
     if (round)
       void useOutbox
         .getState()

@@ -46,7 +46,7 @@ export function DrawGrid({ origin, boundary, parts, corners, drawing, onCorner, 
     const middle: Metres =
       ring.length > 2 ? [(Math.max(...xs) + Math.min(...xs)) / 2, (Math.max(...ys) + Math.min(...ys)) / 2] : [0, 0]
     return { plane, wide, west: middle[0] - wide / 2, north: middle[1] + wide / 2 }
-  }, [boundary, origin]) // eslint-disable-line react-hooks/exhaustive-deps
+  }, [boundary, origin]) // oxlint-disable-line react/exhaustive-deps
   const { plane, wide, west, north } = frame
   const scale = SIZE / wide
   const on = (p: Position): [number, number] => {

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import type { PaddockEvent } from '@/core/records/paddockEvent.ts'
 import type { Round } from '@/core/records/round.ts'
 import { useWidth } from '../../ui/charts/useWidth.ts'
-import { dayWords, isoDay } from '../../language/dates.ts'
+import { dayWords, isoDay, today } from '../../language/dates.ts'
 import { say } from '../../language/say.ts'
 import { eventWords } from '../../entities/place/eventWords.ts'
 
@@ -22,7 +22,7 @@ export function HistoryLine({ rounds, events }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(480)
   const days = [...rounds.map((r) => r.plannedOn), ...events.map((e) => e.onDate)].sort()
   if (days.length < 2) return null
-  const now = new Date()
+  const now = parseISO(today())
   const last = parseISO(days.at(-1)!)
   const x = scaleTime([parseISO(days[0]!), last > now ? last : now], [PAD, width - PAD])
   const at = (iso: string) => x(parseISO(iso))

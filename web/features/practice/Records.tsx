@@ -1,3 +1,4 @@
+import { useState } from 'react'
 import { bearing, brierScore, logScore } from '@/core/practice/scoring.ts'
 import { corrected, eyeBias, FEWEST_JUDGED } from '@/core/practice/eyeBias.ts'
 import { dueNow, learnedFrom } from '@/core/practice/schedule.ts'
@@ -69,6 +70,7 @@ function EyesOnCover({ answers }: { answers: readonly PracticeAnswer[] }) {
 /** The person's own record: how often right, how sure, what is confused, what comes back and when. */
 export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
   const judged = answers.filter((a) => a.kind !== 'cover' && a.kind !== 'rank')
+  const [now] = useState(() => new Date())
   if (answers.length === 0)
     return (
       <>
@@ -83,8 +85,8 @@ export function Records({ answers }: { answers: readonly PracticeAnswer[] }) {
   const right = judged.filter((a) => a.right).length
   const lean = bearing(judged)
   const learned = learnedFrom(answers.filter((a) => a.kind !== 'cover' && a.kind !== 'rank'))
-  const due = dueNow(learned.values(), new Date()).length
-  const next = [...learned.values()].map((l) => l.card.due).filter((d) => d > new Date()).sort((a, b) => Number(a) - Number(b))[0] // prettier-ignore
+  const due = dueNow(learned.values(), now).length
+  const next = [...learned.values()].map((l) => l.card.due).filter((d) => d > now).sort((a, b) => Number(a) - Number(b))[0] // prettier-ignore
   const missed = answers.filter((a) => a.kind === 'poison' && !a.right && a.answered === 'other').length
   return (
     <>

@@ -85,7 +85,7 @@ export function PictureEntry({ stop, points: count, onMapped }: Props) {
       if (!begun && named >= count) learn()
     }
     // The hits alone decide: what is measured from them must not start it again.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
+    // oxlint-disable-next-line react/exhaustive-deps
   }, [straight, stop.hits, count, points, byId, seed])
   // Declared last, so that what is still to be learned has begun when the worker is told to end.
   useEffect(() => {

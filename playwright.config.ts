@@ -41,7 +41,7 @@ export default defineConfig({
     },
   },
   webServer: {
-    command: 'node dist-server/main.js',
+    command: 'node e2e/serve.mjs',
     url: `http://127.0.0.1:${port}/api/health`,
     env: { PORT: String(port), DATA_DIR: 'reports/e2e-data' },
     gracefulShutdown: { signal: 'SIGTERM', timeout: 5000 },

@@ -1,13 +1,17 @@
 import { expect } from '@playwright/test'
 import { execFileSync, spawn, type ChildProcess } from 'node:child_process'
-import { mkdtempSync, rmSync } from 'node:fs'
+import { cpSync, mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+
+/** A data folder with the demo in it, as the first start lays it out (`e2e/serve.mjs`): to lay it out takes longer than most journeys. */
+const READY = 'reports/e2e-ready'
 
 /** A server of the test's own, that can be stopped and started again over the same data. */
 export function ownServer(port: number, env: Record<string, string> = {}) {
   const address = `http://127.0.0.1:${port}`
   const dataDir = mkdtempSync(join(tmpdir(), 'fold-sprig-e2e-'))
+  if (env.DEMO !== 'off') cpSync(READY, dataDir, { recursive: true })
   let server: ChildProcess
   const answers = () =>
     fetch(`${address}/api/health`).then(

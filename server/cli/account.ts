@@ -32,34 +32,40 @@ async function named(db: Db) {
   return account
 }
 
-async function run(db: Db): Promise<void> {
+/** What cannot be done whatever the database holds is said before it is opened. */
+function readRole(): AccountRole | undefined {
+  const as = accountRoles.find((r) => r === role)
+  if (what === 'add' ? !name || !as : !['reset', 'close', 'list'].includes(what ?? '')) throw new Error(HOW)
+  return as
+}
+
+async function run(db: Db, as: AccountRole | undefined): Promise<void> {
   if (what === 'list') {
     for (const a of await listAccounts(db)) console.log(`${a.name} · ${a.role}${a.closedAt ? ' · closed' : ''}`)
     return
   }
   const password = firstPassword()
   if (what === 'add') {
-    const as = accountRoles.find((r) => r === role)
-    if (!name || !as) throw new Error(HOW)
-    const account = await addAccount(db, { name, role: as satisfies AccountRole, password })
+    const account = await addAccount(db, { name: name!, role: as!, password })
     console.log(`${account.name} may come in as ${account.role}. Password, shown this once: ${password}`)
   } else if (what === 'reset') {
     const account = await named(db)
     await setPassword(db, account, password)
     console.log(`${account.name} is signed out everywhere. New password, shown this once: ${password}`)
-  } else if (what === 'close') {
+  } else {
     const account = await named(db)
     await changeAccount(db, account.id, { role: account.role, closed: true }, { lastToo: true })
     console.log(`${account.name} cannot come in any more.`)
-  } else throw new Error(HOW)
+  }
 }
 
 async function main(): Promise<void> {
+  const as = readRole()
   const unlock = databaseUrl ? () => undefined : lockFolder(dataDir)
   try {
     const db = await openDb({ databaseUrl, dataDir: pgDir })
     await migrate(db)
-    await run(db).finally(() => db.close())
+    await run(db, as).finally(() => db.close())
   } finally {
     unlock()
   }

@@ -54,14 +54,6 @@ describe('identify from the command line', () => {
   })
 })
 
-describe('checking the flora from the command line', () => {
-  it('names plants, characters and cells of a good book', () => {
-    const { status, stdout } = run('checkFlora', [])
-    expect(status).toBe(0)
-    expect(stdout).toMatch(/\d+ plants, \d+ characters, \d+ cells: nothing to mend/)
-  })
-})
-
 describe('importing from the command line', () => {
   it('loads the dune table into the data folder, and says which table there is otherwise', () => {
     const { status, stdout } = run('import', ['dune'], '', { DATA_DIR: join(folder, 'data') })

@@ -7,15 +7,16 @@ const READY = 'reports/e2e-ready'
 /** Another port than that of the tests, which wait for an answer there. */
 const FIRST_PORT = '4199'
 const { PORT, DATA_DIR } = process.env
-const start = (dataDir, port) =>
+const start = (dataDir, port, env = {}) =>
   spawn(process.execPath, ['dist-server/main.js'], {
-    env: { ...process.env, DATA_DIR: dataDir, PORT: port },
+    env: { ...process.env, DATA_DIR: dataDir, PORT: port, ...env },
     stdio: 'inherit',
   })
 const ended = (child) => new Promise((resolve) => child.once('exit', resolve))
 
 rmSync(READY, { recursive: true, force: true })
-const first = start(READY, FIRST_PORT)
+// A copy that is cut short would keep the others from making theirs.
+const first = start(READY, FIRST_PORT, { COPIES: '0' })
 for (;;) {
   const answer = await fetch(`http://127.0.0.1:${FIRST_PORT}/api/health`).catch(() => undefined)
   if (answer?.ok) break

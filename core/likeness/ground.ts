@@ -171,7 +171,13 @@ export function addRunner(
   }: { from: Vec; toward: Vec; long: number; below: boolean; traits: Traits; random: Random },
 ) {
   const look = traits.states['rhizome.look']
-  const thick = look === 'thick-scaly' ? 2.4 : 1.1
+  // The broader the blades, the stouter what carries them.
+  const blade = traits.sizes['blade.width'] ?? 4
+  const thick = below
+    ? look === 'thick-scaly'
+      ? Math.min(4, Math.max(1.3, 0.5 * blade))
+      : 1.1
+    : Math.min(2.2, Math.max(0.6, 0.28 * blade))
   const tint: Lab = below ? (look === 'thick-scaly' ? [66, 8, 28] : [84, 0, 20]) : [52, -16, 30]
   const spine = grow({
     from,

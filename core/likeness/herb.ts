@@ -56,6 +56,8 @@ interface Stalk {
 function addLeafyStem(to: MeshBuilder, spine: Frame[], stalk: Stalk, traits: Traits, random: Random): void {
   const { leaf, thick, nodes, length, branches } = stalk
   const setting = traits.states['leaf.set'] ?? 'alternate'
+  // No two plants turn the same leaf to the eye.
+  const first = random() * 2 * Math.PI
   addStem(to, spine, thick, traits, random)
   const each = setting === 'opposite' ? 2 : setting === 'whorled' ? Math.round(traits.proportions?.whorl ?? 6) : 1
   const long = Math.hypot(...add(spine.at(-1)!.at, times(spine[0]!.at, -1)))
@@ -68,7 +70,9 @@ function addLeafyStem(to: MeshBuilder, spine: Frame[], stalk: Stalk, traits: Tra
     const f = frameAt(spine, Math.min(0.99, t))
     for (let k = 0; k < each; k++) {
       const around =
-        setting === 'alternate' ? GOLDEN * i : (Math.PI / 2) * i * (each > 2 ? 0.35 : 1) + (2 * Math.PI * k) / each
+        setting === 'alternate'
+          ? first + GOLDEN * i
+          : first + (Math.PI / 2) * i * (each > 2 ? 0.35 : 1) + (2 * Math.PI * k) / each
       const out = turned(f.face, f.along, around + (random() - 0.5) * 0.2)
       const rise = 0.4 + 1.5 * t ** 3 + 0.25 * t
       const at = add(f.at, times(out, thick * 0.6))

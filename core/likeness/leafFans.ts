@@ -21,6 +21,9 @@ interface Hung {
   droop: number
 }
 
+/** Depth of what lies across a leaflet, as a share of its length. */
+const SMALL = 0.006
+
 /** Leaflets that part from one point, as fingers do. */
 export function addFan(
   to: MeshBuilder,
@@ -30,14 +33,21 @@ export function addFan(
 ): void {
   const { states, proportions = {} } = traits
   const teeth = TEETH[states['leaf.margin'] ?? '']
+  const heart = states['leaflet.shape'] === 'heart'
   for (const [degrees, share] of parts) {
     const f = partFoot(frameAt(spine, 0), degrees)
     const own = grow({ from: f.at, along: f.along, face: f.face, length: length * share, steps: 10, droop: droop * 0.7, floor: 0.6 }) // prettier-ignore
+    const coat = coatOf(traits)
+    const long = length * share
     addLamina(to, own, {
-      ...coatOf(traits),
-      width: length * share * (proportions.leafWide ?? wide),
-      outline: oval(widestAt),
-      fold: 0.1,
+      ...coat,
+      // On a small leaflet veins and waves as deep as a big leaf's would read as teeth.
+      ...(coat.veins ? { veins: { ...coat.veins, deep: Math.min(coat.veins.deep, SMALL * long) } } : {}),
+      wave: Math.min(coat.wave ?? 0, SMALL * long),
+      width: length * share * (proportions.leafWide ?? (heart ? 1.1 : wide)),
+      outline: heart ? oval(0.7, 0.62) : oval(widestAt),
+      // Hearts are folded along their middle.
+      ...(heart ? { fold: 0.42, notch: 0.16 } : { fold: 0.1 }),
       ...(teeth ? { teeth } : {}),
       fine: [teeth ? Math.max(20, teeth.count * 4) : 20, 9],
     })

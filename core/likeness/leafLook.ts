@@ -17,7 +17,12 @@ export const SIMPLE: Record<string, { wide: number; outline: Outline }> = {
   'broad-oval': { wide: 0.82, outline: oval(0.5) },
   'egg-widest-middle': { wide: 0.5, outline: oval(0.5) },
   'egg-widest-base': { wide: 0.62, outline: oval(0.3) },
-  diamond: { wide: 0.68, outline: (t) => (t < 0.42 ? (t / 0.42) ** 0.85 : ((1 - t) / 0.58) ** 0.95) },
+  // Four corners, the two at the sides rounded.
+  diamond: {
+    wide: 0.68,
+    outline: (t) =>
+      Math.max(0, t < 0.42 ? Math.sin(t * (Math.PI / 0.84)) : Math.cos((t - 0.42) * (Math.PI / 1.16))) ** 1.25,
+  },
   'heart-or-arrow': { wide: 0.74, outline: (t) => Math.min(1, 0.86 + 1.1 * t) * Math.max(0, 1 - t ** 1.5) ** 0.85 },
   // Narrow, with two lobes at its foot that point out to the sides.
   halberd: { wide: 0.5, outline: (t) => (t < 0.2 ? 1 - 2.9 * t : 0.42 * (1 - ((t - 0.2) / 0.8) ** 1.8) ** 0.8) },
@@ -173,13 +178,13 @@ export function fuzz(
 }
 
 /** Millimetres of the spines of a leaf, by how they are coded. */
-const SPINES: Record<string, number> = { 'leaf-edge-long-dagger': 7, 'leaf-edge-short': 2.4 }
+const SPINES: Record<string, number> = { 'leaf-edge-long-dagger': 10, 'leaf-edge-short': 2.4 }
 
 function addSpine(to: MeshBuilder, at: Vec, along: Vec, length: number): void {
   addTube(to, grow({ from: at, along, length, steps: 3 }), {
     organ: 'hair',
-    radius: (t) => 0.3 * (1 - t) + 0.02,
-    colour: () => [80, -4, 34],
+    radius: (t) => (0.16 + 0.05 * length) * (1 - t) + 0.02,
+    colour: () => [84, -4, 34],
     sides: 5,
   })
 }

@@ -26,6 +26,9 @@ const LEAFLET = 'egg-widest-middle'
 /** How far the lobes of a heart reach behind its stalk where nothing is on file, as a share of half its width. From memory. */
 const HEART = 0.45
 
+/** How much of the room along the middle of a feathery leaf each of its feathers fills. */
+const FEATHER = 1.15
+
 /** Millimetres under which a part of a leaf is drawn uncut. */
 const SMALLEST_CUT = 14
 /** Millimetres under which a whole leaf is built more coarsely: a stem has many of them. */
@@ -95,10 +98,10 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       colour: () => mixed(coat.upper, [72, -12, 30], 0.5),
       sides: 6,
     })
-  const leafOf = (name: string): Traits => ({
+  const leafOf = (name: string, wide?: number): Traits => ({
     ...traits,
     // Leaflets have their own proportions on file, other parts of a leaf those of such parts.
-    proportions: name === LEAFLET ? proportions : {},
+    proportions: name === LEAFLET ? proportions : wide === undefined ? {} : { leafWide: wide },
     states: {
       ...states,
       'leaf.outline': name,
@@ -106,14 +109,21 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       'leaf.mark': 'none',
     },
   })
-  const pairs = (count: number, from: number, degrees: number, share: (t: number) => number, name: string) => {
+  const pairs = (
+    count: number,
+    from: number,
+    degrees: number,
+    share: (t: number) => number,
+    name: string,
+    wide?: number,
+  ) => {
     const many = Math.max(Math.min(3, count), Math.round(count * Math.min(1, to.detail + 0.25)))
     const longest = Math.max(...[0, 0.25, 0.5, 0.75].map((x) => share(from + (1 - from) * x)))
     const part = stamps(
       to.detail,
       length * longest,
       (one, place) =>
-        addLeafBlade(one, { ...place, traits: leafOf(name), random, droop: droop * 0.5, depth: depth + 1 }),
+        addLeafBlade(one, { ...place, traits: leafOf(name, wide), random, droop: droop * 0.5, depth: depth + 1 }),
       random,
       2,
     )
@@ -183,16 +193,19 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
       return end(0.12, 'narrow-lance')
     }
     case 'feathery': {
-      const wide = depth === 0 ? reach(0.36) : 0.3
+      const wide = reach(depth === 0 ? 0.36 : 0.2)
+      const count = depth === 0 ? Math.round(proportions.lobes ?? 8) : 7
       rib(length * 0.008)
       pairs(
-        depth === 0 ? Math.round(proportions.lobes ?? 8) : 7,
+        count,
         0.16,
         55,
         (t) => wide * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)),
-        depth === 0 ? 'feathery' : 'linear',
+        depth === 0 ? 'feathery' : 'segment',
+        // Feathers that stand side by side touch and do not cross.
+        depth === 0 ? (FEATHER * 0.84) / count / wide : undefined,
       )
-      return end(0.12, 'linear')
+      return end(depth === 0 ? 0.18 : 0.12, depth === 0 ? 'feathery' : 'segment')
     }
     case 'paired-leaflets': {
       const each = proportions.leaflet ?? Math.min(0.4, Math.max(0.12, 1.15 / (lobes + 1)))

@@ -56,6 +56,15 @@ export class MeshBuilder {
   bounds(): { low: Vec; high: Vec } {
     return boundsOf(this)
   }
+  /** Furthest corner to a side, millimetres, of those between two heights. */
+  reach(from: number, upTo: number): number {
+    let far = 0
+    for (let i = 0; i < this.positions.length; i += 3) {
+      const y = this.positions[i + 1]!
+      if (y > from && y < upTo) far = Math.max(far, Math.abs(this.positions[i]!))
+    }
+    return far
+  }
   get triangles(): number {
     return this.indices.length / 3
   }

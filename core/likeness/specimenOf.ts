@@ -33,6 +33,9 @@ const FOR_THE_HAND: Fineness = { detail: 1, toward: 64_000, most: 112_000 }
 /** For a still picture. */
 export const FOR_A_PICTURE: Fineness = { detail: 2, toward: 420_000, most: 700_000 }
 
+/** Millimetres above the ground at which a shoot is still at its foot. */
+const AT_FOOT = 1.5
+
 /** Triangles grow less than with the square of the detail: stems and hairs are not cut more finely. */
 const GROWTH = 0.62
 
@@ -75,7 +78,9 @@ export function specimenOf(
   const { triangles: plantTriangles, corners } = plant
   // What lies on the ground needs ground to lie on.
   const lies = high[1] < 0.75 * wide
-  const half = Math.max(16, Math.min(wide * (lies ? 0.6 : 0.42), lies ? 400 : 110))
+  const usual = Math.max(16, Math.min(wide * (lies ? 0.6 : 0.42), lies ? 400 : 110))
+  // Every shoot stands in it, also those that rise from a runner.
+  const half = lies ? usual : Math.max(usual, Math.min(plant.reach(-2, AT_FOOT) + 6, 180))
   addSoil(plant, half, lies ? Math.min(deep, half * 0.5) : deep, lies ? half * 0.62 : 0)
   const mesh = plant.mesh()
   shadeWithin(mesh, corners)

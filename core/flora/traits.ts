@@ -14,6 +14,8 @@ export interface Traits {
   young?: boolean
   /** Mown or grazed: grass blades end where they were cut. */
   mown?: boolean
+  /** Ends as a mouth leaves them, not as a blade does; beside `mown`. */
+  bitten?: boolean
 }
 
 /** How far up the range of its stems a plant mostly is while nothing is in flower; a guess. */

@@ -155,6 +155,59 @@ export class MeshBuilder {
     for (const i of from.indices) this.indices.push(first + i)
   }
 
+  /**
+   * Takes away what is higher than a surface, as a blade or a mouth does; triangles through it end at it.
+   *
+   * @param height of the surface over a place on the ground, millimetres
+   */
+  crop(height: (x: number, z: number) => number): void {
+    const over = (i: number) => this.positions[3 * i + 1]! - height(this.positions[3 * i]!, this.positions[3 * i + 2]!)
+    const off = Array.from({ length: this.corners }, (_, i) => over(i))
+    const made = new Map<string, number>()
+    /** The corner at which the edge from one that stays to one that goes meets the surface. */
+    const between = (stays: number, goes: number): number => {
+      const key = `${stays} ${goes}`
+      const known = made.get(key)
+      if (known !== undefined) return known
+      const t = off[stays]! / (off[stays]! - off[goes]!)
+      for (const list of [this.positions, this.normals, this.colours])
+        for (let k = 0; k < 3; k++) list.push(list[3 * stays + k]! * (1 - t) + list[3 * goes + k]! * t)
+      this.gloss.push(this.gloss[stays]!)
+      const at = this.organ.push(this.organ[stays]!) - 1
+      made.set(key, at)
+      return at
+    }
+    const all = this.indices.splice(0)
+    for (let i = 0; i < all.length; i += 3) {
+      const corners = [all[i]!, all[i + 1]!, all[i + 2]!]
+      const left = corners.flatMap((c, k) => {
+        const next = corners[(k + 1) % 3]!
+        const stays = off[c]! <= 0
+        if (stays === off[next]! <= 0) return stays ? [c] : []
+        return stays ? [c, between(c, next)] : [between(next, c)]
+      })
+      for (let k = 2; k < left.length; k++) this.indices.push(left[0]!, left[k - 1]!, left[k]!)
+    }
+    this.forget()
+  }
+
+  /** Takes out the corners that no triangle has any more. */
+  private forget(): void {
+    const place = new Map<number, number>()
+    this.indices.forEach((c, i) => {
+      if (!place.has(c)) place.set(c, place.size)
+      this.indices[i] = place.get(c)!
+    })
+    const keep = [...place.keys()]
+    const only = (list: number[], each: number) => {
+      const left = keep.flatMap((c) => list.slice(each * c, each * c + each))
+      list.length = 0
+      for (const x of left) list.push(x)
+    }
+    for (const list of [this.positions, this.normals, this.colours]) only(list, 3)
+    for (const list of [this.gloss, this.organ]) only(list, 1)
+  }
+
   mesh(): Mesh {
     return {
       positions: Float32Array.from(this.positions),

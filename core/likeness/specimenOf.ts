@@ -3,6 +3,7 @@ import type { LifeForm, Plant, Stage } from '../flora/flora.ts'
 import { usualTraits, type Traits } from '../flora/traits.ts'
 import { addGrass, addRush } from './grass.ts'
 import { addSoil, type Random } from './ground.ts'
+import { spots } from './noise.ts'
 import { addHerb } from './herb.ts'
 import { addLegume } from './legume.ts'
 import { MeshBuilder, type Mesh } from './mesh.ts'
@@ -36,6 +37,19 @@ export const FOR_A_PICTURE: Fineness = { detail: 2, toward: 420_000, most: 700_0
 /** Millimetres above the ground at which a shoot is still at its foot. */
 const AT_FOOT = 1.5
 
+/** Forms whose shoots are not built with ends of their own: they are cropped as a whole. */
+const CROPPED = new Set<LifeForm>(['forb', 'legume'])
+
+/** Lower than this nothing is cropped, millimetres, and this share of a plant is left, so that it can still be told. Common practice, no source. */
+const LEAST_LEFT_MM = 45
+const SHARE_LEFT = 0.5
+
+/** A level cut, or bites at unlike heights. */
+function crop(plant: MeshBuilder, bitten: boolean): void {
+  const left = Math.max(LEAST_LEFT_MM, SHARE_LEFT * plant.bounds().high[1])
+  plant.crop(bitten ? (x, z) => left * (0.7 + 0.6 * spots(x / 22 + 3, z / 22)) : () => left)
+}
+
 /** Triangles grow less than with the square of the detail: stems and hairs are not cut more finely. */
 const GROWTH = 0.62
 
@@ -64,6 +78,7 @@ export function specimenOf(
   const build = (detail: number): MeshBuilder => {
     const to = new MeshBuilder(detail, 2 * fineness.most)
     makers[form](to, traits, randomLcg(seed))
+    if (traits.mown && CROPPED.has(form)) crop(to, traits.bitten === true)
     return to
   }
   // A coarse first try tells how finely it can be built.

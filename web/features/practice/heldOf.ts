@@ -15,6 +15,7 @@ export function heldOf(plant: Plant, specimen: PractiseSpecimen): Held {
       states: { ...usual.states, ...specimen.traits.states },
       sizes: { ...usual.sizes, ...specimen.traits.sizes },
       ...(specimen.condition === 'mown' || specimen.condition === 'chewed' ? { mown: true } : {}),
+      ...(specimen.condition === 'chewed' ? { bitten: true } : {}),
     },
     seed: seedOf(JSON.stringify(specimen.seen)),
   }

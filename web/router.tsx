@@ -74,7 +74,7 @@ export const makeRouter = () =>
             {
               path: 'places/:id',
               handle: titled(() => say('Paddock')),
-              lazy: withBook(() => import('./features/places/PlaceRoute.tsx')),
+              lazy: withBook(() => import('./features/paddocks/PaddockRoute.tsx')),
             },
             {
               path: 'places/:id/sowing/:event',
@@ -84,12 +84,12 @@ export const makeRouter = () =>
             {
               path: 'glossary/:chapter?',
               handle: titled(() => say('Glossary')),
-              lazy: withBook(() => import('./features/teach/GlossaryRoute.tsx')),
+              lazy: withBook(() => import('./features/help/GlossaryRoute.tsx')),
             },
             {
               path: 'first-round',
               handle: titled(() => say('A first round')),
-              lazy: screen(() => import('./features/teach/FirstRoundRoute.tsx')),
+              lazy: screen(() => import('./features/help/FirstRoundRoute.tsx')),
             },
             {
               path: 'group-key',
@@ -99,7 +99,7 @@ export const makeRouter = () =>
             {
               path: 'rounds/bring-in',
               handle: titled(() => say('Read a file of finds')),
-              lazy: withBook(() => import('./features/rounds/bring-in/BringInRoute.tsx')),
+              lazy: withBook(() => import('./features/rounds/import/ImportRoute.tsx')),
             },
             {
               path: 'count-here',
@@ -124,7 +124,7 @@ export const makeRouter = () =>
             {
               path: 'rounds/:id/beside',
               handle: titled(() => say('Two rounds side by side')),
-              lazy: withBook(() => import('./features/rounds/beside/BesideRoute.tsx')),
+              lazy: withBook(() => import('./features/rounds/compare/CompareRoundsRoute.tsx')),
             },
             {
               path: 'rounds/:id/name/:letter',
@@ -189,12 +189,12 @@ export const makeRouter = () =>
             {
               path: 'team',
               handle: titled(() => say('Team')),
-              lazy: screen(() => import('./features/access/TeamRoute.tsx')),
+              lazy: screen(() => import('./features/team/TeamRoute.tsx')),
             },
             {
               path: 'daybook/:chapter?',
               handle: titled(() => say('Daybook')),
-              lazy: screen(() => import('./features/daybook/DaybookRoute.tsx')),
+              lazy: screen(() => import('./features/history/DaybookRoute.tsx')),
             },
             {
               path: 'plants/:id/:chapter?',
@@ -211,6 +211,6 @@ export const makeRouter = () =>
         },
       ],
     },
-    { path: '/sign-in', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/access/SignInRoute.tsx')) },
+    { path: '/sign-in', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/team/SignInRoute.tsx')) },
     { path: '/shared', ErrorBoundary: ErrorScreen, lazy: screen(() => import('./features/report/SharedRoute.tsx')) },
   ])

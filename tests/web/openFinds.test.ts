@@ -1,6 +1,6 @@
 import JSZip from 'jszip'
 import { describe, expect, it } from 'vitest'
-import { openFinds } from '@/web/features/rounds/bring-in/openFinds.ts'
+import { openFinds } from '@/web/features/rounds/import/openFinds.ts'
 
 const file = (name: string, ...parts: BlobPart[]) => new File(parts, name)
 const CSV = 'plot,species,hits\n1,Lolium perenne,4\n1,Trifolium repens,2\n2,Poa pratensis,1\n'

@@ -4,7 +4,7 @@ import type { PlanLine } from '@/core/records/planItem.ts'
 import type { Determination, RoundSummary } from '@/core/records/round.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { emptyPaddock } from '@/tests/support/rounds.ts'
-import { timeline, type Kept } from '@/web/features/daybook/timeline.ts'
+import { timeline, type Kept } from '@/web/features/history/timeline.ts'
 import { useUnits } from '@/web/parts/units.ts'
 import { useFlora } from '@/web/stores/floraStore.ts'
 

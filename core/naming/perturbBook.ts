@@ -9,7 +9,7 @@ import {
 } from '../flora/flora.ts'
 import { nearShare } from './observerError.ts'
 
-/** One cell in so many is dropped or widened. Convention of the audit. */
+/** One cell in so many is dropped or widened. Convention of the simulation. */
 const ODD_ONE_IN = 12
 /** Sizes are scaled by at most so much, up or down. */
 const SIZES_BY = 1.3

@@ -72,7 +72,7 @@ function ratioAtZero(met: readonly number[], unseen: readonly number[]): number 
  *   -2 log R(r) <= t_{m-1}^2 (1 - f),  R over weights w with sum w (hits - r points) = 0
  *
  * Source: Owen 1988, Biometrika 75:237 and Owen 2001, ch. 2 and 3 (ratio of means; calibration by F, which with one
- * figure is t squared), from memory. The unseen frames are our own; `docs/audit-survey.md` shows what they do.
+ * figure is t squared), from memory. The unseen frames are our own; `docs/simulation-survey.md` shows what they do.
  *
  * @param stops two or more with points
  * @param unseen frames that could have been met, as `unseenFrames` gives them

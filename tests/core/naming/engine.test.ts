@@ -1,7 +1,7 @@
 import { verdictText } from '@/text/verdictText.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { auditSpecimen, summarise, whereMet, type AuditedSpecimen } from '@/core/naming/auditNaming.ts'
+import { nameSimulated, summarise, whereMet, type SimulatedSpecimen } from '@/core/naming/simulateNaming.ts'
 import { identify } from '@/core/naming/identify.ts'
 import { growsIn } from '@/core/flora/seasons.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
@@ -178,9 +178,9 @@ describe('groups a vegetative eye cannot split', () => {
   })
 })
 
-describe('audit by simulation', () => {
+describe('simulation of the naming', () => {
   it('the same seed draws the same stand', () => {
-    const run = () => auditSpecimen(book, 'timothy', 'vegetative', randomLcg(0.3), 3)
+    const run = () => nameSimulated(book, 'timothy', 'vegetative', randomLcg(0.3), 3)
     expect(run()).toEqual(run())
   })
 
@@ -217,7 +217,7 @@ describe('audit by simulation', () => {
   })
 
   it('sums up scores as they are defined (Brier 1950): one right at 0.8 and one wrong at 0.6 give (0.04 + 0.36) / 2', () => {
-    const made = (right: boolean, probability: number): AuditedSpecimen => ({
+    const made = (right: boolean, probability: number): SimulatedSpecimen => ({
       plant: 'timothy',
       first: { plants: [right ? 'timothy' : 'redtop'], probability },
       right,
@@ -227,21 +227,21 @@ describe('audit by simulation', () => {
       missedHarm: false,
       excluded: false,
     })
-    const audit = summarise(book, [made(true, 0.8), made(false, 0.6)])
-    expect(audit.brier).toBeCloseTo(0.2, 12)
-    expect(audit.firstRight).toBe(0.5)
-    expect(audit.logScoreBits).toBeCloseTo((-Math.log2(0.8) - Math.log2(0.4)) / 2, 12)
-    expect(audit.confusions).toEqual([{ plant: 'timothy', taken: 'redtop', times: 1 }])
+    const summary = summarise(book, [made(true, 0.8), made(false, 0.6)])
+    expect(summary.brier).toBeCloseTo(0.2, 12)
+    expect(summary.firstRight).toBe(0.5)
+    expect(summary.logScoreBits).toBeCloseTo((-Math.log2(0.8) - Math.log2(0.4)) / 2, 12)
+    expect(summary.confusions).toEqual([{ plant: 'timothy', taken: 'redtop', times: 1 }])
   })
 
   it('names most stands right with three plants pulled, and no poison by a harmless name', () => {
     const random = randomLcg(0.9)
     const some = flora.plants.filter((_, i) => i % 4 === 0)
-    const audit = summarise(
+    const summary = summarise(
       book,
-      some.flatMap((p) => [0, 1].map(() => auditSpecimen(book, p.id, 'vegetative', random, 3))),
+      some.flatMap((p) => [0, 1].map(() => nameSimulated(book, p.id, 'vegetative', random, 3))),
     )
-    expect(audit.firstRight).toBeGreaterThan(0.9)
-    expect(audit.missedHarm).toBe(0)
+    expect(summary.firstRight).toBeGreaterThan(0.9)
+    expect(summary.missedHarm).toBe(0)
   })
 })

@@ -1,7 +1,7 @@
 import { verdictText } from '@/text/verdictText.ts'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
-import { codedStages, losesPoison } from '@/core/naming/auditCells.ts'
+import { codedStages, losesPoison } from '@/core/naming/simulateCells.ts'
 import { infer } from '@/core/naming/inference.ts'
 import { compileFlora } from '@/core/naming/compileFlora.ts'
 import { lacksPart } from '@/core/naming/tableRows.ts'
@@ -9,7 +9,7 @@ import { identify } from '@/core/naming/identify.ts'
 import { shareOfWord } from '@/core/flora/frequency.ts'
 import { confusionMatrix, nearShare, slipOf } from '@/core/naming/observerError.ts'
 import { HARM_OPEN_FROM } from '@/core/naming/openHarm.ts'
-import { without, kinOf } from '@/core/naming/auditStrangers.ts'
+import { without, kinOf } from '@/core/naming/simulateStrangers.ts'
 import { cellOfStage } from '@/core/naming/youngCell.ts'
 import { harmfulDescriptions } from '@/tests/reference/harmfulDescriptions.ts'
 import { specimens } from '@/tests/reference/specimens.ts'
@@ -265,7 +265,7 @@ describe('strangers', () => {
     },
   )
 
-  // Every third: a book is made anew for each, and `npm run audit` does it for every plant.
+  // Every third: a book is made anew for each, and `npm run simulate` does it for every plant.
   it('plants of the book, taken out of it one at a time with their kin, hardly get a wrong name', () => {
     const given: string[] = []
     let tried = 0

@@ -7,12 +7,12 @@ import { eyeNote } from '@/core/naming/eyeNote.ts'
 import { nearShare } from '@/core/naming/observerError.ts'
 import { perturbBook, statesNear } from '@/core/naming/perturbBook.ts'
 import { slipped } from '@/core/naming/slip.ts'
-import { codedStages } from '@/core/naming/auditCells.ts'
+import { codedStages } from '@/core/naming/simulateCells.ts'
 import type { Observation } from '@/core/records/observation.ts'
 import { flora, plantsById } from '@/tests/support/book.ts'
 
-// What the audits do to an answer and to the book before they judge by it: a slip that is none, or a book that is the same,
-// would make every figure of docs/audit.md too good.
+// What the simulations do to an answer and to the book before they judge by it: a slip that is none, or a book that is the same,
+// would make every figure of docs/simulation-naming.md too good.
 
 const compiled = compileFlora(flora)
 const tableOf = (id: string) => compiled.tablesAt('vegetative')[compiled.characterIndex.get(id)!]!

@@ -2,7 +2,7 @@ import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { randomLcg } from 'd3-random'
 import { describe, expect, it } from 'vitest'
 import { coverageCases, patchiness } from '@/core/survey/coverageCases.ts'
-import { coverage } from '@/core/survey/auditCoverage.ts'
+import { coverage } from '@/core/survey/simulateCoverage.ts'
 import { likelihoodInterval, unseenFrames } from '@/core/stats/likelihoodInterval.ts'
 
 const frames = (hits: number[], points = 1) => hits.map((h) => ({ hits: h, points }))

@@ -56,12 +56,13 @@ export class MeshBuilder {
   bounds(): { low: Vec; high: Vec } {
     return boundsOf(this)
   }
-  /** Furthest corner to a side, millimetres, of those between two heights. */
-  reach(from: number, upTo: number): number {
+  /** Furthest corner to a side, millimetres, of those of an organ between two heights. */
+  reach(of: Organ, from: number, upTo: number): number {
+    const index = organs.indexOf(of)
     let far = 0
-    for (let i = 0; i < this.positions.length; i += 3) {
-      const y = this.positions[i + 1]!
-      if (y > from && y < upTo) far = Math.max(far, Math.abs(this.positions[i]!))
+    for (let i = 0; i < this.corners; i++) {
+      const y = this.positions[3 * i + 1]!
+      if (this.organ[i] === index && y > from && y < upTo) far = Math.max(far, Math.abs(this.positions[3 * i]!))
     }
     return far
   }

@@ -95,7 +95,7 @@ export function specimenOf(
   const lies = high[1] < 0.75 * wide
   const usual = Math.max(16, Math.min(wide * (lies ? 0.6 : 0.42), lies ? 400 : 110))
   // Every shoot stands in it, also those that rise from a runner.
-  const half = lies ? usual : Math.max(usual, Math.min(plant.reach(-2, AT_FOOT) + 6, 180))
+  const half = lies ? usual : Math.max(usual, Math.min(plant.reach('sheath', -2, AT_FOOT) + 6, 180))
   addSoil(plant, half, lies ? Math.min(deep, half * 0.5) : deep, lies ? half * 0.62 : 0)
   const mesh = plant.mesh()
   shadeWithin(mesh, corners)

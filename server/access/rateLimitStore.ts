@@ -18,14 +18,17 @@ export class RateLimitStore implements Store {
     this.windowMs = options.windowMs
   }
 
-  /** A window that would end later than one begun now was begun by a clock that was ahead: it is begun anew. */
+  /**
+   * A window that would end much later than one begun now was begun by a clock that was ahead: it is begun anew. Not one
+   * that ends a little later: of several at once the one that began first may be written last.
+   */
   async increment(key: string): Promise<ClientRateLimitInfo> {
     if (++this.asked % CLEARED_EVERY === 0) await this.db.query('delete from asked where until < now()')
     const { rows } = await this.db.query<{ times: number; until: string }>(
       `insert into asked as a (who, times, until) values ($1, 1, now() + $2 * interval '1 millisecond')
        on conflict (who) do update set
-         times = case when a.until < now() or a.until > excluded.until then 1 else a.times + 1 end,
-         until = case when a.until < now() or a.until > excluded.until then excluded.until else a.until end
+         times = case when a.until < now() or a.until > excluded.until + interval '1 minute' then 1 else a.times + 1 end,
+         until = case when a.until < now() or a.until > excluded.until + interval '1 minute' then excluded.until else a.until end
        returning times, until`,
       [this.prefix + key, this.windowMs],
     )

@@ -54,6 +54,13 @@ describe('how often somebody asked, counted in the database', () => {
     expect(again.resetTime!.getTime()).toBeLessThan(Date.now() + 65_000)
   })
 
+  it('one that began first and is written last still counts: the window of the other ends a little later', async () => {
+    const s = store('i:', 60_000)
+    await s.increment('x')
+    await db.query(`update asked set until = now() + interval '61 seconds' where who = 'i:x'`)
+    expect((await s.increment('x')).totalHits).toBe(2)
+  })
+
   it('one that is taken back counts no more, and never below none', async () => {
     const s = store('e:')
     await s.increment('x')

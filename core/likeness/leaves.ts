@@ -29,6 +29,9 @@ const HEART = 0.45
 /** How much of the room along the middle of a feathery leaf each of its feathers fills. */
 const FEATHER = 1.15
 
+/** How wide the last parts of a feathery leaf are for their length: threads where it is wholly cut. */
+const segmentWide = (cut = 0.25) => 0.25 + 0.6 * (1 - cut)
+
 /** Millimetres under which a part of a leaf is drawn uncut. */
 const SMALLEST_CUT = 14
 /** Millimetres under which a whole leaf is built more coarsely: a stem has many of them. */
@@ -101,7 +104,12 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
   const leafOf = (name: string, wide?: number): Traits => ({
     ...traits,
     // Leaflets have their own proportions on file, other parts of a leaf those of such parts.
-    proportions: name === LEAFLET ? proportions : wide === undefined ? {} : { leafWide: wide },
+    proportions:
+      name === LEAFLET
+        ? proportions
+        : wide === undefined
+          ? {}
+          : { leafWide: wide, ...(proportions.cut === undefined ? {} : { cut: proportions.cut }) },
     states: {
       ...states,
       'leaf.outline': name,
@@ -203,7 +211,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
         (t) => wide * Math.sin(Math.PI * Math.min(1, 0.3 + t * 0.7)),
         depth === 0 ? 'feathery' : 'segment',
         // Feathers that stand side by side touch and do not cross.
-        depth === 0 ? (FEATHER * 0.84) / count / wide : undefined,
+        depth === 0 ? (FEATHER * 0.84) / count / wide : segmentWide(proportions.cut),
       )
       return end(depth === 0 ? 0.18 : 0.12, depth === 0 ? 'feathery' : 'segment')
     }

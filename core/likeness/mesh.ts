@@ -199,11 +199,10 @@ export class MeshBuilder {
       if (!place.has(c)) place.set(c, place.size)
       this.indices[i] = place.get(c)!
     })
-    const keep = [...place.keys()]
     const only = (list: number[], each: number) => {
-      const left = keep.flatMap((c) => list.slice(each * c, each * c + each))
-      list.length = 0
-      for (const x of left) list.push(x)
+      const whole = list.slice()
+      list.length = place.size * each
+      for (const [from, to] of place) for (let k = 0; k < each; k++) list[to * each + k] = whole[from * each + k]!
     }
     for (const list of [this.positions, this.normals, this.colours]) only(list, 3)
     for (const list of [this.gloss, this.organ]) only(list, 1)
@@ -211,12 +210,12 @@ export class MeshBuilder {
 
   mesh(): Mesh {
     return {
-      positions: Float32Array.from(this.positions),
-      normals: Float32Array.from(this.normals),
-      colours: Float32Array.from(this.colours),
-      gloss: Float32Array.from(this.gloss),
-      organ: Uint8Array.from(this.organ),
-      indices: Uint32Array.from(this.indices),
+      positions: new Float32Array(this.positions),
+      normals: new Float32Array(this.normals),
+      colours: new Float32Array(this.colours),
+      gloss: new Float32Array(this.gloss),
+      organ: new Uint8Array(this.organ),
+      indices: new Uint32Array(this.indices),
     }
   }
 }

@@ -83,6 +83,12 @@ export function readFlora(folder: string): { flora: Flora; problems: FloraProble
     plants.push(pictures ? { ...read.plant, plates: pictures } : read.plant)
   }
   const ids = new Set(plants.map((p) => p.id))
+  // A file that was lost or misnamed must not take its plant out of the book in silence.
+  const files = new Set(readdirSync(join(folder, 'plants')))
+  rows.forEach((row, i) => {
+    if (!files.has(`${row.id}.yaml`))
+      problems.push({ file: 'taxa.csv', line: i + 2, message: `"${row.id}" has no file plants/${row.id}.yaml` })
+  })
   for (const plant of plants)
     for (const l of plant.lookalikes)
       if (!ids.has(l.plant))

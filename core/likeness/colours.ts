@@ -4,7 +4,8 @@ import type { Rgb } from './mesh.ts'
 export type Lab = readonly [number, number, number]
 
 const CURVE = 6 / 29
-const straightened = (t: number): number => (t > CURVE ? t ** 3 : 3 * CURVE ** 2 * (t - 4 / 29))
+const SLOPE = 3 * CURVE * CURVE
+const straightened = (t: number): number => (t > CURVE ? t * t * t : SLOPE * (t - 4 / 29))
 const within = (x: number): number => (x < 0 ? 0 : x > 1 ? 1 : x)
 
 /**

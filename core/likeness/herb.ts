@@ -17,7 +17,7 @@ function addRosette(to: MeshBuilder, traits: Traits, length: number, random: Ran
   const upstanding = traits.states['leaf.outline'] === 'linear' && !flat
   const single = traits.states['leaf.set'] === 'single-frond'
   const droop = flat ? 0.25 : 0.6
-  const leaf = stamps(to.detail, length, (one, place) => addLeaf(one, { ...place, traits, random, droop }), random)
+  const leaf = stamps(to, length, (one, place) => addLeaf(one, { ...place, traits, random, droop }), random)
   for (let i = 0; i < count; i++) {
     const age = 1 - i / count
     const around = GOLDEN * i + (random() - 0.5) * 0.3
@@ -130,7 +130,7 @@ export function addHerb(to: MeshBuilder, traits: Traits, random: Random): void {
   const creeping =
     states['habit'] === 'stolon' || (states['habit'] === 'runner-not-rooting' && states['posture'] === 'flat')
   const stalk: Stalk = {
-    leaf: stamps(to.detail, length, (one, place) => addLeaf(one, { ...place, traits, random }), random),
+    leaf: stamps(to, length, (one, place) => addLeaf(one, { ...place, traits, random }), random),
     thick: Math.min(7, Math.max(0.7, 0.3 + whole / 70 + high / 260)) * (young ? 0.5 : 1),
     nodes: young ? 2 : Math.round(proportions.leaves ?? (cut ? 5 : setting === 'alternate' ? 9 : 6)),
     length,

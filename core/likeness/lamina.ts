@@ -1,7 +1,8 @@
 import { light, lighter, mixed, type Lab } from './colours.ts'
-import type { MeshBuilder, Organ } from './mesh.ts'
-import { frameAt, type Frame } from './spine.ts'
-import { add, times, type Vec } from './vec.ts'
+import type { Grid } from './grid.ts'
+import type { Look, MeshBuilder, Organ } from './mesh.ts'
+import { frameAt, type Frame, put } from './spine.ts'
+import { add, times } from './vec.ts'
 
 /** Half width at a share of the length, as a share of half the greatest width. */
 export type Outline = (t: number) => number
@@ -73,6 +74,7 @@ function behind(t: number, u: number, lobes: Lamina['lobes']): number {
 
 /** A broad leaf or leaflet along its spine: outline, teeth, fold, veins and marks, both faces. */
 export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lamina): void {
+  if (to.full) return
   const {
     width,
     outline,
@@ -93,27 +95,30 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
   const share = (r: number) => r / (rows - 1)
   const thick = Math.max(THICK_MM, THICK_SHARE * width)
   const across = (c: number) => (c / (columns - 1)) * 2 - 1
-  const face = (lift: number): Vec[][] =>
-    Array.from({ length: rows }, (_, r) => {
+  const [rise, wing] = [Math.sin(fold), Math.cos(fold)]
+  const face = (lift: number, under = false): Grid => {
+    const at = new Float64Array(3 * rows * columns)
+    for (let r = 0; r < rows; r++) {
       const t = share(r)
       // Where there is a notch the leaf ends before it has come to a point.
       const half = (width / 2) * Math.max(0, outline(notch > 0 ? 0.93 * t : t)) * toothed(t, teeth)
       const whole = frameAt(spine, t)
-      return Array.from({ length: columns }, (_u, c): Vec => {
-        const u = across(c)
+      for (let c = 0; c < columns; c++) {
+        const u = across(under ? columns - 1 - c : c)
         // At the tip the middle falls back where there is a notch.
-        const back = Math.max(0, (t - 0.8) / 0.2) * (notch * (1 - Math.abs(u)) ** 1.5 + (notch > 0 ? 0.08 * u ** 4 : 0))
+        const back = notch > 0 ? Math.max(0, (t - 0.8) / 0.2) * (notch * (1 - Math.abs(u)) ** 1.5 + 0.08 * u ** 4) : 0
         const f = back > 0 ? frameAt(spine, t - back) : whole
         const up =
-          Math.abs(u) * half * Math.sin(fold) +
+          Math.abs(u) * half * rise +
           wave * u * u * Math.sin(t * 26 + (u > 0 ? 1.7 : 0)) -
           (veins ? veins.deep * onVein(t, u, veins) : 0) +
           lift
-        const out = add(times(f.side, u * half * Math.cos(fold)), times(f.face, up))
         const aft = sweep * half * u * u + behind(t, u, lobes) * (width / 2)
-        return add(f.at, aft === 0 ? out : add(out, times(f.along, -aft)))
-      })
-    })
+        put(at, r * columns + c, aft === 0 ? f : { ...f, at: add(f.at, times(f.along, -aft)) }, u * half * wing, up)
+      }
+    }
+    return { at, rows, wide: columns }
+  }
   const tint = (base: Lab, paler: number, marked: boolean) => (r: number, c: number) => {
     const [t, u] = [share(r), across(c)]
     const vein = veins ? onVein(t, u, veins) : 0
@@ -121,11 +126,9 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
     const plain = mixed(lighter(base, paler * vein * 0.7), [70, -16, 30], 0.55 * mid * (1 - 0.6 * t))
     return light(marked && mark ? mark(t, u, plain) : plain)
   }
-  to.sheet(face(thick / 2), { organ, gloss: gloss[0], colour: tint(lamina.upper, veins?.paler ?? 0, true) })
+  to.grid(face(thick / 2), { organ, gloss: gloss[0], colour: tint(lamina.upper, veins?.paler ?? 0, true) })
   if (lamina.thin) return
   const lower = tint(lamina.lower, (veins?.paler ?? 0) + 4, false)
-  to.sheet(
-    face(-thick / 2).map((r) => r.toReversed()),
-    { organ, gloss: gloss[1], colour: (r, c) => lower(r, columns - 1 - c) },
-  )
+  const look: Look = { organ, gloss: gloss[1], colour: (r, c) => lower(r, columns - 1 - c) }
+  to.grid(face(-thick / 2, true), look)
 }

@@ -128,7 +128,7 @@ export function addLeafBlade(to: MeshBuilder, grown: Grown): void {
     const many = Math.max(Math.min(3, count), Math.round(count * Math.min(1, to.detail + 0.25)))
     const longest = Math.max(...[0, 0.25, 0.5, 0.75].map((x) => share(from + (1 - from) * x)))
     const part = stamps(
-      to.detail,
+      to,
       length * longest,
       (one, place) =>
         addLeafBlade(one, { ...place, traits: leafOf(name, wide), random, droop: droop * 0.5, depth: depth + 1 }),

@@ -40,7 +40,7 @@ export function addLegume(to: MeshBuilder, traits: Traits, random: Random): void
   const stalk = creeps ? leaflet * 2.6 : many ? leaflet * 4 : leaflet * 1.5
   const stems = stemsOf(traits, traits.proportions?.stemMm ?? (creeps ? 50 + leaflet * 3.4 : 40 + leaflet * 6), random)
   const thick = Math.max(0.7, leaflet * 0.07)
-  const stamp = stamps(to.detail, leaflet, (one, place) => addLeaflet(one, { ...place, traits, random }), random)
+  const stamp = stamps(to, leaflet, (one, place) => addLeaflet(one, { ...place, traits, random }), random)
   for (const spine of stems) {
     addStem(to, spine, thick, traits, random)
     const leaves = young ? 3 : Math.round(traits.proportions?.leaves ?? (creeps ? 5 : 6))

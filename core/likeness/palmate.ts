@@ -1,8 +1,9 @@
 import { light, lighter, mixed } from './colours.ts'
 import type { Lamina } from './lamina.ts'
-import type { MeshBuilder } from './mesh.ts'
-import type { Frame } from './spine.ts'
-import { add, times, type Vec } from './vec.ts'
+import type { Grid } from './grid.ts'
+import type { Look, MeshBuilder } from './mesh.ts'
+import { type Frame, put } from './spine.ts'
+import { add, times } from './vec.ts'
 
 /** A lobe that leaves the stalk's end: degrees off the middle, its length as a share, degrees to each side it fills. */
 export type Lobe = readonly [degrees: number, share: number, half: number]
@@ -51,29 +52,40 @@ export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
   )
   const thick = Math.max(0.2, THICK_SHARE * length)
   const degrees = (c: number) => least + ((most - least) * c) / (columns - 1)
-  const face = (lift: number): Vec[][] =>
-    Array.from({ length: rings }, (_, r) =>
-      Array.from({ length: columns }, (_u, c): Vec => {
-        const a = (degrees(c) * Math.PI) / 180
+  const lines = Array.from({ length: columns }, (_, c) => {
+    const a = (degrees(c) * Math.PI) / 180
+    const off = nearest(degrees(c), lobes)
+    return {
+      far: edge(degrees(c), leaf),
+      right: Math.sin(a),
+      ahead: Math.cos(a),
+      off,
+      pleat: Math.cos((off * Math.PI) / 2),
+    }
+  })
+  const face = (lift: number, under = false): Grid => {
+    const at = new Float64Array(3 * rings * columns)
+    for (let r = 0; r < rings; r++)
+      for (let c = 0; c < columns; c++) {
+        const line = lines[under ? columns - 1 - c : c]!
         const share = r / (rings - 1)
-        const far = length * edge(degrees(c), leaf) * share
-        const pleat = 0.02 * length * share * Math.cos((nearest(degrees(c), lobes) * Math.PI) / 2)
-        const out = add(times(foot.along, far * Math.cos(a)), times(foot.side, far * Math.sin(a)))
-        return add(foot.at, add(out, times(foot.face, lift - hang * share * share - pleat)))
-      }),
-    )
+        const far = length * line.far * share
+        const up = lift - hang * share * share - 0.02 * length * share * line.pleat
+        const along = times(foot.along, far * line.ahead)
+        put(at, r * columns + c, { ...foot, at: add(foot.at, along) }, far * line.right, up)
+      }
+    return { at, rows: rings, wide: columns }
+  }
   const tint = (base: Lamina['upper'], paler: number) => (r: number, c: number) => {
-    const vein = Math.max(0, 1 - nearest(degrees(c), lobes) * 7)
+    const vein = Math.max(0, 1 - lines[c]!.off * 7)
     return light(mixed(lighter(base, paler * vein), [70, -16, 30], 0.4 * vein * (1 - r / rings)))
   }
   const over = tint(upper, 5)
   const under = tint(lower, 8)
   // Columns go from left to right of the leaf, seen from above: that face looks up.
-  to.sheet(face(thick / 2), { organ: 'leaf', gloss: gloss[0], colour: over })
-  to.sheet(
-    face(-thick / 2).map((row) => row.toReversed()),
-    { organ: 'leaf', gloss: gloss[1], colour: (r, c) => under(r, columns - 1 - c) },
-  )
+  to.grid(face(thick / 2), { organ: 'leaf', gloss: gloss[0], colour: over })
+  const look: Look = { organ: 'leaf', gloss: gloss[1], colour: (r, c) => under(r, columns - 1 - c) }
+  to.grid(face(-thick / 2, true), look)
 }
 
 /** How far a direction is from the middle of the nearest lobe, as a share of half that lobe. */

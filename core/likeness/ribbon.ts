@@ -1,7 +1,7 @@
 import { light, lighter, mixed, type Lab } from './colours.ts'
-import type { MeshBuilder, Organ } from './mesh.ts'
-import type { Frame } from './spine.ts'
-import { add, times, type Vec } from './vec.ts'
+import type { Grid } from './grid.ts'
+import type { Look, MeshBuilder, Organ, Rgb } from './mesh.ts'
+import { type Frame, put } from './spine.ts'
 
 /** Half of the width at a share of the length, as a share of half the greatest width, 0 to 1. */
 export type Taper = (t: number) => number
@@ -39,46 +39,74 @@ function columnsOf({ ribs, midrib }: Blade, detail: number): number {
   return Math.max(5, 2 * Math.round((finest * detail - 1) / 2) + 1)
 }
 
-/** Corners of one face of a blade along its spine. */
-function faceOf(spine: readonly Frame[], blade: Blade, lift: number, wide: number): Vec[][] {
-  return spine.map(({ at, side, face }, i) => {
-    const t = i / (spine.length - 1)
+/** Corners of one face of a blade along its spine; the columns of its lower face go the other way. */
+function faceOf(spine: readonly Frame[], blade: Blade, wide: number, under: boolean): Grid {
+  const rows = spine.length
+  const at = new Float64Array(3 * rows * wide)
+  const lift = under ? -THICK_MM / 2 : THICK_MM / 2
+  const across = Float64Array.from({ length: wide }, (_, c) => ((under ? wide - 1 - c : c) / (wide - 1)) * 2 - 1)
+  const bent = across.map((u) => {
+    const ridge = blade.ribs && !under ? (blade.ribs.high * (1 + Math.cos(u * Math.PI * blade.ribs.count))) / 2 : 0
+    return ridge + (blade.midrib === 'keel' && Math.abs(u) < 0.14 && under ? -0.35 : 0)
+  })
+  for (let r = 0; r < rows; r++) {
+    const frame = spine[r]!
+    const t = r / (rows - 1)
     const half = (blade.width / 2) * blade.taper(t)
     const fold = blade.fold?.(t) ?? 0
-    return Array.from({ length: wide }, (_, c): Vec => {
-      const u = (c / (wide - 1)) * 2 - 1
-      const across = Math.abs(u) * half
-      const ridge = blade.ribs ? (blade.ribs.high * (1 + Math.cos(u * Math.PI * blade.ribs.count))) / 2 : 0
-      const keel = blade.midrib === 'keel' && Math.abs(u) < 0.14 && lift < 0 ? -0.35 : 0
-      const up = across * Math.sin(fold) + (lift > 0 ? ridge : 0) + keel + lift + (blade.relief?.(t, u) ?? 0)
-      return add(at, add(times(side, Math.sign(u) * across * Math.cos(fold)), times(face, up)))
-    })
-  })
+    const [rise, wing] = [Math.sin(fold), Math.cos(fold)]
+    for (let c = 0; c < wide; c++) {
+      const u = across[c]!
+      const out = Math.abs(u) * half
+      const up = out * rise + bent[c]! + lift + (blade.relief?.(t, u) ?? 0)
+      put(at, r * wide + c, frame, Math.sign(u) * out * wing, up)
+    }
+  }
+  return { at, rows, wide }
+}
+
+/** Colours of a blade's face by row and column, each made once. */
+function tintsOf({ midrib }: Blade, base: Lab, last: number, wide: number): Look['colour'] {
+  const rib = typeof midrib === 'object' ? light(midrib.colour) : undefined
+  let row = -1
+  let aged = base
+  const made = new Map<number, Rgb>()
+  const tint = (by: number): Rgb => {
+    let colour = made.get(by)
+    if (!colour) made.set(by, (colour = light(lighter(aged, by))))
+    return colour
+  }
+  return (r, c) => {
+    if (r !== row) {
+      row = r
+      made.clear()
+      // A blade is pale where it leaves its sheath, and its tip is the oldest part of it.
+      const t = r / last
+      const young = mixed(base, [78, -12, 30], 0.5 * Math.max(0, 1 - t * 14))
+      aged = mixed(young, [62, -8, 38], 0.25 * Math.max(0, t - 0.86) * 7)
+    }
+    const u = (c / (wide - 1)) * 2 - 1
+    if (rib && typeof midrib === 'object' && Math.abs(u) < midrib.wide) return rib
+    if (midrib === 'double-line' && Math.abs(Math.abs(u) - 0.16) < 0.09) return tint(17)
+    if (midrib === 'keel' && Math.abs(u) < 0.12) return tint(-7)
+    return tint(c % 2 ? 2.5 : -1.5)
+  }
 }
 
 /** A grass blade with both of its faces: fold, ribs, midrib and colour along it. */
 export function addBlade(to: MeshBuilder, spine: readonly Frame[], blade: Blade): void {
+  if (to.full) return
   const wide = columnsOf(blade, to.detail)
-  const { midrib, organ = 'blade', gloss = [0.25, 0.25] } = blade
+  const { organ = 'blade', gloss = [0.25, 0.25] } = blade
   const last = spine.length - 1
-  const at = (base: Lab) => (row: number, c: number) => {
-    const u = (c / (wide - 1)) * 2 - 1
-    // A blade is pale where it leaves its sheath, and its tip is the oldest part of it.
-    const t = row / last
-    const aged = mixed(
-      mixed(base, [78, -12, 30], 0.5 * Math.max(0, 1 - t * 14)),
-      [62, -8, 38],
-      0.25 * Math.max(0, t - 0.86) * 7,
-    )
-    if (typeof midrib === 'object' && Math.abs(u) < midrib.wide) return light(midrib.colour)
-    if (midrib === 'double-line' && Math.abs(Math.abs(u) - 0.16) < 0.09) return light(lighter(aged, 17))
-    if (midrib === 'keel' && Math.abs(u) < 0.12) return light(lighter(aged, -7))
-    return light(lighter(aged, c % 2 ? 2.5 : -1.5))
-  }
-  to.sheet(faceOf(spine, blade, THICK_MM / 2, wide), { organ, gloss: gloss[0], colour: at(blade.upper) })
-  const under = faceOf(spine, blade, -THICK_MM / 2, wide).map((r) => r.toReversed())
-  const lower = at(blade.lower)
-  to.sheet(under, { organ, gloss: gloss[1], colour: (row, c) => lower(row, wide - 1 - c) })
+  to.grid(faceOf(spine, blade, wide, false), {
+    organ,
+    gloss: gloss[0],
+    colour: tintsOf(blade, blade.upper, last, wide),
+  })
+  const lower = tintsOf(blade, blade.lower, last, wide)
+  const look: Look = { organ, gloss: gloss[1], colour: (row, c) => lower(row, wide - 1 - c) }
+  to.grid(faceOf(spine, blade, wide, true), look)
 }
 
 /** Cross-sections of stems: distance from the middle at an angle, about 1. */
@@ -108,15 +136,26 @@ export function addTube(
   spine: readonly Frame[],
   { organ, radius, colour, section = () => 1, gloss = 0.2, sides: most = 10 }: Tube,
 ): void {
+  if (to.full) return
   const sides = Math.max(3, Math.round(most * to.detail))
   // With the clock, so that what is seen is its outside.
-  const angle = (c: number) => (-2 * Math.PI * c) / sides
-  const rows = spine.map(({ at, side, face }, i) => {
-    const r = radius(i / (spine.length - 1))
-    return Array.from({ length: sides }, (_, c): Vec => {
-      const d = r * section(angle(c))
-      return add(at, add(times(side, d * Math.cos(angle(c))), times(face, d * Math.sin(angle(c)))))
-    })
-  })
-  to.sheet(rows, { organ, gloss, close: true, colour: (row, c) => light(colour(row / (spine.length - 1), angle(c))) })
+  const angles = Float64Array.from({ length: sides }, (_, c) => (-2 * Math.PI * c) / sides)
+  const far = angles.map(section)
+  const [right, up] = [angles.map(Math.cos), angles.map(Math.sin)]
+  const rows = spine.length
+  const at = new Float64Array(3 * rows * sides)
+  for (let r = 0; r < rows; r++) {
+    const thick = radius(r / (rows - 1))
+    for (let c = 0; c < sides; c++) {
+      const d = thick * far[c]!
+      put(at, r * sides + c, spine[r]!, d * right[c]!, d * up[c]!)
+    }
+  }
+  let [known, shown]: [Lab?, Rgb?] = []
+  const shade = (row: number, c: number): Rgb => {
+    const lab = colour(row / (rows - 1), angles[c]!)
+    if (lab !== known || !shown) [known, shown] = [lab, light(lab)]
+    return shown
+  }
+  to.grid({ at, rows, wide: sides }, { organ, gloss, close: true, colour: shade })
 }

@@ -20,7 +20,7 @@ export function addShrub(to: MeshBuilder, traits: Traits, random: Random): void 
   const around =
     traits.states['leaf.set'] === 'opposite' ? 2 : traits.states['leaf.set'] === 'whorled' ? Math.round(whorl ?? 3) : 1
   const bare: Traits = { ...traits, states: { ...traits.states, 'hairs.upper': 'none' } }
-  const leaf = stamps(to.detail, length, (one, place) => addLeaf(one, { ...place, traits: bare, random }), random)
+  const leaf = stamps(to, length, (one, place) => addLeaf(one, { ...place, traits: bare, random }), random)
   const twig = (from: Vec, along: Vec, long: number, thick: number, level: number): void => {
     const spine = grow({ from, along, length: long, steps: 14, droop: round(random, -0.1, 1.5) })
     addTube(to, spine, {

@@ -75,16 +75,17 @@ export function specimenOf(
   fineness: Fineness = FOR_THE_HAND,
 ): Specimen {
   const seed = random()
-  const build = (detail: number): MeshBuilder => {
-    const to = new MeshBuilder(detail, 2 * fineness.most)
+  const cropped = traits.mown === true && CROPPED.has(form)
+  const build = (detail: number, keep: 'all' | 'count' = 'all'): MeshBuilder => {
+    const to = new MeshBuilder(detail, 2 * fineness.most, keep)
     makers[form](to, traits, randomLcg(seed))
-    if (traits.mown && CROPPED.has(form)) crop(to, traits.bitten === true)
+    if (cropped) crop(to, traits.bitten === true)
     return to
   }
-  // A coarse first try tells how finely it can be built.
-  const coarse = build(COARSE)
-  let detail = Math.min(fineness.detail, COARSE * (fineness.toward / Math.max(1, coarse.triangles)) ** GROWTH)
-  let plant = detail <= COARSE ? coarse : build(detail)
+  // A coarse first try tells how finely it can be built; what a mower leaves of it has to be seen for that.
+  const coarse = build(COARSE, cropped ? 'all' : 'count').triangles
+  let detail = Math.max(COARSE, Math.min(fineness.detail, COARSE * (fineness.toward / Math.max(1, coarse)) ** GROWTH))
+  let plant = build(detail)
   for (; plant.triangles > fineness.most && detail > 0.1; plant = build(detail)) detail *= 0.7
   const { low, high } = plant.bounds()
   const wide = Math.max(20, -low[0], high[0])

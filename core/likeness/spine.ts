@@ -1,4 +1,4 @@
-import { add, cross, dot, squareTo, sub, times, turned, unit, type Vec } from './vec.ts'
+import { add, cross, dot, long, squareTo, sub, times, turned, unit, type Vec } from './vec.ts'
 
 /** Where a blade, stalk or root is at a share of its length: which way it goes, where its upper face looks, and its right. */
 export interface Frame {
@@ -27,13 +27,21 @@ export interface Growth {
   floor?: number
 }
 
+/** Writes a corner beside a frame: so many millimetres to its right and above its face. */
+export function put(into: Float64Array, corner: number, { at, side, face }: Frame, right: number, up: number): void {
+  const k = 3 * corner
+  into[k] = at[0] + (side[0] * right + face[0] * up)
+  into[k + 1] = at[1] + (side[1] * right + face[1] * up)
+  into[k + 2] = at[2] + (side[2] * right + face[2] * up)
+}
+
 const DOWN: Vec = [0, -1, 0]
 
 export function frameOf(at: Vec, along: Vec, face: Vec = squareTo(along)): Frame {
   const a = unit(along)
   const across = sub(face, times(a, dot(a, face)))
   // A face that looks along the way has to be turned aside.
-  const f = Math.hypot(...across) < 1e-6 ? squareTo(a) : unit(across)
+  const f = long(across) < 1e-6 ? squareTo(a) : unit(across)
   return { at, along: a, face: f, side: cross(a, f) }
 }
 
@@ -54,7 +62,7 @@ export function grow({
   for (let i = 0; i < steps; i++) {
     const t = (i + 0.5) / steps
     const axis = cross(frame.along, DOWN)
-    const steep = Math.hypot(...axis)
+    const steep = long(axis)
     const bend = (droop * (1 + late) * t ** late) / steps
     // Nothing bends beyond hanging straight down.
     const most = droop > 0 ? Math.acos(Math.max(-1, Math.min(1, dot(frame.along, DOWN)))) : Infinity
@@ -65,7 +73,7 @@ export function grow({
         : [turned(frame.along, unit(axis), by), turned(frame.face, unit(axis), by)]
     let next = add(frame.at, times(a, length / steps))
     if (next[1] < floor) next = [next[0], floor, next[2]]
-    frame = frameOf(next, a, turned(f, a, twist / steps))
+    frame = frameOf(next, a, twist === 0 ? f : turned(f, a, twist / steps))
     out.push(frame)
   }
   return out

@@ -10,7 +10,7 @@ export const cross = (a: Vec, b: Vec): Vec => [
   a[2] * b[0] - a[0] * b[2],
   a[0] * b[1] - a[1] * b[0],
 ]
-export const long = (a: Vec): number => Math.hypot(a[0], a[1], a[2])
+export const long = (a: Vec): number => Math.sqrt(a[0] * a[0] + a[1] * a[1] + a[2] * a[2])
 
 /** The same direction of length 1; what has none points up. */
 export function unit(a: Vec): Vec {

@@ -1,6 +1,6 @@
 // Pictures of plants built in space. `npm run plates -- ID ...` shows those plants with their names in one sheet, `--blind 24`
 // so many without, six names under each, the key in a file of its own (`--form grass` takes one form, `--insets` adds the close
-// looks, `--seed 3` other specimens). `--all` makes the pictures of the book anew whose plant has changed (`--all ID ...` of those
+// looks, `--seed 3` other specimens, `--gesture head` what a gesture shows). `--all` makes the pictures of the book anew whose plant has changed (`--all ID ...` of those
 // alone), `--all --again` every one.
 import { chromium } from '@playwright/test'
 import { execFileSync } from 'node:child_process'
@@ -21,6 +21,7 @@ const { values, positionals } = parseArgs({
     side: { type: 'string', default: '300' },
     stage: { type: 'string', default: 'vegetative' },
     insets: { type: 'boolean' },
+    gesture: { type: 'string' },
     all: { type: 'boolean' },
     again: { type: 'boolean' },
   },
@@ -71,8 +72,9 @@ async function sheet() {
   const cells = []
   for (const [i, plant] of shown.entries()) {
     const [picture] = await page.evaluate(
-      ([p, stage, seed, s]) => globalThis.plates(p, stage, seed, [[s, 200]]),
-      [plant, values.stage, chance(), side],
+      ([p, stage, seed, s, gesture]) =>
+        gesture ? [globalThis.closeUp(p, stage, gesture, seed, s)] : globalThis.plates(p, stage, seed, [[s, 200]]),
+      [plant, values.stage, chance(), side, values.gesture],
     )
     const close = values.insets ? await page.evaluate(([p, stage, s]) => globalThis.insets(p, stage, s), [plant, values.stage, side / 3.2]) : '' // prettier-ignore
     const under = values.blind ? names(plant).map((n, k) => `${k + 1} ${n}`).join('<br>') : plant.commonName // prettier-ignore

@@ -1,6 +1,8 @@
 import { randomLcg } from 'd3-random'
 import { plantPortrait } from '@/core/drawing/portrait/portraitOf.ts'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
+import { usualTraits } from '@/core/flora/traits.ts'
+import { closeUpOf, type Gesture } from '@/core/likeness/closeUp.ts'
 import { fingerprint, plateSeed } from '@/core/likeness/fingerprint.ts'
 import { FOR_A_PICTURE, plantSpecimen } from '@/core/likeness/specimenOf.ts'
 import { leafKinds, swardFrame, type FramePlant } from '@/core/practice/frame.ts'
@@ -93,6 +95,19 @@ function plates(
   return out
 }
 
+/** What a gesture shows of a plant, in one picture. */
+function closeUp(plant: Plant, stage: Stage, gesture: Gesture, seed: number, side: number): string {
+  const specimen = closeUpOf(usualTraits(plant, stage), gesture, randomLcg(seed))
+  if (!specimen) return ''
+  const canvas = document.createElement('canvas')
+  const scene = specimenScene(canvas, specimen)
+  scene.resize(2 * side, 2 * side)
+  scene.draw(firstLook(specimen))
+  const url = smaller(canvas, side).toDataURL('image/png')
+  scene.end()
+  return url
+}
+
 const INKS: Record<string, string> = { leaf: '#cfe0b4', leafDark: '#7d9d5c', paper: '#efe7d2', hollow: '#ffffff', purple: '#7c2350', yellow: '#dfb73a', straw: '#c5a067', silver: '#d3d9d8', greenMid: '#86a95c', greenDark: '#2f5a2c', greenLight: '#c3d98a', greenBlue: '#74a3a6', greenGrey: '#aab5a6' } // prettier-ignore
 
 /** The close looks of a plant's ink drawing, as markup. */
@@ -140,6 +155,7 @@ function kindPicture(kind: string, plants: Plant[], side: number): string {
 }
 
 Object.assign(window, {
+  closeUp,
   kindPicture,
   plates,
   insets,

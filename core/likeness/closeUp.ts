@@ -1,30 +1,37 @@
 import type { Traits } from '../flora/traits.ts'
 import { addCollar, addHairs } from './collar.ts'
 import { light, lighter, mixed, type Lab } from './colours.ts'
+import { addFlowerHead } from './flowerHead.ts'
+import { addGrassHead } from './grassHead.ts'
 import type { Random } from './ground.ts'
 import { lookOf } from './grassLook.ts'
 import { MeshBuilder } from './mesh.ts'
 import { addBlade, addTube, sections } from './ribbon.ts'
+import { addSedgeHead } from './sedgeHead.ts'
 import type { Specimen } from './specimenOf.ts'
 import { frameAt, grow } from './spine.ts'
 import type { Vec } from './vec.ts'
 
 /** What hands do to a plant to see more of it, beside turning it; each shows one part, at its size. */
-export const gestures = ['bend', 'roll', 'cut', 'snap', 'crush'] as const
+export const gestures = ['bend', 'roll', 'cut', 'snap', 'crush', 'head'] as const
 export type Gesture = (typeof gestures)[number]
 
-/** Characters that a gesture shows, the first the one without which there is nothing to see. */
+/** Characters that a gesture shows. */
 export const shownBy: Record<Gesture, readonly string[]> = {
   bend: ['ligule.type', 'ligule.shape', 'ligule.height', 'auricles', 'collar.look'],
   roll: ['vernation'],
   cut: ['stem.inside', 'stem.section'],
   snap: ['sap'],
   crush: ['smell'],
+  head: ['head.form', 'spikes.kind', 'flower.form', 'flower.colour', 'spikes.stand', 'sac.form', 'sac.length'],
 }
+
+/** How many of the first of these there are of which one must be known, or there is nothing to see. */
+const NEEDED: Partial<Record<Gesture, number>> = { cut: 2, head: 3 }
 
 /** Gestures by which something can be seen, felt or smelled on a plant of such traits. */
 export function gesturesFor({ states }: Pick<Traits, 'states'>): Gesture[] {
-  return gestures.filter((g) => shownBy[g].slice(0, g === 'cut' ? 2 : 1).some((c) => states[c] !== undefined))
+  return gestures.filter((g) => shownBy[g].slice(0, NEEDED[g] ?? 1).some((c) => states[c] !== undefined))
 }
 
 const GREEN: Lab = [54, -24, 34]
@@ -162,6 +169,14 @@ function addSnapped(to: MeshBuilder, traits: Traits, random: Random): void {
   }
 }
 
+/** What stands on a stalk where the plant is in flower or in fruit. */
+function addHead(to: MeshBuilder, traits: Traits, random: Random): void {
+  const { states } = traits
+  if (states['head.form'] !== undefined) addGrassHead(to, states['head.form'], random)
+  else if (states['spikes.kind'] !== undefined) addSedgeHead(to, traits, random)
+  else addFlowerHead(to, traits, random)
+}
+
 /**
  * What a gesture shows of a plant: one part, built at its size in millimetres.
  *
@@ -174,6 +189,7 @@ export function closeUpOf(traits: Traits, gesture: Gesture, random: Random): Spe
   if (gesture === 'bend') addBentCollar(to, traits, random)
   else if (gesture === 'roll') addBud(to, traits)
   else if (gesture === 'cut') addCutStem(to, traits, random)
+  else if (gesture === 'head') addHead(to, traits, random)
   else addSnapped(to, traits, random)
   return { mesh: to.mesh(), ...to.bounds(), plantTriangles: to.triangles }
 }

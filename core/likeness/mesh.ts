@@ -17,6 +17,7 @@ export const organs = [
   'root',
   'hair',
   'soil',
+  'head',
 ] as const
 export type Organ = (typeof organs)[number]
 

@@ -1,6 +1,7 @@
-/** Looks at a specimen in the hand, and what each costs: a glance nothing, fingers one, the lens two, the spade four. */
+/** Looks at a specimen in the hand, and what each costs: a glance nothing (a head is seen or not there), fingers one, the lens two, the spade four. */
 export const lookCosts = {
   turn: 0,
+  head: 0,
   sky: 1,
   bend: 1,
   roll: 1,

@@ -44,6 +44,8 @@ export function firstLook({ low, high }: Pick<Specimen, 'low' | 'high'>): Look {
 }
 
 const SAMPLES = 3000
+/** Room round a plant in its picture. */
+const MARGIN = 1.05
 /** Some of the corners, spread over all of them. */
 function sampled(positions: Float32Array): Vector3[] {
   const every = Math.max(1, Math.floor(positions.length / 3 / SAMPLES))
@@ -140,12 +142,15 @@ export function specimenScene(
       box[2] = Math.min(box[2], y)
       box[3] = Math.max(box[3], y)
     }
-    const middle = right.multiplyScalar((box[0] + box[1]) / 2).addScaledVector(above, (box[2] + box[3]) / 2)
+    const middle = right.clone().multiplyScalar((box[0] + box[1]) / 2).addScaledVector(above, (box[2] + box[3]) / 2)
+    // What stands nearer the eye looks larger than it is.
     let far = 0
-    const [wide, high] = [(box[1] - box[0]) / 2, (box[3] - box[2]) / 2]
-    // What stands nearest the eye looks larger than it is.
-    for (const p of places) far = Math.max(far, p.dot(away) - middle.dot(away))
-    return { middle, far: 0.5 * far + (Math.max(wide / camera.aspect, high) / up) * 1.04 }
+    for (const p of places) {
+      const aside = Math.abs(p.dot(right) - middle.dot(right)) / camera.aspect
+      const over = Math.abs(p.dot(above) - middle.dot(above))
+      far = Math.max(far, p.dot(away) + Math.max(aside, over) / up)
+    }
+    return { middle, far: far * MARGIN }
   }
   let shownHigh = 0
   const draw = ({ yaw, pitch, zoom, height, light, pulled }: Look) => {

@@ -86,3 +86,60 @@ describe('what hands do to a plant', () => {
     }
   })
 })
+
+describe('heads, where one is found', () => {
+  const flower = (states: Record<string, string>) => {
+    const made = closeUpOf({ states: { 'life.form': 'forb', ...states }, sizes: {} }, 'head', randomLcg(0.3))!
+    const at = organs.indexOf('head')
+    const all = Array.from(made.mesh.organ, (_, i) => i).filter((i) => made.mesh.organ[i] === at)
+    return {
+      ...made,
+      colours: all.map((i) => [...made.mesh.colours.slice(3 * i, 3 * i + 3)] as [number, number, number]),
+    }
+  }
+  const statesOf = (id: string) => flora.characters.find((c) => c.id === id)!.states ?? []
+
+  it('every coded form of a seed head and of a flower cluster is built, each another', () => {
+    const shapes = new Set<string>()
+    for (const character of ['head.form', 'flower.form'])
+      for (const state of statesOf(character)) {
+        const { plantTriangles, high } = flower({ [character]: state })
+        expect(plantTriangles, state).toBeGreaterThan(400)
+        expect(high[1], state).toBeGreaterThan(30)
+        shapes.add(`${plantTriangles} ${high[1].toFixed(1)}`)
+      }
+    expect(shapes.size).toBe(statesOf('head.form').length + statesOf('flower.form').length)
+  })
+
+  it('a yellow cluster has the yellow and no blue, a purple one the other way (colour of the words)', () => {
+    const mean = (colour: string, k: number) => {
+      const all = flower({ 'flower.form': 'round-head', 'flower.colour': colour }).colours
+      return all.reduce((sum, c) => sum + c[k]!, 0) / all.length
+    }
+    expect(mean('yellow', 0)).toBeGreaterThan(4 * mean('yellow', 2))
+    expect(mean('purple-blue', 2)).toBeGreaterThan(2 * mean('purple-blue', 1))
+    for (const k of [0, 1, 2]) expect(mean('white', k)).toBeGreaterThan(0.4)
+  })
+
+  it('a spike of fingers from one point has one joint, one of fingers along the stem has several (Hitchcock and Chase 1951)', () => {
+    // Heights at which something reaches farther out than the stalk is thick.
+    const levels = (form: string) => {
+      const { mesh } = flower({ 'head.form': form })
+      const far = Array.from(mesh.organ, (_, i) => i).filter((i) => {
+        const out = Math.hypot(mesh.positions[3 * i]!, mesh.positions[3 * i + 2]!)
+        return organs[mesh.organ[i]!] === 'stem' && out > 4 && out < 9
+      })
+      return new Set(far.map((i) => Math.round(mesh.positions[3 * i + 1]! / 12))).size
+    }
+    expect(levels('fingers-from-one-point')).toBeLessThan(levels('fingers-along-stem'))
+  })
+
+  it('a nodding spike of a sedge hangs, an upright one stands', () => {
+    const lowest = (stand: string) => {
+      const { mesh } = flower({ 'spikes.kind': 'top-male', 'spikes.stand': stand })
+      const at = organs.indexOf('head')
+      return Math.min(...Array.from(mesh.organ, (o, i) => (o === at ? mesh.positions[3 * i + 1]! : Infinity)))
+    }
+    expect(lowest('nodding')).toBeLessThan(lowest('upright') - 5)
+  })
+})

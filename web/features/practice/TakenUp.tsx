@@ -11,8 +11,9 @@ import { heldOf } from './heldOf.ts'
 
 const Hand = lazy(() => import('../../entities/plant/hand/Hand.tsx').then((m) => ({ default: m.Hand })))
 
-const NO_PULLING: readonly HandLook[] = ['pull']
-const NOTHING: readonly HandLook[] = []
+// Nothing is in flower when it has to be told.
+const NO_HEAD: readonly HandLook[] = ['head']
+const NO_PULLING: readonly HandLook[] = [...NO_HEAD, 'pull']
 
 /** A practice specimen handed over, where the browser draws in three dimensions; else what is given for it. */
 export function TakenUp({
@@ -43,7 +44,7 @@ export function TakenUp({
           )}
           of={of}
           onLook={onLook}
-          without={specimen.condition === 'no roots' ? NO_PULLING : NOTHING}
+          without={specimen.condition === 'no roots' ? NO_PULLING : NO_HEAD}
         />
       </Suspense>
     </PanelBoundary>

@@ -20,6 +20,9 @@ export const gestureNames: Record<Gesture, { name: string; key: string }> = {
   get crush() {
     return { name: say('Crush and smell'), key: 'm' }
   },
+  get head() {
+    return { name: say('Its head, when lucky'), key: 'h' }
+  },
 }
 
 /** What a look or a gesture shows, in words: the page tells it to those who do not see it. */
@@ -50,6 +53,8 @@ export function shownWords(
       return say('Snapped. Sap: {{sap}}. Let none of it come to eyes or mouth.', { sap: of('sap') })
     case 'crush':
       return say('Crushed between gloved fingers. Smell: {{smell}}.', { smell: of('smell') })
+    case 'head':
+      return headWords(form, of)
     case undefined:
   }
   if (look.light === 'sky')
@@ -59,4 +64,20 @@ export function shownWords(
     })
   if (look.pulled) return say('Pulled up. Roots: {{roots}}. Tug: {{tug}}.', { roots: of('root.kind'), tug: of('tug') })
   return say('Stands in the light. Growth: {{habit}}, {{posture}}.', { habit: of('habit'), posture: of('posture') })
+}
+
+/** What stands on a plant in flower or in fruit, which mostly it is not. */
+function headWords(form: LifeForm, of: (character: string) => string): string {
+  if (form === 'grass') return say('Where one is found. Seed head: {{head}}.', { head: of('head.form') })
+  if (form === 'sedge')
+    return say('Where it is in fruit. Spikes: {{kind}}, {{stand}}. Sacs: {{sacs}}, {{length}}.', {
+      kind: of('spikes.kind'),
+      stand: of('spikes.stand'),
+      sacs: of('sac.form'),
+      length: of('sac.length'),
+    })
+  return say('Where it is in flower. Cluster: {{cluster}}. Colour: {{colour}}.', {
+    cluster: of('flower.form'),
+    colour: of('flower.colour'),
+  })
 }

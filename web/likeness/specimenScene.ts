@@ -142,7 +142,10 @@ export function specimenScene(
       box[2] = Math.min(box[2], y)
       box[3] = Math.max(box[3], y)
     }
-    const middle = right.clone().multiplyScalar((box[0] + box[1]) / 2).addScaledVector(above, (box[2] + box[3]) / 2)
+    const middle = right
+      .clone()
+      .multiplyScalar((box[0] + box[1]) / 2)
+      .addScaledVector(above, (box[2] + box[3]) / 2)
     // What stands nearer the eye looks larger than it is.
     let far = 0
     for (const p of places) {

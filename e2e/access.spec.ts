@@ -1,5 +1,6 @@
 import AxeBuilder from '@axe-core/playwright'
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 
 const idOf = async (page: Page, title: string) => {
   const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
@@ -25,19 +26,19 @@ type Open = (page: Page) => Promise<unknown>
 const chapter =
   (name: string, open?: (page: Page) => Promise<unknown>): Open =>
   async (page) => {
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up/${name}`)
+    await goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up/${name}`)
     await page.getByRole('link', { name: /^Made of/ }).waitFor()
     await open?.(page)
   }
 
 /** Screens by what they are called; what is done on them before they are looked at. */
 const screens: Record<string, Open> = {
-  rounds: (page) => page.goto('/rounds'),
-  place: (page) => page.goto('/places/new'),
-  'hand-over': async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`),
-  'plant book': (page) => page.goto('/plants'),
+  rounds: (page) => goInside(page, '/rounds'),
+  place: (page) => goInside(page, '/places/new'),
+  'hand-over': async (page) => goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}/hand-over`),
+  'plant book': (page) => goInside(page, '/plants'),
   bench: async (page) => {
-    await page.goto('/bench')
+    await goInside(page, '/bench')
     await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
   },
   'bench with answers': async (page) => {
@@ -45,7 +46,7 @@ const screens: Record<string, Open> = {
     await page.keyboard.press('5')
     await expect(page.getByRole('region', { name: 'Harmful, and not excluded' })).toBeVisible()
   },
-  count: async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}`),
+  count: async (page) => goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}`),
   'made of': chapter('made-of', (page) => page.getByRole('button', { name: /^Tansy ragwort 3.0/ }).click()),
   harm: chapter('harm', (page) => page.getByText(/By animal, standing/).click()),
   unseen: chapter('unseen', (page) => page.getByText(/Endophyte of fescue/).click()),
@@ -56,33 +57,36 @@ const screens: Record<string, Open> = {
   sow: chapter('sow', (page) => page.getByText('Red clover', { exact: true }).click()),
   ground: chapter('ground'),
   year: chapter('year', (page) => page.getByText('Type the twelve means').click()),
-  'bring in': (page) => page.goto('/rounds/bring-in'),
-  plan: (page) => page.goto('/plan'),
-  plant: (page) => page.goto('/plants/poison-hemlock'),
-  glossary: (page) => page.goto('/glossary'),
-  'how to look': (page) => page.goto('/glossary/look'),
+  'bring in': (page) => goInside(page, '/rounds/bring-in'),
+  plan: (page) => goInside(page, '/plan'),
+  plant: (page) => goInside(page, '/plants/poison-hemlock'),
+  glossary: (page) => goInside(page, '/glossary'),
+  'how to look': (page) => goInside(page, '/glossary/look'),
   'a long list': async (page) => {
-    await page.goto('/gallery')
+    await goInside(page, '/gallery')
     await page.getByRole('button', { name: 'Long list' }).click()
   },
-  'what changed': async (page) => page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/beside`),
-  compare: (page) => page.goto('/compare?plants=tansy-ragwort,dandelion'),
+  'what changed': async (page) => goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}/beside`),
+  compare: (page) => goInside(page, '/compare?plants=tansy-ragwort,dandelion'),
   find: async (page) => {
-    await page.goto('/rounds')
+    await goInside(page, '/rounds')
     await page.getByRole('button', { name: 'Find anything' }).click()
     await page.getByRole('combobox', { name: 'Find anything' }).fill('clover')
   },
-  'group key': (page) => page.goto('/group-key'),
+  'group key': (page) => goInside(page, '/group-key'),
   practice: async (page) => {
-    await page.goto('/practice')
+    await goInside(page, '/practice')
     await page.getByRole('button', { name: /^Which check/ }).click()
     await expect(page.getByRole('button', { name: 'Stop here' })).toBeVisible()
     await expect(page.getByText('Drawing …')).toHaveCount(0)
     await page.keyboard.press('1')
   },
   daybook: async (page) => {
-    await page.goto('/daybook')
-    await page.getByRole('img', { name: /Shares year on year/ }).waitFor()
+    await goInside(page, '/daybook')
+    await page
+      .getByRole('img', { name: /Shares year on year/ })
+      .first()
+      .waitFor()
   },
 }
 const inEveryLight = new Set([
@@ -104,6 +108,11 @@ async function lit(page: Page, mode: string) {
   )
 }
 
+async function nextLight(page: Page, mode: string) {
+  await page.getByRole('button', { name: /^Light:/ }).click()
+  await expect(page.locator('html')).toHaveAttribute('data-mode', mode)
+}
+
 /** One page for all screens: what they share is loaded once. */
 let page: Page
 test.beforeAll(async ({ browser }) => {
@@ -119,10 +128,10 @@ for (const [name, open] of Object.entries(screens))
     if (!inEveryLight.has(name)) return
     // The pages are the same in every light; only the colours are not.
     for (const mode of ['sun', 'dusk']) {
-      await page.getByRole('button', { name: /^Light:/ }).click()
-      await expect(page.locator('html')).toHaveAttribute('data-mode', mode)
+      await nextLight(page, mode)
       await expectAccessible(page, `${name} by ${mode}`, ['color-contrast'])
     }
+    await nextLight(page, 'day')
   })
 
 test('every script that the page of a place names is there, and no script is refused by our own policy', async ({

@@ -1,4 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 
 /** What somebody new asks of a counted round, each answered within two taps of opening it, at a desk and on a phone. */
 const idOf = async (page: Page, title: string) => {
@@ -66,7 +68,8 @@ const onTheGround: Question[] = [
 
 async function answered(page: Page, { asks, taps, answer }: Question, turn = false) {
   await test.step(asks, async () => {
-    await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
+    await goInside(page, '/rounds')
+    await goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up`)
     for (const name of taps) {
       const before = page.url()
       await page.getByRole('link', { name }).click()
@@ -94,7 +97,7 @@ test('on a phone each question is answered within two touches', async ({ page })
 test('a plant that is touched is lit in chart, table and map; a stop tells what was met; the map comes nearer by keys', async ({
   page,
 }) => {
-  await page.goto(`/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up/made-of`)
+  await goInside(page, `/rounds/${await idOf(page, 'Harm walk and count')}/weigh-up/made-of`)
   const map = page.getByRole('img', { name: /^Map: / })
   await expect(map).toHaveAccessibleName(/^Map: Tansy ragwort/)
   // By its row in the table.
@@ -128,7 +131,7 @@ test('a plant that is touched is lit in chart, table and map; a stop tells what 
 })
 
 test('anything is found by a few letters: a plant by another name, a paddock, a word, a screen', async ({ page }) => {
-  await page.goto('/rounds')
+  await goInside(page, '/rounds')
   await page.getByRole('heading', { name: 'Rounds', level: 1 }).waitFor()
   const find = async (text: string) => {
     await page.keyboard.press('Control+k')

@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 import JSZip from 'jszip'
 import { ownServer } from './ownServer.ts'
 
@@ -156,7 +157,7 @@ test('what could be sown goes by the tag of the bag, through the drill, into the
   await red.getByLabel('Purity, %').fill('96')
   await red.getByRole('button', { name: 'Put it in the plan' }).click()
   await expect(sow.getByRole('status')).toContainText('In the plan: Sow red clover: 8.3 kg/ha as bought')
-  await page.goto(`${address}/rounds/${id}/hand-over`)
+  await goInside(page, `${address}/rounds/${id}/hand-over`)
   await expect(page.getByRole('row', { name: /Sow red clover: 8.3 kg\/ha/ })).toBeVisible()
 })
 

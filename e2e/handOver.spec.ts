@@ -1,4 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs'
 import { ownServer } from './ownServer.ts'
 
@@ -56,7 +58,7 @@ async function count(title: string, plants: string[]) {
 
 test('what to do goes from the weigh-up into the plan, to the first screen, and onto the page', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up/do`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/do`)
   const act = page.getByRole('region', { name: 'What to do' })
   await act.getByText('Bull thistle').click()
   const thistle = act.getByRole('group').filter({ hasText: 'Bull thistle' })
@@ -76,7 +78,7 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
   await plan.getByRole('button', { name: 'Add it' }).click()
   await expect(plan.getByText('Fence off the pond')).toBeVisible()
 
-  await page.goto(`${address}/rounds`)
+  await goInside(page, `${address}/rounds`)
   const due = page.getByRole('region', { name: 'To do within two weeks' })
   await expect(due.getByText('Fence off the pond')).toBeVisible()
   await due.getByRole('checkbox', { name: /Fence off the pond/ }).check()
@@ -84,13 +86,13 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
   // Ticked off today: still there, so that a slip can be taken back.
   await expect(due.getByRole('checkbox', { name: /Fence off the pond/ })).toBeChecked()
 
-  await page.goto(`${address}/rounds/${id}/hand-over`)
+  await goInside(page, `${address}/rounds/${id}/hand-over`)
   const client = page.getByRole('article', { name: 'Page for the client' })
   await expect(client.getByRole('row', { name: /Bull thistle.*Perrin Oakhanger/ })).toBeVisible()
   await expect(client.getByText('Fence off the pond')).toHaveCount(0)
   // What is read on the page is what the weigh-up says.
   const share = /tansy ragwort \(Jacobaea vulgaris\), ([\d.]+)\s%/i.exec(await client.innerText())![1]!
-  await page.goto(`${address}/rounds/${id}/weigh-up/harm`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/harm`)
   await expect(page.getByRole('region', { name: 'What could harm' })).toContainText(
     new RegExp(`Tansy ragwort, ${share}\\s%`),
   )
@@ -98,7 +100,7 @@ test('what to do goes from the weigh-up into the plan, to the first screen, and 
 
 test('the sward is read under another outlook with one switch', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up/says`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/says`)
   const read = page.getByRole('region', { name: 'Read as' })
   await expect(read).toContainText('Mostly refused')
   await read.getByRole('radio', { name: 'hay' }).click()
@@ -109,7 +111,7 @@ test('the sward is read under another outlook with one switch', async ({ page })
 
 test('the doses and the table of harm are for the stock that is kept', async ({ page }) => {
   const { id } = await titled('Harm walk and count')
-  await page.goto(`${address}/rounds/${id}/weigh-up/stock`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/stock`)
   await page.getByRole('combobox', { name: 'Stock' }).selectOption('horse-idle')
   await page.getByRole('link', { name: /^Harm/ }).click()
   const harm = page.getByRole('region', { name: 'What could harm' })
@@ -123,7 +125,7 @@ test('the doses and the table of harm are for the stock that is kept', async ({ 
 
 test('a laboratory result, opened from a file, stands beside the estimate and on the page', async ({ page }) => {
   const { id } = await titled('Hay worth')
-  await page.goto(`${address}/rounds/${id}/weigh-up/worth`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/worth`)
   const lab = page.getByRole('region', { name: 'Laboratory' })
   await lab.getByText('Type or open a result').click()
   const open = (text: string) =>
@@ -137,7 +139,7 @@ test('a laboratory result, opened from a file, stands beside the estimate and on
   await lab.getByRole('button', { name: /nitrate read as 1500 ppm NO3-N/ }).click()
   await expect(lab).toContainText(/Sample 7.*Relative feed value 100 \(/)
   await expect(lab).toContainText(/1500 ppm NO3-N \(6645 ppm as NO3\).*at most half of the ration/)
-  await page.goto(`${address}/rounds/${id}/hand-over`)
+  await goInside(page, `${address}/rounds/${id}/hand-over`)
   await expect(page.getByRole('article')).toContainText('Laboratory, sample 7: crude protein 14.0 %')
   await expect(page.getByRole('article')).toContainText(/Nitrate: 1,?500 ppm NO3-N.*at most half of the ration/)
 })
@@ -153,7 +155,7 @@ const places = [
 for (const [title, heading, plants] of places)
   test(`two pages for "${title}", on A4 and on Letter, every figure with its range`, async ({ page }) => {
     const id = plants ? await count(title, [...plants]) : (await titled(title)).id
-    await page.goto(`${address}/rounds/${id}/hand-over`)
+    await goInside(page, `${address}/rounds/${id}/hand-over`)
     await expect(page.getByRole('heading', { name: heading })).toBeVisible()
     for (const format of ['A4', 'Letter'] as const) {
       const pages = await printed(page, format)
@@ -178,7 +180,7 @@ for (const [title, heading, plants] of places)
   })
 
 test('the pages are saved as one file that opens without a server', async ({ page, context }) => {
-  await page.goto(`${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)
+  await goInside(page, `${address}/rounds/${(await titled('Harm walk and count')).id}/hand-over`)
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
     page.getByRole('button', { name: 'Save them as one file' }).click(),

@@ -5,19 +5,33 @@ export async function goInside(page: Page, address: string): Promise<void> {
   const { pathname, search } = new URL(address, 'http://here')
   const at = pathname + search
   const content = page.locator('#content')
-  if (page.url() === 'about:blank') {
+  const elsewhere = /^https?:/.test(address) && !page.url().startsWith(new URL(address).origin)
+  if (elsewhere || page.url() === 'about:blank') {
     await page.goto(address)
     await content.waitFor()
   } else {
     const before = await content.getAttribute('data-at')
     await page.evaluate((to) => {
-      history.pushState({}, '', to)
-      dispatchEvent(new PopStateEvent('popstate', { state: {} }))
+      // As the router writes it: each step has a key of its own.
+      const state = { usr: null, key: crypto.randomUUID(), idx: history.length }
+      history.pushState(state, '', to)
+      dispatchEvent(new PopStateEvent('popstate', { state }))
     }, at)
     // It may lead on to another screen.
     if (before !== at) await expect(content).not.toHaveAttribute('data-at', before!)
   }
   await settled(page)
+}
+
+/** To the bench, with nothing seen yet. */
+export async function freshBench(page: Page): Promise<void> {
+  await goInside(page, '/rounds')
+  await goInside(page, '/bench')
+  const verdict = page.getByTestId('verdict')
+  await verdict.waitFor()
+  if ((await verdict.textContent()) !== 'Nothing seen yet')
+    await page.getByRole('button', { name: 'New plant' }).click()
+  await expect(verdict).toHaveText('Nothing seen yet')
 }
 
 const QUIET_MS = 120

@@ -1,8 +1,10 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 
 /** One round by each school, by keyboard, from the plan to a figure with its interval. */
 async function lay(page: Page, method: string, stops: number, more?: () => Promise<unknown>) {
-  await page.goto('/plan')
+  await goInside(page, '/plan')
   await page.getByLabel('Paddock', { exact: true }).selectOption({ label: 'Long Croft, Withy Bank Goat Dairy' })
   await page.getByLabel('Method').selectOption({ label: method })
   await page.getByLabel(/^(Stop|Frame|Grid|Reading|Leg)s$/).fill(String(stops))
@@ -190,13 +192,13 @@ test('two observers at the same stops: agreement, bias, and a correction when as
   const id = page.url().split('/').at(-1)!
   for (const n of ['6', '4', '7', '5']) await press(page, [n, 'a', '9', 'd', 'Enter'])
   await expect(page.getByText('to send')).toHaveCount(0)
-  await page.goto(`/rounds/${id}/beside`)
+  await goInside(page, `/rounds/${id}/beside`)
   await page.getByLabel('Another observer counts the same stops').fill('Wren')
   await page.getByRole('button', { name: 'Lay the same stops again' }).click()
   await expect(page.getByRole('heading', { name: 'Stop 1 of 4' })).toBeVisible()
   for (const n of ['8', '6', '8', '6']) await press(page, [n, 'a', '9', 'd', 'Enter'])
   await expect(page.getByText('to send')).toHaveCount(0)
-  await page.goto(`/rounds/${id}/beside`)
+  await goInside(page, `/rounds/${id}/beside`)
   // Ryegrass 22 of 40 against 28 of 40: a bias of 15 points, which the correction takes off again.
   const observers = page.getByRole('region', { name: 'Two observers' })
   await expect(observers).toContainText('Perennial ryegrass: first 55 %, Wren 70 %')
@@ -210,11 +212,11 @@ test('two observers at the same stops: agreement, bias, and a correction when as
 test('pocket sheet and field sheet for paper', async ({ page }) => {
   await lay(page, 'Step points, first hit', 6)
   const id = page.url().split('/').at(-1)!
-  await page.goto(`/rounds/${id}/pocket`)
+  await goInside(page, `/rounds/${id}/pocket`)
   const pocket = page.getByRole('article', { name: 'Pocket sheet' })
   await expect(pocket).toContainText('Perennial ryegrass')
   await expect(pocket).toContainText('Harmful, to look for')
-  await page.goto(`/rounds/${id}/field-sheet`)
+  await goInside(page, `/rounds/${id}/field-sheet`)
   const sheet = page.getByRole('article', { name: 'Field sheet' })
   await expect(sheet.getByRole('columnheader')).toHaveText(['stop', '1', '2', '3', '4', '5', '6'])
   await expect(sheet.getByRole('rowheader', { name: 'a Perennial ryegrass' })).toBeVisible()

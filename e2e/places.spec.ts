@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto'
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 
 interface Paddock {
   id: string
@@ -30,7 +31,7 @@ test('a found poison, an unnamed plant and a client page for the livery yard', a
   await expect(page.getByText(/Cut, dried and baled now it would be about .* grass hay by protein/)).toBeVisible()
   await expect(page.getByText('Rohweder, Barnes & Jorgensen 1978', { exact: false })).toBeVisible()
   await expect(page.getByRole('link', { name: /Next.*Name unknown A/ })).toBeVisible()
-  await page.goto(`/rounds/${id}/hand-over`)
+  await goInside(page, `/rounds/${id}/hand-over`)
   const sheet = page.getByRole('article', { name: 'Page for the client' })
   await expect(sheet).toContainText('Found: tansy ragwort (Jacobaea vulgaris)')
   expect(await sheet.innerText()).not.toMatch(/\bsafe\b/i)
@@ -61,7 +62,7 @@ test('read in acres and pounds: shown and typed so, kept as before', async ({ pa
   const id = await idOf(page, 'Hay worth')
   await page.goto('/daybook/device')
   await page.getByRole('button', { name: 'acres, pounds, yards' }).click()
-  await page.goto(`/rounds/${id}/weigh-up/stock`)
+  await goInside(page, `/rounds/${id}/weigh-up/stock`)
   const herd = page.getByRole('region', { name: 'How long, for how many' })
   const days = async () => (await herd.getByTestId('days').textContent())!.split(' days')[0]
   await page.getByRole('combobox', { name: 'Stock' }).selectOption({ label: 'Milking doe, 3 kg a day' })
@@ -69,9 +70,9 @@ test('read in acres and pounds: shown and typed so, kept as before', async ({ pa
   await page.getByLabel('Standing, lb/acre (a guess)').fill('2677')
   await expect(herd.getByTestId('days')).toContainText('acres')
   const inAcres = await days()
-  await page.goto('/daybook/device')
+  await goInside(page, '/daybook/device')
   await page.getByRole('button', { name: 'hectares, kilograms, metres' }).click()
-  await page.goto(`/rounds/${id}/weigh-up/stock`)
+  await goInside(page, `/rounds/${id}/weigh-up/stock`)
   // 1071 and 2677 lb an acre are 1200 and 3001 kg a hectare (NIST SP 811).
   await expect(page.getByLabel('Left standing, kg/ha')).toHaveValue('1200')
   await expect(page.getByLabel('Standing, kg/ha (a guess)')).toHaveValue('3001')
@@ -269,7 +270,7 @@ test('the plant book finds by any name and tells the deciding check', async ({ p
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Orchardgrass')
   await page.getByRole('link', { name: 'Taken for it' }).click()
   await expect(page.getByText('Decide by: shoot across').first()).toBeVisible()
-  await page.goto('/plants/moss')
+  await goInside(page, '/plants/moss')
   await expect(page.getByRole('heading', { name: 'This screen could not be opened' })).toBeVisible()
   await page.getByRole('link', { name: 'Back to the rounds' }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Rounds')

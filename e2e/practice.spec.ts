@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 import { readFileSync } from 'node:fs'
 import { ownServer } from './ownServer.ts'
 
@@ -170,7 +171,7 @@ test('a name is put right in flower: the score says so, the pair comes up in pra
   const own = page.getByRole('region', { name: 'How you read the parts' })
   await expect(own.getByRole('listitem').filter({ hasText: 'Smell' })).toContainText(/1 of \d+,/)
   await own.getByRole('checkbox', { name: /reckons with my own mistakes/ }).check()
-  await page.goto(`${address}/bench`)
+  await goInside(page, `${address}/bench`)
   await expect(page.getByText(/your own mistakes/)).toBeVisible()
 })
 

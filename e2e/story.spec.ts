@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test'
+import { goInside } from './inside.ts'
 import { ownServer } from './ownServer.ts'
 
 /** The whole job on a server of its own: walk, meet an unknown, name it, weigh up, hand over, restart, and find it all there. */
@@ -182,7 +183,7 @@ test('a plant of one’s own is checked, added, and can be named at once', async
   await expect(page.getByText('Beaded grass is in the book now.')).toBeVisible()
   await page.getByRole('link', { name: /Beaded grass/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Beaded grass')
-  await page.goto(`${address}/bench`)
+  await goInside(page, `${address}/bench`)
   await expect(page.getByTestId('verdict')).toHaveText('Nothing seen yet')
   await page.keyboard.press('1')
   await expect(page.getByRole('button', { name: /Change Kind of plant/ })).toBeVisible()

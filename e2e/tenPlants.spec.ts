@@ -1,12 +1,12 @@
 import { expect, test, type Page } from '@playwright/test'
+import { freshBench } from './inside.ts'
 
 // Plants as manuals describe them: Hitchcock & Chase 1951, Hubbard, Stace, Uva et al. 1997, Kingsbury 1964; from memory.
 
 const verdict = (page: Page) => page.getByTestId('verdict')
 
 async function open(page: Page) {
-  await page.goto('/bench')
-  await expect(verdict(page)).toHaveText('Nothing seen yet')
+  await freshBench(page)
 }
 
 /** Find the look, then press the number that stands on its drawn answer. */

@@ -1,4 +1,5 @@
 import { expect, test } from '@playwright/test'
+import { goInside } from './inside.ts'
 import { ownServer } from './ownServer.ts'
 
 /** What a sward is worth to those who graze, mow and play on it, as each of them would ask. */
@@ -105,13 +106,13 @@ test('money is reckoned at the prices that somebody types, and they stay', async
   // What the law of the place names is typed once, and stands on the client's pages.
   await page.getByLabel(/^Noxious weeds by law/).fill('Tansy ragwort, Cirsium arvense, whatsit')
   await expect(ground.getByTestId('noxious-here')).toContainText(/Not understood in that list: whatsit/)
-  await page.goto((await weighUp('Harm walk and count')).replace('weigh-up', 'hand-over'))
+  await goInside(page, (await weighUp('Harm walk and count')).replace('weigh-up', 'hand-over'))
   await expect(page.getByTestId('noxious-here').first()).toContainText(/On the list of noxious weeds of this place/)
 })
 
 test('hay makers and a native strip: each page opens with the answer to its own question', async ({ page }) => {
   const answerOf = async (title: string) => {
-    await page.goto((await weighUp(title)).replace('weigh-up', 'hand-over'))
+    await goInside(page, (await weighUp(title)).replace('weigh-up', 'hand-over'))
     return page.getByTestId('answer')
   }
   await expect(await answerOf('Hay worth')).toContainText(/Dried and baled about .* grass hay by protein/)

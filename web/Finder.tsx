@@ -19,8 +19,14 @@ export function Finder() {
       e.preventDefault()
       setOpen((now) => !now)
     }
+    // Who goes back by the browser leaves it too.
+    const leave = () => setOpen(false)
     window.addEventListener('keydown', onKey)
-    return () => window.removeEventListener('keydown', onKey)
+    window.addEventListener('popstate', leave)
+    return () => {
+      window.removeEventListener('keydown', onKey)
+      window.removeEventListener('popstate', leave)
+    }
   }, [])
   return (
     <>

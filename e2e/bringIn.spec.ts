@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 import JSZip from 'jszip'
 import { ownServer } from './ownServer.ts'
 
@@ -18,7 +19,7 @@ async function open(page: Page, name: string, content: string | Buffer) {
 test('a table with strange headings is mapped, a slip in a name is put right, and the round can be weighed up', async ({
   page,
 }) => {
-  await page.goto(`${address}/rounds`)
+  await goInside(page, `${address}/rounds`)
   await page.getByRole('link', { name: 'Read a table or archive of finds' }).click()
   const table = [
     'Where;What grows;How much;Who',
@@ -58,7 +59,7 @@ test('a table with strange headings is mapped, a slip in a name is put right, an
 test('the archive that the app writes comes back as the round it was', async ({ page }) => {
   const { id } = (await rounds()).find((r) => r.title === 'Hay worth')!
   const archive = Buffer.from(await (await fetch(`${address}/api/rounds/${id}/files/darwin-core.zip`)).arrayBuffer())
-  await page.goto(`${address}/rounds/bring-in`)
+  await goInside(page, `${address}/rounds/bring-in`)
   await open(page, 'darwin-core.zip', archive)
   await expect(page.getByTestId('read-says')).toContainText('24 stops')
   await expect(page.getByText('Everything in the file was understood.')).toBeVisible()
@@ -68,7 +69,7 @@ test('the archive that the app writes comes back as the round it was', async ({ 
 })
 
 test('places marked in a map program become stops to be counted', async ({ page }) => {
-  await page.goto(`${address}/rounds/bring-in`)
+  await goInside(page, `${address}/rounds/bring-in`)
   const mark = (name: string, at: string) => `<Placemark><name>${name}</name><Point><coordinates>${at}</coordinates></Point></Placemark>` // prettier-ignore
   const walk = '<Placemark><LineString><coordinates>-29.41,45.61 -29.409,45.611</coordinates></LineString></Placemark>'
   const text = `<kml xmlns="http://www.opengis.net/kml/2.2"><Folder>${mark('Gate', '-29.4101,45.6101,0')}${mark('Ditch', '-29.4093,45.6108')}${walk}</Folder></kml>`
@@ -80,7 +81,7 @@ test('places marked in a map program become stops to be counted', async ({ page 
 
 test('a bad or hostile file is refused with the reason, and nothing is changed', async ({ page }) => {
   const before = await rounds()
-  await page.goto(`${address}/rounds/bring-in`)
+  await goInside(page, `${address}/rounds/bring-in`)
   const bomb = await new JSZip()
     .file('meta.xml', new Uint8Array(60_000_000))
     .generateAsync({ type: 'nodebuffer', compression: 'DEFLATE' })
@@ -108,7 +109,7 @@ test('a bad or hostile file is refused with the reason, and nothing is changed',
 
 test('stock that is typed here is there on another device', async ({ page, browser }) => {
   const { id } = (await rounds()).find((r) => r.title === 'Harm walk and count')!
-  await page.goto(`${address}/rounds/${id}/weigh-up/stock`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/stock`)
   const saved = page.waitForResponse((r) => r.url().includes('/api/kept/herd/') && r.ok())
   await page.getByRole('combobox', { name: 'Stock' }).selectOption('ewe-twins')
   await saved
@@ -126,7 +127,7 @@ test('stock that is typed here is there on another device', async ({ page, brows
 
 test('what could be sown goes by the tag of the bag, through the drill, into the plan', async ({ page }) => {
   const { id } = (await rounds()).find((r) => r.title === 'Harm walk and count')!
-  await page.goto(`${address}/rounds/${id}/weigh-up/stock`)
+  await goInside(page, `${address}/rounds/${id}/weigh-up/stock`)
   const sow = page.getByRole('region', { name: 'What could be sown' })
   const keep = async (animal: string) => {
     await page.getByRole('link', { name: /^Stock/ }).click()
@@ -163,7 +164,7 @@ test('what could be sown goes by the tag of the bag, through the drill, into the
 
 test('the appendix for colleagues stands on pages of its own, with what each figure stands on', async ({ page }) => {
   const { id } = (await rounds()).find((r) => r.title === 'Harm walk and count')!
-  await page.goto(`${address}/rounds/${id}/hand-over`)
+  await goInside(page, `${address}/rounds/${id}/hand-over`)
   await expect(page.getByRole('region', { name: 'Appendix for colleagues' })).toHaveCount(0)
   await page.getByLabel('With an appendix for colleagues').check()
   const appendix = page.getByRole('region', { name: 'Appendix for colleagues' })

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto'
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 
 interface Paddock {
   id: string
@@ -17,7 +18,7 @@ const idOf = async (page: Page, title: string) => {
 
 test('a found poison, an unnamed plant and a client page for the livery yard', async ({ page }) => {
   const id = await idOf(page, 'Harm walk and count')
-  await page.goto(`/rounds/${id}/weigh-up`)
+  await goInside(page, `/rounds/${id}/weigh-up`)
   await page.getByRole('link', { name: /^Harm found: tansy ragwort/ }).click()
   const harm = page.getByRole('region', { name: 'What could harm' })
   await expect(harm).toContainText(/Found: Tansy ragwort, [\d.]+\s%/)
@@ -38,7 +39,7 @@ test('a found poison, an unnamed plant and a client page for the livery yard', a
 })
 
 test('how long a herd can stay, from a guess and then from a measured mass', async ({ page }) => {
-  await page.goto(`/rounds/${await idOf(page, 'Hay worth')}/weigh-up/stock`)
+  await goInside(page, `/rounds/${await idOf(page, 'Hay worth')}/weigh-up/stock`)
   const herd = page.getByRole('region', { name: 'How long, for how many' })
   await page.getByRole('combobox', { name: 'Stock' }).selectOption({ label: 'Milking doe, 3 kg a day' })
   await page.getByLabel('How many', { exact: true }).fill('60')
@@ -60,7 +61,7 @@ test('how long a herd can stay, from a guess and then from a measured mass', asy
 
 test('read in acres and pounds: shown and typed so, kept as before', async ({ page }) => {
   const id = await idOf(page, 'Hay worth')
-  await page.goto('/daybook/device')
+  await goInside(page, '/daybook/device')
   await page.getByRole('button', { name: 'acres, pounds, yards' }).click()
   await goInside(page, `/rounds/${id}/weigh-up/stock`)
   const herd = page.getByRole('region', { name: 'How long, for how many' })
@@ -81,14 +82,14 @@ test('read in acres and pounds: shown and typed so, kept as before', async ({ pa
 })
 
 test('the files can be taken along', async ({ page }) => {
-  await page.goto(`/rounds/${await idOf(page, 'Hay worth')}/hand-over`)
+  await goInside(page, `/rounds/${await idOf(page, 'Hay worth')}/hand-over`)
   const download = page.waitForEvent('download')
   await page.getByRole('link', { name: /composition\.csv/ }).click()
   expect((await download).suggestedFilename()).toBe('composition.csv')
 })
 
 test('a paddock from a GeoJSON file, a round laid into it, and clear words for a bad file', async ({ page }) => {
-  await page.goto('/rounds')
+  await goInside(page, '/rounds')
   await page.getByRole('link', { name: 'A new paddock' }).click()
   const file = (name: string, text: string) => ({ name, mimeType: 'application/geo+json', buffer: Buffer.from(text) })
   const boundary = page.getByLabel('Open GeoJSON, GPX or KML')
@@ -138,7 +139,7 @@ test('a paddock from a GeoJSON file, a round laid into it, and clear words for a
 })
 
 test('a paddock is drawn by keys alone', async ({ page }) => {
-  await page.goto('/places/new')
+  await goInside(page, '/places/new')
   await page.getByLabel('Name of the paddock').fill('Keyed Piece')
   const grid = page.getByRole('application')
   await grid.focus()
@@ -156,7 +157,7 @@ test('a paddock is drawn by keys alone', async ({ page }) => {
 })
 
 test('a paddock drawn by hand, a part kept out of the walk, and its history', async ({ page }) => {
-  await page.goto('/places/new')
+  await goInside(page, '/places/new')
   await page.getByLabel('Name of the paddock').fill('Drawn Piece')
   const grid = page.getByRole('application')
   const at = (x: number, y: number) => grid.click({ position: { x, y } })
@@ -229,7 +230,7 @@ test('a paddock that a colleague changes meanwhile: both are kept, and what meet
   await request.post('/api/paddocks', { data: before })
   const now = async () => ((await (await request.get(`/api/paddocks/${before.id}`)).json()) as { paddock: Paddock }).paddock // prettier-ignore
   const colleague = (patch: Partial<Paddock>) => request.put(`/api/paddocks/${before.id}`, { data: { ...before, ...patch } }) // prettier-ignore
-  await page.goto(`/places/${before.id}`)
+  await goInside(page, `/places/${before.id}`)
   const name = page.getByLabel('Name of the paddock')
   const keep = page.getByRole('button', { name: 'Keep the paddock' })
   await name.fill('Both Hands')
@@ -252,7 +253,7 @@ test('a paddock that a colleague changes meanwhile: both are kept, and what meet
 })
 
 test('the open dune-meadow table is loaded by a button, and its diversity is the published one', async ({ page }) => {
-  await page.goto('/rounds')
+  await goInside(page, '/rounds')
   await page.getByRole('button', { name: 'Load the open dune-meadow table' }).click()
   await expect(page.getByText('20 plots of 30 species are here')).toBeVisible()
   await page.getByRole('link', { name: 'Weigh-up' }).click()
@@ -264,7 +265,7 @@ test('the open dune-meadow table is loaded by a button, and its diversity is the
 })
 
 test('the plant book finds by any name and tells the deciding check', async ({ page }) => {
-  await page.goto('/plants')
+  await goInside(page, '/plants')
   await page.getByRole('textbox', { name: 'Find a plant by any of its names' }).fill('cocksfoot')
   await page.getByRole('link', { name: /Orchardgrass/ }).click()
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Orchardgrass')
@@ -277,9 +278,9 @@ test('the plant book finds by any name and tells the deciding check', async ({ p
 })
 
 test('an address that is none says so, and the light can be changed', async ({ page }) => {
-  await page.goto('/nowhere')
+  await goInside(page, '/nowhere')
   await expect(page.getByRole('heading', { name: 'There is no such page' })).toBeVisible()
-  await page.goto('/rounds')
+  await goInside(page, '/rounds')
   await page.getByRole('button', { name: /Light: day/ }).click()
   await expect(page.locator('html')).toHaveAttribute('data-mode', 'sun')
   await page.reload()
@@ -290,7 +291,7 @@ test('all that is known of a paddock lies on one map whose layers come off, and 
   page,
 }) => {
   const { paddocks } = (await (await page.request.get('/api/places')).json()) as { paddocks: { id: string; name: string }[] } // prettier-ignore
-  await page.goto(`/places/${paddocks.find((p) => p.name === 'Pond Paddock')!.id}`)
+  await goInside(page, `/places/${paddocks.find((p) => p.name === 'Pond Paddock')!.id}`)
   // The made rounds of the demo: ragwort at 8, 7 and 1 stops.
   await expect(page.getByRole('img', { name: /Map of the paddock: \d{4}: tansy ragwort at 8 stops.*at 7 stops.*at one stop/ })).toBeVisible() // prettier-ignore
   await page.getByRole('checkbox', { name: /at 7 stops/ }).uncheck()

@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, type Page } from '@playwright/test'
 import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 import { readFileSync } from 'node:fs'
 import { ownServer } from './ownServer.ts'
 
@@ -19,7 +20,10 @@ const post = (url: string, body: object, method = 'POST') =>
   fetch(`${address}${url}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
 
 async function begin(page: Page, name: string) {
-  await page.goto(`${address}/practice`)
+  await goInside(page, `${address}/practice`)
+  // A session that was left goes on when one comes back.
+  const stop = page.getByRole('button', { name: 'Stop here' })
+  if (await stop.isVisible()) await stop.click()
   await page
     .getByRole('button', { name: new RegExp(`^${name}`) })
     .first()
@@ -88,7 +92,7 @@ test('cover by eye is judged against pixels, and a poison that is let pass is sa
 test('a trainer makes a set, two people answer the same specimens, and the group is read together', async ({
   page,
 }) => {
-  await page.goto(`${address}/practice`)
+  await goInside(page, `${address}/practice`)
   await page.getByText('For trainers and groups').click()
   await page.getByLabel('Title of the set').fill('Clovers before turnout')
   await page.getByLabel('Questions').fill('3')
@@ -107,7 +111,7 @@ test('a trainer makes a set, two people answer the same specimens, and the group
     ['Wren', 's'],
     ['Ash', 'f'],
   ] as const) {
-    await page.goto(`${address}/practice`)
+    await goInside(page, `${address}/practice`)
     await page.getByText('For trainers and groups').click()
     await page.getByLabel('Open a set').setInputFiles(await saved.path())
     await page.getByRole('button', { name: 'Answer "Clovers before turnout"' }).click()
@@ -152,7 +156,7 @@ test('a trainer makes a set, two people answer the same specimens, and the group
 test('a name is put right in flower: the score says so, the pair comes up in practice', async ({ page }) => {
   for (const [i, plant] of ['wild-carrot', 'red-fescue'].entries())
     await post('/api/namings', { id: crypto.randomUUID(), plant, probability: 0.9, context: {}, observations: [{ character: 'smell', states: ['minty'] }], namedAt: `2026-05-0${i + 1}T10:00:00.000Z`, place: 'River Meadow' }) // prettier-ignore
-  await page.goto(`${address}/daybook`)
+  await goInside(page, `${address}/daybook`)
   await page.getByRole('link', { name: /^Look again 2 wait/ }).click()
   const back = page.getByRole('region', { name: 'Come back and check' })
   const carrot = back.getByRole('listitem').filter({ hasText: 'Wild carrot' })
@@ -178,7 +182,7 @@ test('a name is put right in flower: the score says so, the pair comes up in pra
 test('the daybook: four counts of one paddock with their trend, found again by a word and by a month', async ({
   page,
 }) => {
-  await page.goto(`${address}/daybook`)
+  await goInside(page, `${address}/daybook`)
   await expect(page.getByRole('heading', { name: 'Pond Paddock, year on year' })).toBeVisible()
   await expect(page.getByRole('img', { name: /Shares year on year: .*Tansy ragwort/ })).toBeVisible()
   // Made with less ryegrass each year (demo data): the line says so with its range.
@@ -201,7 +205,7 @@ test('the daybook: four counts of one paddock with their trend, found again by a
 test('a copy of everything is taken away from the daybook, and one that is cut short is told from a whole one', async ({
   page,
 }) => {
-  await page.goto(`${address}/daybook/device`)
+  await goInside(page, `${address}/daybook/device`)
   const copies = page.getByRole('region', { name: 'Copies' })
   const [saved] = await Promise.all([
     page.waitForEvent('download'),
@@ -222,7 +226,7 @@ test('a copy of everything is taken away from the daybook, and one that is cut s
 test('thirty runners by three keys each: the share in groups that could harm ewes, and a colleague who agrees', async ({
   page,
 }) => {
-  await page.goto(`${address}/group-key`)
+  await goInside(page, `${address}/group-key`)
   await expect(page.getByTestId('step')).toHaveText('Is the runner hairy?')
   for (let i = 0; i < 30; i++)
     for (const key of i < 7 ? ['1', '1', '1'] : ['2', '2', '1']) await page.keyboard.press(key)
@@ -264,7 +268,7 @@ test('a new sowing is counted by key against its live seed, and too early is sai
     { kind: 'sown', onDate: on, note: '', detail: { sown } },
     'PUT',
   )
-  await page.goto(`${address}/places/${strip.id}`)
+  await goInside(page, `${address}/places/${strip.id}`)
   await page.getByRole('link', { name: 'Count what came up' }).click()
   await expect(page.getByTestId('verdict-sowing')).toContainText('Too early to judge until')
   for (const [a, s] of [
@@ -309,7 +313,7 @@ test('a stand is counted in the cells of a grid, and half of them full is a full
   const strip = paddocks.find((p) => p.name === 'Native Strip')!.id
   const detail = { sown: [{ plant: 'switchgrass', kgPerHa: 5, pls: 0.8 }] }
   await post(`/api/paddocks/${strip}/events/${id}`, { kind: 'sown', onDate: '2026-04-01', note: '', detail }, 'PUT')
-  await page.goto(`${address}/places/${strip}/sowing/${id}`)
+  await goInside(page, `${address}/places/${strip}/sowing/${id}`)
   await page.getByRole('radio', { name: /Cells of a grid/ }).click()
   for (const cells of [20, 19, 21, 20]) {
     for (let i = 0; i < cells; i++) await page.keyboard.press('s')
@@ -330,7 +334,7 @@ test('words of the trade are found from where they stand, and the first round ti
   page,
 }) => {
   const list = (await (await fetch(`${address}/api/rounds`)).json()) as { id: string; title: string }[]
-  await page.goto(`${address}/rounds/${list.find((r) => r.title === 'Hay worth')!.id}/weigh-up/worth`)
+  await goInside(page, `${address}/rounds/${list.find((r) => r.title === 'Hay worth')!.id}/weigh-up/worth`)
   await page.getByRole('link', { name: 'NDF' }).click()
   await expect(page.getByText('Neutral detergent fibre: all of the cell wall.', { exact: false })).toBeInViewport()
   await page.getByLabel('Find a word').fill('claw')
@@ -338,7 +342,7 @@ test('words of the trade are found from where they stand, and the first round ti
   await expect(page.getByText('Neutral detergent', { exact: false })).toHaveCount(0)
 
   await post('/api/practice-answers', { answers: [{ id: crypto.randomUUID(), kind: 'name', about: 'timothy', answered: 'timothy', right: true, sure: 0.9, seconds: 6, at: '2026-05-01T10:00:00.000Z' }] }) // prettier-ignore
-  await page.goto(`${address}/first-round`)
+  await goInside(page, `${address}/first-round`)
   const steps = page.getByRole('region', { name: 'First round' }).getByRole('listitem')
   // Practice was done, nothing counted yet.
   await expect(steps.filter({ hasText: 'Warm the eye up' })).toContainText('✓')

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test'
+import { expect } from '@playwright/test'
 import { goInside } from './inside.ts'
+import { test } from './onePage.ts'
 import { ownServer } from './ownServer.ts'
 
 /** What a sward is worth to those who graze, mow and play on it, as each of them would ask. */
@@ -13,7 +14,7 @@ const weighUp = async (title: string, chapter = '') => {
 }
 
 test('a groundsman: height, parts and seed go by what the ground is used for', async ({ page }) => {
-  await page.goto(await weighUp('Wear before the season', '/kept'))
+  await goInside(page, await weighUp('Wear before the season', '/kept'))
   const kept = page.getByRole('region', { name: 'How it is kept' })
   await expect(kept).toContainText(
     'Mow at 20 mm to 50 mm, as sports ground, for Perennial ryegrass, Kentucky bluegrass',
@@ -34,7 +35,7 @@ test('a groundsman: height, parts and seed go by what the ground is used for', a
 test('a livery: horses are judged on digestible energy, and what they leave is taken into the days', async ({
   page,
 }) => {
-  await page.goto(await weighUp('Harm walk and count', '/worth'))
+  await goInside(page, await weighUp('Harm walk and count', '/worth'))
   const feed = page.getByRole('region', { name: 'What it is worth as feed' })
   await expect(feed.getByRole('row', { name: /For horses \(digestible energy\)/ })).toBeVisible()
   await page.getByRole('link', { name: /^Stock/ }).click()
@@ -50,7 +51,7 @@ test('a livery: horses are judged on digestible energy, and what they leave is t
 })
 
 test('dairy goats: the year shows where growth and needs part, by the means of the place', async ({ page }) => {
-  await page.goto(await weighUp('Last grazing before winter', '/year'))
+  await goInside(page, await weighUp('Last grazing before winter', '/year'))
   const place = page.getByRole('region', { name: 'The place' })
   const year = page.getByRole('region', { name: 'Through the year' })
   await expect(year).toContainText(/The herd eats more than grows in August, October to April/)
@@ -89,7 +90,7 @@ test('dairy goats: the year shows where growth and needs part, by the means of t
 })
 
 test('money is reckoned at the prices that somebody types, and they stay', async ({ page }) => {
-  await page.goto(await weighUp('Harm walk and count', '/ground'))
+  await goInside(page, await weighUp('Harm walk and count', '/ground'))
   const ground = page.getByRole('region', { name: 'Ground, weeds and money' })
   for (const [label, value] of [
     ['Grain, dry matter, /t', '200'],

@@ -45,6 +45,10 @@ test('a plant is taken in the hand: built, turned by keys, held under the lens a
     await expect(status).toContainText('Held to the sky')
     await page.getByRole('button', { name: 'Hand lens' }).click()
     await expect(status).toContainText('ten times nearer')
+    await page.getByRole('button', { name: 'Hand lens' }).click()
+    // An open panicle (Hitchcock and Chase 1951, from memory).
+    await page.getByRole('button', { name: 'Its head, when lucky' }).click()
+    await expect(status).toContainText('Seed head: open panicle')
   } finally {
     await browser.close()
   }

@@ -286,6 +286,8 @@ export const keptDoubtsOfThird: string[] = [
   'bedstraws root.kind',
   'bahiagrass hairs.upper',
   'barnyardgrass head.form',
+  // Clumps stacked along one side (Hubbard, from memory), not single spikelets that hang.
+  'orchardgrass head.form',
   'subterranean-clover root.kind',
   'hop-clover flower.form',
   'cicer-milkvetch flower.form',

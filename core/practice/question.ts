@@ -1,5 +1,5 @@
 import { splitPair } from '../naming/nextChecks.ts'
-import { lookalikeOf } from '../naming/lookalikes.ts'
+import { decidingChecks, lookalikeOf } from '../naming/lookalikes.ts'
 import type { CompiledFlora } from '../naming/compileFlora.ts'
 import { cellAt, type Character, type HarmNote, type Plant, type Stage } from '../flora/flora.ts'
 import { drawState } from '../drawing/drawState.ts'
@@ -154,12 +154,17 @@ export function poisonPlants(plants: readonly Plant[]): string[] {
   return [...toxic, ...alike.map((p) => p.id)]
 }
 
-/** Which of four looks tells two plants apart? The others answer alike for both, or nearly. */
+/**
+ * Which of four looks tells two plants apart? The others answer alike for both, or nearly.
+ *
+ * @returns undefined where the book says that none does, or where its own cells do not bear out the one it names
+ */
 export function checkQuestion(making: Making, a: string, b: string): Question | undefined {
   const [first, second] = [plantOf(making, a), plantOf(making, b)]
   const split = splitPair(making.compiled, a, b, making.stage)
   const said = lookalikeOf(first, second)
-  const best = split.find((s) => s.character === said?.check) ?? split[0]
+  const [deciding] = decidingChecks(making.compiled, first, second, making.stage)
+  const best = said ? split.find((s) => s.character === deciding) : split[0]
   if (!best) return undefined
   const bits = new Map(split.map((s) => [s.character, s.bits]))
   const seen = (c: Character) => cellAt(first, c.id, making.stage) && cellAt(second, c.id, making.stage)

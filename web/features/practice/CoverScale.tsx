@@ -24,6 +24,40 @@ let squares: ReturnType<typeof made> | undefined
 /** Made once, when they are first shown. */
 const knownCovers = () => (squares ??= made())
 
+function Square({ share, path }: { share: number; path: string }) {
+  return (
+    <svg
+      viewBox={`0 0 ${SIDE} ${SIDE}`}
+      role="img"
+      aria-label={say('{{share}} covered', { share: wholePercent(share) })}
+      className="block w-full border-2 border-ink bg-sheet"
+      shapeRendering="crispEdges"
+    >
+      <path d={path} className="fill-culm" />
+    </svg>
+  )
+}
+
+/** What was said and what was counted, as squares covered so far. */
+export function SaidAndCounted({ said, counted }: { said: number; counted: number }) {
+  return (
+    <dl className="mt-3 grid max-w-md grid-cols-2 gap-4">
+      {[
+        { name: say('As you said'), share: said },
+        { name: say('As it was counted'), share: counted },
+      ].map(({ name, share }) => (
+        <div key={name}>
+          <dt>{name}</dt>
+          <dd className="mt-1 text-center font-bold">
+            <Square share={share} path={pathOf(coverPattern(SIDE, share, randomLcg(0.4)))} />
+            {wholePercent(share)}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
+}
+
 /** Squares of which a known share is covered, to hold a frame against. */
 export function CoverScale() {
   return (
@@ -32,15 +66,7 @@ export function CoverScale() {
       <ul className="mt-2 grid max-w-md grid-cols-3 gap-3">
         {knownCovers().map(({ share, path }) => (
           <li key={share} className="text-center">
-            <svg
-              viewBox={`0 0 ${SIDE} ${SIDE}`}
-              role="img"
-              aria-label={say('{{share}} covered', { share: wholePercent(share) })}
-              className="block w-full border-2 border-ink bg-sheet"
-              shapeRendering="crispEdges"
-            >
-              <path d={path} className="fill-culm" />
-            </svg>
+            <Square share={share} path={path} />
             <b>{wholePercent(share)}</b>
           </li>
         ))}

@@ -3,12 +3,15 @@ import { fieldPoints } from '@/core/practice/effort.ts'
 import { lookalikeOf } from '@/core/naming/lookalikes.ts'
 import { canDraw } from '../../likeness/canDraw.ts'
 import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
+import { AfterAnswer } from './AfterAnswer.tsx'
+import { SaidAndCounted } from './CoverScale.tsx'
 import { gestureFor, heldOf, usualHeld } from './heldOf.ts'
 import { choiceWords, rightChoice, whyWords } from './questionWords.ts'
 import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { inSentence } from '@/text/say.ts'
 import { usualWords } from '../../entities/plant/usualState.ts'
+import { PlantPicture } from '../../parts/PlantPicture.tsx'
 import { characterTitle } from '../../parts/words.ts'
 import { shortName, useFlora } from '../../stores/floraStore.ts'
 import type { Shown } from './usePractice.ts'
@@ -86,7 +89,14 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
             </p>
           ) : null}
           <Beside shown={shown} answered={given.answered} />
+          <AfterAnswer question={shown.question} right={given.right} />
         </>
+      ) : null}
+      {shown.is === 'cover' && given.measured ? (
+        <SaidAndCounted said={given.measured.said} counted={given.measured.truth} />
+      ) : null}
+      {shown.is === 'key' && plant ? (
+        <PlantPicture plant={plant} stage={shown.specimen.stage} insets className="mt-3 w-full max-w-96" />
       ) : null}
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (
         <p className="mt-2">

@@ -61,6 +61,21 @@ test('a session is played by keyboard: each answer says how sure, is scored, and
   await expect(page.getByText(`${right} of 8`).first()).toBeVisible()
 })
 
+test('on a phone the leaf turns to what came of an answer, and back to the next specimen', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await begin(page, 'Which check')
+  const question = page.getByRole('heading', { name: 'Which look tells these two apart?' })
+  for (let i = 0; i < 2; i++) {
+    await expect(question).toBeInViewport()
+    await page.getByRole('button', { name: /^1 / }).click()
+    await page.getByRole('button', { name: /7 in 10/ }).click()
+    await expect(page.getByTestId('outcome')).toBeInViewport()
+    await expect(question).toBeHidden()
+    await page.getByRole('button', { name: /^Next.*Next one/ }).click()
+  }
+  await expect(question).toBeInViewport()
+})
+
 test('cover by eye is judged against pixels, and a poison that is let pass is said plainly', async ({ page }) => {
   await begin(page, 'Cover by eye')
   const frame = page.getByRole('img', { name: 'A frame of sward from above' })

@@ -1,10 +1,10 @@
 import { useWindowKeys } from '../../ui/windowKeys.ts'
 import { kindName } from '@/text/practiceWords.ts'
-import { useEffect } from 'react'
+import { useContext, useEffect, useState } from 'react'
 import { MOST_EFFORT } from '@/core/practice/effort.ts'
 import type { Around } from '@/core/practice/session.ts'
 import { fresh, reads } from '../../data/reads.ts'
-import { TwoPane } from '../../parts/TwoPane.tsx'
+import { type Fold, PaneOfPlace, TwoPane } from '../../parts/TwoPane.tsx'
 import type { NextStep } from '../../parts/StepRail.tsx'
 import { readPlaces } from '../../data/readPlaces.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -60,7 +60,24 @@ export async function readAround(): Promise<Around> {
 /** Practice: the specimen and the question on the left, what came of it and the person's own record on the right. */
 export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
   const practice = usePractice(around)
-  const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, answer, next, stop } = practice
+  const { answers, asks, at, shown, given, done, problem, running, set, begin, beginSet, stop } = practice
+  const own = useState<Fold>('left')
+  const pane = useContext(PaneOfPlace) ?? own
+  const last = at + 1 >= asks.length
+  // On a phone the leaf turns to what came of it, and back to the next specimen.
+  const turnTo = (fold: Fold) => {
+    pane[1](fold)
+    window.scrollTo(0, 0)
+  }
+  const answer: typeof practice.answer = (part) => {
+    practice.answer(part)
+    // What was seen in a frame stays bright in it: that is looked at where it is.
+    if (shown?.is === 'question' || shown?.is === 'key') turnTo('right')
+  }
+  const next = () => {
+    turnTo(last ? 'right' : 'left')
+    practice.next()
+  }
   // What was asked for while this was still on its way.
   useEffect(() => {
     const kind = wish.take()
@@ -85,7 +102,7 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
         }
       : { label: say('Five minutes'), detail: say('what is due, confused and new'), onPress: () => begin('mixed') }
     : given
-      ? { label: at + 1 < asks.length ? say('Next one') : say('See how it went'), hotkey: '↵', onPress: next }
+      ? { label: last ? say('See how it went') : say('Next one'), hotkey: '↵', onPress: next }
       : { label: say('Answer, and say how sure'), detail: say('{{at}} of {{n}}', { at: at + 1, n: asks.length }) }
   const left = !running ? (
     <>
@@ -117,44 +134,46 @@ export function PracticeView({ around, wish }: { around: Around; wish: Wish }) {
     <KeyQuestion key={at} shown={shown} given={given} onAnswer={answer} />
   )
   return (
-    <TwoPane
-      names={{ left: say('The specimen'), right: say('Your record') }}
-      tip={tip}
-      nodes={done.map((d, i) => ({
-        id: d.id,
-        label: `${i + 1}. ${kindName(d.kind)}`,
-        detail: d.right ? say('right') : say('not so'),
-      }))}
-      left={left}
-      right={
-        <>
-          {running && shown && given ? <Outcome shown={shown} given={given} /> : null}
-          {running && given ? (
-            <button
-              type="button"
-              onClick={next}
-              className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
-            >
-              {at + 1 < asks.length ? say('Next one') : say('See how it went')}
-            </button>
-          ) : null}
-          {running && !given ? <WhileOpen done={done} asked={asks.length} beside={besideOf(shown)} /> : null}
-          {running ? (
-            <p className="mt-4">
-              {given ? null : say('What it is stands here once you have answered. ')}
-              <button type="button" onClick={stop} className="min-h-11 underline">
-                {say('Stop here')}
+    <PaneOfPlace value={pane}>
+      <TwoPane
+        names={{ left: say('The specimen'), right: given ? say('What came of it') : say('Your record') }}
+        tip={tip}
+        nodes={done.map((d, i) => ({
+          id: d.id,
+          label: `${i + 1}. ${kindName(d.kind)}`,
+          detail: d.right ? say('right') : say('not so'),
+        }))}
+        left={left}
+        right={
+          <>
+            {running && shown && given ? <Outcome shown={shown} given={given} /> : null}
+            {running && given ? (
+              <button
+                type="button"
+                onClick={next}
+                className="mt-4 min-h-12 rounded-xl bg-culm px-6 text-lg font-semibold text-on-culm"
+              >
+                {last ? say('See how it went') : say('Next one')}
               </button>
-            </p>
-          ) : (
-            <>
-              {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
-              <Records answers={answers} />
-              {answers.length === 0 ? <FirstOnes around={around} /> : null}
-            </>
-          )}
-        </>
-      }
-    />
+            ) : null}
+            {running && !given ? <WhileOpen done={done} asked={asks.length} beside={besideOf(shown)} /> : null}
+            {running ? (
+              <p className="mt-4">
+                {given ? null : say('What it is stands here once you have answered. ')}
+                <button type="button" onClick={stop} className="min-h-11 underline">
+                  {say('Stop here')}
+                </button>
+              </p>
+            ) : (
+              <>
+                {set && done.length > 0 ? <SaveAnswers set={set} done={done} /> : null}
+                <Records answers={answers} />
+                {answers.length === 0 ? <FirstOnes around={around} /> : null}
+              </>
+            )}
+          </>
+        }
+      />
+    </PaneOfPlace>
   )
 }

@@ -161,11 +161,11 @@ function addSnapped(to: MeshBuilder, traits: Traits, random: Random): void {
   const green = traits.tints?.stem ?? GREEN
   const sap = SAPS[traits.states['sap'] ?? 'clear']!
   for (const s of [-1, 1]) {
-    const stalk = grow({ from: [s * 1.2, 0, 0], along: [s, -0.42, 0.1], length: 20, steps: 10 })
+    const stalk = grow({ from: [s * 1.2, 0, 0], along: [s, -0.42, 0.1], length: 11, steps: 10 })
     addTube(to, stalk, { organ: 'stem', radius: () => 1.7, sides: 20, colour: (t) => mixed(green, FLESH, Math.max(0, 1 - t * 16)) }) // prettier-ignore
     const drops = traits.states['sap'] === 'clear' ? 1 : 3
     for (let i = 0; i < drops; i++)
-      addTube(to, grow({ from: [s * (1 + i * 0.5), 0.9 - i * 0.9, 0.4 + random()], along: [s * 0.15, -1, 0.12], length: 2.2 - i * 0.3, steps: 12 }), { organ: 'base', radius: (t) => 1.1 * Math.sin(Math.PI * (0.04 + 0.94 * t)) ** 0.7, sides: 16, colour: () => sap, gloss: 0.95 }) // prettier-ignore
+      addTube(to, grow({ from: [s * (1 + i * 0.5), 0.9 - i * 0.9, 0.4 + random()], along: [s * 0.15, -1, 0.12], length: 3.6 - i * 0.4, steps: 12 }), { organ: 'base', radius: (t) => 1.7 * Math.sin(Math.PI * (0.04 + 0.94 * t)) ** 0.7, sides: 16, colour: () => sap, gloss: 0.95 }) // prettier-ignore
   }
 }
 

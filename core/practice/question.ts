@@ -14,7 +14,8 @@ export interface Choice {
 
 /** Why an answer is right: prose of the book, or a code with what it is said of. */
 export type Why =
-  | { code: 'prose'; text: string }
+  /** `of`: the plant of whose page it is, where it tells two apart. */
+  | { code: 'prose'; text: string; of?: string }
   | { code: 'tells-apart'; character: string }
   | { code: 'plant'; plant: string; harm?: HarmNote; text: string }
   | { code: 'states'; states: string[] }
@@ -31,6 +32,8 @@ interface Base {
 /** What tells a plant from another: as the book says it, or the look that tells most. */
 export interface Apart {
   why?: string
+  /** The plant of whose page that is: it speaks of that one first. */
+  of?: string
   check?: string
 }
 
@@ -65,7 +68,9 @@ const one = <T>(list: readonly T[], random: () => number): T => list[Math.floor(
 
 const CHOICES = 4
 const named = (p: Plant): Choice => ({ id: p.id, of: 'plant' })
-const prose = (text: string): Why => ({ code: 'prose', text })
+const prose = (text: string, of?: string): Why => ({ code: 'prose', text, ...(of === undefined ? {} : { of }) })
+/** Of the page of which of two plants it is what the book says of both. */
+const pageOf = (a: Plant, b: Plant): string => (a.lookalikes.some((l) => l.plant === b.id) ? a.id : b.id)
 /** Conditions in which a plant comes to hand at a stage, whole as often as not. */
 const comesAs = (stage: Stage): Condition[] => [
   'whole',
@@ -98,7 +103,7 @@ const whyOf = (plant: Plant, other: Plant | undefined): string => {
 
 function apart(making: Making, plant: Plant, other: Plant): Apart {
   const said = lookalikeOf(plant, other)
-  if (said) return { why: said.why }
+  if (said) return { why: said.why, of: pageOf(plant, other) }
   const best = splitPair(making.compiled, plant.id, other.id, making.stage).find((s) => s.character !== 'life.form')
   return best ? { check: best.character } : {}
 }
@@ -119,7 +124,7 @@ export function nameQuestion(making: Making, id: string): Question {
     ),
     choices: shuffled([plant, ...wrong].map(named), making.random),
     right: id,
-    why: prose(whyOf(plant, wrong[0])),
+    why: prose(whyOf(plant, wrong[0]), wrong[0] && lookalikeOf(plant, wrong[0]) ? pageOf(plant, wrong[0]) : id),
     against: Object.fromEntries(wrong.map((p) => [p.id, apart(making, plant, p)])),
   }
 }
@@ -184,7 +189,10 @@ export function checkQuestion(making: Making, a: string, b: string): Question | 
       making.random,
     ),
     right: best.character,
-    why: said?.check === best.character ? prose(said.why) : { code: 'tells-apart', character: best.character },
+    why:
+      said?.check === best.character
+        ? prose(said.why, pageOf(first, second))
+        : { code: 'tells-apart', character: best.character },
   }
 }
 

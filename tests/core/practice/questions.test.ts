@@ -98,7 +98,10 @@ describe('questions', () => {
     const q = checkQuestion(making(0.2), 'kentucky-bluegrass', 'perennial-ryegrass')!
     const said = lookalikeOf(plantsById.get('kentucky-bluegrass')!, plantsById.get('perennial-ryegrass')!)!
     expect(q.right).toBe(said.check)
-    expect(q.why).toEqual({ code: 'prose', text: said.why })
+    expect(q.why).toEqual({ code: 'prose', text: said.why, of: 'kentucky-bluegrass' })
+    // What stands on the page of one of two speaks of that one: it is named, unless it was just now.
+    expect(whyWords(q.why)).toMatch(/^kentucky.bluegrass: Two pale rails/i)
+    expect(whyWords(q.why, 'kentucky-bluegrass')).toBe(said.why)
     expect(q.about).toBe('kentucky-bluegrass|perennial-ryegrass')
     expect(new Set(q.choices.map((c) => c.id)).size).toBe(4)
   })

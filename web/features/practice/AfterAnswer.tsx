@@ -1,3 +1,4 @@
+import { cellAt } from '@/core/flora/flora.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
 import type { PractiseSpecimen } from '@/core/practice/specimen.ts'
 import type { Question } from '@/core/practice/question.ts'
@@ -20,10 +21,18 @@ function PartOfBoth({ pair, character }: { pair: readonly PractiseSpecimen[]; ch
           <div key={id} className="rounded-2xl border border-rule p-3">
             <dt className="font-plant font-semibold">{shortName(id)}</dt>
             <dd>
-              {drawing ? <DrawingView drawing={drawing} className="mx-auto my-2 size-32" /> : null}
-              <span className="text-sm text-ink-soft">{characterTitle(characters, character)}</span>
-              <br />
-              {usualWords(plant, character, stage)}
+              {drawing ? (
+                <DrawingView drawing={drawing} className="mx-auto my-2 size-32" />
+              ) : (
+                <PlantPicture plant={plant} stage={stage} className="mx-auto my-2 size-32 object-contain" />
+              )}
+              {cellAt(plant, character, stage) ? (
+                <>
+                  <span className="text-sm text-ink-soft">{characterTitle(characters, character)}</span>
+                  <br />
+                  {usualWords(plant, character, stage)}
+                </>
+              ) : null}
             </dd>
           </div>
         )

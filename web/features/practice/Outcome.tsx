@@ -6,7 +6,7 @@ import { PanelBoundary } from '../../ui/PanelBoundary.tsx'
 import { AfterAnswer } from './AfterAnswer.tsx'
 import { SaidAndCounted } from './CoverScale.tsx'
 import { gestureFor, heldOf, usualHeld } from './heldOf.ts'
-import { choiceWords, rightChoice, whyWords } from './questionWords.ts'
+import { choiceWords, onPageOf, rightChoice, whyWords } from './questionWords.ts'
 import { Link } from 'react-router'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
 import { inSentence } from '@/text/say.ts'
@@ -23,9 +23,10 @@ function useTold(shown: Shown, answered: string): string | undefined {
   const { byId, characters } = useFlora()
   if (shown.is !== 'question' || shown.question.kind !== 'name') return undefined
   const { about, against, specimen } = shown.question
-  const { why, check } = against[answered] ?? {}
+  const { why, of, check } = against[answered] ?? {}
   const [plant, other] = [byId.get(about), byId.get(answered)]
-  if (why || !check || !plant || !other) return why
+  if (why) return onPageOf(why, of, about)
+  if (!check || !plant || !other) return undefined
   return say('{{title}}: {{mine}} in {{plant}}; {{theirs}} in {{other}}.', {
     title: characterTitle(characters, check),
     mine: usualWords(plant, check, specimen.stage),
@@ -79,7 +80,7 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
               <Say text="It is <b/>." components={{ b: <b>{right}</b> }} />
             </p>
           )}
-          <p className="mt-1 max-w-prose">{told ?? whyWords(shown.question.why)}</p>
+          <p className="mt-1 max-w-prose">{told ?? whyWords(shown.question.why, given.right ? '' : given.about)}</p>
           {given.measured && (given.kind === 'name' || given.kind === 'poison') ? (
             <p className="mt-1">
               {say('{{points}} of 100 points: sureness and {{effort}} of effort reckoned in.', {

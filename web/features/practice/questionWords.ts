@@ -18,9 +18,17 @@ export function choiceWords({ id, of }: Choice): string {
 
 export const rightChoice = ({ choices, right }: Question): Choice => choices.find((c) => c.id === right)!
 
-/** Why an answer is right. */
-export function whyWords(why: Why): string {
-  if (why.code === 'prose') return why.text
+/** What the book says on the page of a plant, led by its name unless that was just said. */
+export const onPageOf = (text: string, of: string | undefined, about: string): string =>
+  of === undefined || of === about ? text : say('{{plant}}: {{text}}', { plant: shortName(of), text })
+
+/**
+ * Why an answer is right.
+ *
+ * @param about the plant whose name stands before it
+ */
+export function whyWords(why: Why, about = ''): string {
+  if (why.code === 'prose') return onPageOf(why.text, why.of, about)
   if (why.code === 'tells-apart') return say('{{title}} tells them apart.', { title: titleOf(why.character) })
   if (why.code === 'states') return why.states.map(stateWords).join(', ')
   const harm = why.harm ? `${harmKindWords(why.harm)}: ${why.harm.note} ` : ''

@@ -181,7 +181,7 @@ function addHead(to: MeshBuilder, traits: Traits, random: Random): void {
  * What a gesture shows of a plant: one part, built at its size in millimetres.
  *
  * @param random uniform 0 to 1, seeded
- * @returns undefined where it shows nothing that could be drawn: a smell
+ * @returns undefined where it shows nothing that could be drawn: a smell, a head that is not on file
  */
 export function closeUpOf(traits: Traits, gesture: Gesture, random: Random): Specimen | undefined {
   const to = new MeshBuilder(1)
@@ -191,5 +191,6 @@ export function closeUpOf(traits: Traits, gesture: Gesture, random: Random): Spe
   else if (gesture === 'cut') addCutStem(to, traits, random)
   else if (gesture === 'head') addHead(to, traits, random)
   else addSnapped(to, traits, random)
+  if (to.triangles === 0) return undefined
   return { mesh: to.mesh(), ...to.bounds(), plantTriangles: to.triangles }
 }

@@ -111,6 +111,10 @@ describe('heads, where one is found', () => {
     expect(shapes.size).toBe(statesOf('head.form').length + statesOf('flower.form').length)
   })
 
+  it('where no form is on file there is nothing to see', () => {
+    expect(closeUpOf({ states: { 'life.form': 'forb' }, sizes: {} }, 'head', randomLcg(0.3))).toBeUndefined()
+  })
+
   it('a yellow cluster has the yellow and no blue, a purple one the other way (colour of the words)', () => {
     const mean = (colour: string, k: number) => {
       const all = flower({ 'flower.form': 'round-head', 'flower.colour': colour }).colours

@@ -28,6 +28,6 @@ export const usualHeld = (plant: Plant, stage: Stage): Held => ({
   seed: seedOf(`${plant.id}beside`),
 })
 
-/** The gesture that shows a character. */
+/** The gesture that shows a character; no heads, one of the two may have none on file. */
 export const gestureFor = (character: string | undefined): Gesture | undefined =>
-  gestures.find((g) => character !== undefined && g !== 'crush' && shownBy[g].includes(character))
+  gestures.find((g) => character !== undefined && g !== 'crush' && g !== 'head' && shownBy[g].includes(character))

@@ -1,9 +1,25 @@
-/** Rows of equally many corners; three numbers a corner, row by row. */
+/** Rows of equally many corners; three numbers a corner, row by row. What follows them is not read. */
 export interface Grid {
   at: Float64Array
   rows: number
   wide: number
 }
+
+/** Room for numbers that nobody needs after the next use: a tuft has thousands of hairs, and new room for each takes longer than to fill it. */
+export class Room {
+  private data = new Float64Array(1024)
+
+  /** So many numbers at least, with whatever was written there before. */
+  of(count: number): Float64Array {
+    if (count > this.data.length) this.data = new Float64Array(2 * count)
+    return this.data
+  }
+}
+
+const corners = new Room()
+
+/** Room for the corners of a grid, until the next one is asked for. */
+export const roomForGrid = (rows: number, wide: number): Float64Array => corners.of(3 * rows * wide)
 
 /** Where the triangles of a grid go. */
 interface Taken {

@@ -1,5 +1,5 @@
 import { light, lighter, mixed, type Lab } from './colours.ts'
-import type { Grid } from './grid.ts'
+import { type Grid, roomForGrid } from './grid.ts'
 import type { Look, MeshBuilder, Organ } from './mesh.ts'
 import { frameAt, type Frame, put } from './spine.ts'
 import { add, times } from './vec.ts'
@@ -97,7 +97,7 @@ export function addLamina(to: MeshBuilder, spine: readonly Frame[], lamina: Lami
   const across = (c: number) => (c / (columns - 1)) * 2 - 1
   const [rise, wing] = [Math.sin(fold), Math.cos(fold)]
   const face = (lift: number, under = false): Grid => {
-    const at = new Float64Array(3 * rows * columns)
+    const at = roomForGrid(rows, columns)
     for (let r = 0; r < rows; r++) {
       const t = share(r)
       // Where there is a notch the leaf ends before it has come to a point.

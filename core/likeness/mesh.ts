@@ -1,6 +1,6 @@
 import { cropped } from './crop.ts'
 import { type Corners, Growing } from './growing.ts'
-import { type Grid, takeFaces } from './grid.ts'
+import { type Grid, Room, roomForGrid, takeFaces } from './grid.ts'
 import type { Frame } from './spine.ts'
 import type { Vec } from './vec.ts'
 
@@ -54,6 +54,7 @@ export class MeshBuilder implements Corners {
   readonly indices = new Growing(Uint32Array)
 
   private counted = 0
+  private readonly sums = new Room()
 
   /**
    * @param detail how finely leaves and stems are cut, 1 or less
@@ -99,7 +100,7 @@ export class MeshBuilder implements Corners {
   /** A sheet of corners in rows of equally many. */
   sheet(rows: readonly Vec[][], look: Look): void {
     const wide = rows[0]!.length
-    const at = new Float64Array(3 * rows.length * wide)
+    const at = roomForGrid(rows.length, wide)
     rows.forEach((row, r) => row.forEach((p, c) => at.set(p, 3 * (r * wide + c))))
     this.grid({ at, rows: rows.length, wide }, look)
   }
@@ -112,7 +113,7 @@ export class MeshBuilder implements Corners {
     const count = rows * wide
     const sums = this.faces({ at, rows, wide }, close, first)
     const [p, n, c] = [this.positions, this.normals, this.colours].map((list) => list.extend(3 * count)) as [number, number, number] // prettier-ignore
-    this.positions.data.set(at, p)
+    this.positions.data.set(at.subarray(0, 3 * count), p)
     const normals = this.normals.data
     for (let k = 0; k < 3 * count; k += 3) {
       const [x, y, z] = [sums[k]!, sums[k + 1]!, sums[k + 2]!]
@@ -138,7 +139,7 @@ export class MeshBuilder implements Corners {
 
   /** Takes in the triangles of a grid, and gives the sum of those round each corner, as long as twice their areas. */
   private faces(grid: Grid, close: boolean, first: number): Float64Array {
-    const sums = new Float64Array(grid.at.length)
+    const sums = this.sums.of(3 * grid.rows * grid.wide).fill(0, 0, 3 * grid.rows * grid.wide)
     const next = this.indices.extend(6 * (grid.rows - 1) * grid.wide)
     const count = takeFaces(grid, close, { indices: this.indices.data, next, first, sums })
     this.indices.length = next + 3 * count

@@ -1,6 +1,6 @@
 import { light, lighter, mixed } from './colours.ts'
 import type { Lamina } from './lamina.ts'
-import type { Grid } from './grid.ts'
+import { type Grid, roomForGrid } from './grid.ts'
 import type { Look, MeshBuilder } from './mesh.ts'
 import { type Frame, put } from './spine.ts'
 import { add, times } from './vec.ts'
@@ -64,7 +64,7 @@ export function addPalmate(to: MeshBuilder, foot: Frame, leaf: Palmate): void {
     }
   })
   const face = (lift: number, under = false): Grid => {
-    const at = new Float64Array(3 * rings * columns)
+    const at = roomForGrid(rings, columns)
     for (let r = 0; r < rings; r++)
       for (let c = 0; c < columns; c++) {
         const line = lines[under ? columns - 1 - c : c]!

@@ -1,5 +1,5 @@
 import { light, lighter, mixed, type Lab } from './colours.ts'
-import type { Grid } from './grid.ts'
+import { type Grid, roomForGrid } from './grid.ts'
 import type { Look, MeshBuilder, Organ, Rgb } from './mesh.ts'
 import { type Frame, put } from './spine.ts'
 
@@ -42,7 +42,7 @@ function columnsOf({ ribs, midrib }: Blade, detail: number): number {
 /** Corners of one face of a blade along its spine; the columns of its lower face go the other way. */
 function faceOf(spine: readonly Frame[], blade: Blade, wide: number, under: boolean): Grid {
   const rows = spine.length
-  const at = new Float64Array(3 * rows * wide)
+  const at = roomForGrid(rows, wide)
   const lift = under ? -THICK_MM / 2 : THICK_MM / 2
   const across = Float64Array.from({ length: wide }, (_, c) => ((under ? wide - 1 - c : c) / (wide - 1)) * 2 - 1)
   const bent = across.map((u) => {
@@ -130,24 +130,39 @@ export interface Tube {
   sides?: number
 }
 
+interface Circle {
+  angles: Float64Array
+  right: Float64Array
+  up: Float64Array
+}
+const circles = new Map<number, Circle>()
+
+/** Angles round a tube with their cosines and sines, made once for each number of sides. They go with the clock, so that what is seen is its outside. */
+function circleOf(sides: number): Circle {
+  let circle = circles.get(sides)
+  if (!circle) {
+    const angles = Float64Array.from({ length: sides }, (_, c) => (-2 * Math.PI * c) / sides)
+    circles.set(sides, (circle = { angles, right: angles.map(Math.cos), up: angles.map(Math.sin) }))
+  }
+  return circle
+}
+
 /** A stem, sheath, root or hair round its spine. */
 export function addTube(
   to: MeshBuilder,
   spine: readonly Frame[],
-  { organ, radius, colour, section = () => 1, gloss = 0.2, sides: most = 10 }: Tube,
+  { organ, radius, colour, section, gloss = 0.2, sides: most = 10 }: Tube,
 ): void {
   if (to.full) return
   const sides = Math.max(3, Math.round(most * to.detail))
-  // With the clock, so that what is seen is its outside.
-  const angles = Float64Array.from({ length: sides }, (_, c) => (-2 * Math.PI * c) / sides)
-  const far = angles.map(section)
-  const [right, up] = [angles.map(Math.cos), angles.map(Math.sin)]
+  const { angles, right, up } = circleOf(sides)
+  const far = section && angles.map(section)
   const rows = spine.length
-  const at = new Float64Array(3 * rows * sides)
+  const at = roomForGrid(rows, sides)
   for (let r = 0; r < rows; r++) {
     const thick = radius(r / (rows - 1))
     for (let c = 0; c < sides; c++) {
-      const d = thick * far[c]!
+      const d = far ? thick * far[c]! : thick
       put(at, r * sides + c, spine[r]!, d * right[c]!, d * up[c]!)
     }
   }

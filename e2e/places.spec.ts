@@ -1,3 +1,5 @@
+import { area } from '@turf/area'
+import type { Round } from '@/core/records/round.ts'
 import { randomUUID } from 'node:crypto'
 import { expect, type Page } from '@playwright/test'
 import { goInside } from './inside.ts'
@@ -82,10 +84,19 @@ test('read in acres and pounds: shown and typed so, kept as before', async ({ pa
 })
 
 test('the files can be taken along', async ({ page }) => {
-  await goInside(page, `/rounds/${await idOf(page, 'Hay worth')}/hand-over`)
+  const id = await idOf(page, 'Hay worth')
+  await goInside(page, `/rounds/${id}/hand-over`)
   const download = page.waitForEvent('download')
   await page.getByRole('link', { name: /composition\.csv/ }).click()
   expect((await download).suggestedFilename()).toBe('composition.csv')
+  // What was written for a map is read as a boundary again, by a package that knows the format.
+  const map = page.waitForEvent('download')
+  await page.getByRole('link', { name: /stops\.kml/ }).click()
+  await goInside(page, '/rounds')
+  await page.getByRole('link', { name: 'A new paddock' }).click()
+  await page.getByLabel('Open GeoJSON, GPX or KML').setInputFiles(await (await map).path())
+  const { paddock } = (await (await page.request.get(`/api/rounds/${id}`)).json()) as Round
+  await expect(page.getByTestId('area')).toHaveText(`${(area(paddock.boundary!) / 10_000).toFixed(2)} ha`)
 })
 
 test('a paddock from a GeoJSON file, a round laid into it, and clear words for a bad file', async ({ page }) => {

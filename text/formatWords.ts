@@ -6,6 +6,7 @@ const written: Record<WrittenFile, () => string> = {
   'hits.csv': () => say('Every hit in the order of the walk'),
   'stops.csv': () => say('Every stop: where, counted or skipped, what was measured'),
   'stops.gpx': () => say('Stops and route, for a hand-held receiver'),
+  'stops.kml': () => say('Boundary, route and stops, for the map on a phone'),
   'darwin-core.zip': () => say('Finds as a Darwin Core archive, for a biological records centre'),
   'stops.geojson': () => say('Boundary, route and stops, for a map'),
 }

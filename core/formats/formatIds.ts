@@ -4,6 +4,7 @@ export const writtenFiles = [
   'hits.csv',
   'stops.csv',
   'stops.gpx',
+  'stops.kml',
   'darwin-core.zip',
   'stops.geojson',
 ] as const

@@ -1,5 +1,5 @@
 import { fileWords } from '@/text/fileWords.ts'
-import { gpxWords } from '@/text/gpxWords.ts'
+import { stopMarkWords } from '@/text/stopMarkWords.ts'
 import { groupName, taxonName } from '@/text/taxonNames.ts'
 import { isUUID } from 'class-validator'
 import { Router } from 'express'
@@ -30,7 +30,7 @@ export function fileRoutes(db: Db, book: Book): Router {
     if (!name) throw notFound('file')
     const { type, write } = writers[name]
     const plants = new Map(book.flora.plants.map((p) => [p.id, p]))
-    const made = write({ round, plants, names, gpx: gpxWords() })
+    const made = write({ round, plants, names, marks: stopMarkWords() })
     if (isRefused(made)) throw badRequest(fileWords(made.problem))
     const body = typeof made === 'string' ? made : await zipped(made)
     res.attachment(name).type(type).send(body)

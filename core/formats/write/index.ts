@@ -2,6 +2,7 @@ import type { WrittenFile } from '../formatIds.ts'
 import { darwinCoreFile } from './darwinCore.ts'
 import { geoJsonFile } from './roundGeoJson.ts'
 import { gpxFile } from './roundGpx.ts'
+import { kmlFile } from './roundKml.ts'
 import { compositionCsv, hitsCsv, stopsCsv } from './roundRows.ts'
 import type { Writer } from './writer.ts'
 
@@ -11,6 +12,7 @@ export const writers: Record<WrittenFile, Writer> = {
   'hits.csv': hitsCsv,
   'stops.csv': stopsCsv,
   'stops.gpx': gpxFile,
+  'stops.kml': kmlFile,
   'darwin-core.zip': darwinCoreFile,
   'stops.geojson': geoJsonFile,
 }

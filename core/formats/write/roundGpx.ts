@@ -1,12 +1,12 @@
 import type { Position } from 'geojson'
 import { create } from 'xmlbuilder2'
 import type { Round } from '../../records/round.ts'
-import type { GpxWords, Writer } from './writer.ts'
+import type { StopMarkWords, Writer } from './writer.ts'
 
 const at = ([lon, lat]: Position) => ({ lat: lat!.toFixed(7), lon: lon!.toFixed(7) })
 
 /** Stops as waypoints and the walk as a route, GPX 1.1. A stop that was skipped says so. */
-export function roundGpx(round: Round, words: GpxWords): string {
+export function roundGpx(round: Round, words: StopMarkWords): string {
   const gpx = create({ version: '1.0', encoding: 'UTF-8' }).ele('http://www.topografix.com/GPX/1/1', 'gpx', {
     version: '1.1',
     creator: 'Fold Sprig',
@@ -26,4 +26,4 @@ export function roundGpx(round: Round, words: GpxWords): string {
   return gpx.end({ prettyPrint: true })
 }
 
-export const gpxFile: Writer = { type: 'application/gpx+xml', write: ({ round, gpx }) => roundGpx(round, gpx) }
+export const gpxFile: Writer = { type: 'application/gpx+xml', write: ({ round, marks }) => roundGpx(round, marks) }

@@ -11,7 +11,7 @@ export interface RowNames {
 }
 
 /** What a device shows at waypoints and on the route. */
-export interface GpxWords {
+export interface StopMarkWords {
   stop: (seq: number) => string
   skipped: (why: string) => string
   counted: string
@@ -24,7 +24,7 @@ export interface ToWrite {
   round: Round
   plants: Map<string, Plant>
   names: RowNames
-  gpx: GpxWords
+  marks: StopMarkWords
 }
 
 /** A text, texts of an archive by their names, or why there is no such file. */

@@ -1,4 +1,4 @@
-import { gpxWords } from '@/text/gpxWords.ts'
+import { stopMarkWords } from '@/text/stopMarkWords.ts'
 import ICAL from 'ical.js'
 import JSZip from 'jszip'
 import { describe, expect, it } from 'vitest'
@@ -6,6 +6,7 @@ import { create } from 'xmlbuilder2'
 import { darwinCore } from '@/core/formats/write/darwinCore.ts'
 import { planCalendar } from '@/core/formats/planCalendar.ts'
 import { roundGpx } from '@/core/formats/write/roundGpx.ts'
+import { roundKml } from '@/core/formats/write/roundKml.ts'
 import { planDates, type PlanLine } from '@/core/records/planItem.ts'
 import { plantsById } from '@/tests/support/book.ts'
 import { countedStop, hitsOf, roundOf } from '@/tests/support/rounds.ts'
@@ -82,13 +83,39 @@ describe('GPX', () => {
     gpx: { '@version': string; wpt: { '@lat': string; '@lon': string; name: string }[]; rte: { rtept: object[] } }
   }
   it('has each stop with a place as a waypoint, and the walk as a route', () => {
-    const { gpx } = create(roundGpx(round, gpxWords())).end({ format: 'object' }) as unknown as Gpx
+    const { gpx } = create(roundGpx(round, stopMarkWords())).end({ format: 'object' }) as unknown as Gpx
     expect(gpx['@version']).toBe('1.1')
     expect(gpx.wpt.map((w) => [Number(w['@lon']), Number(w['@lat']), w.name])).toEqual([
       [-29.4, 45.6, 'Stop 1'],
       [-29.401, 45.6005, 'Stop 2'],
     ])
     expect(gpx.rte.rtept).toHaveLength(2)
+  })
+})
+
+describe('KML', () => {
+  interface Mark {
+    name: string
+    description?: string
+    Polygon?: object
+    LineString?: { coordinates: string }
+    Point?: { coordinates: string }
+  }
+  // OGC 07-147r2: longitude, then latitude, with a comma between and no blank.
+  it('has the boundary, the walk, and each stop with a place', () => {
+    const { kml } = create(roundKml(round, stopMarkWords())).end({ format: 'object' }) as unknown as {
+      kml: { '@xmlns': string; Document: { Placemark: Mark[] } }
+    }
+    expect(kml['@xmlns']).toBe('http://www.opengis.net/kml/2.2')
+    const marks = kml.Document.Placemark
+    const [walk, first] = marks.filter((m) => !m.Polygon)
+    expect(marks.filter((m) => m.Polygon)).toHaveLength(round.paddock.boundary ? 1 : 0)
+    expect(walk!.LineString!.coordinates.split(' ')).toHaveLength(2)
+    expect(first).toEqual({
+      name: 'Stop 1',
+      description: 'counted',
+      Point: { coordinates: '-29.4000000,45.6000000' },
+    })
   })
 })
 

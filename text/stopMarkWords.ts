@@ -1,8 +1,8 @@
 import { skipWords } from './skipWords.ts'
-import type { GpxWords } from '@/core/formats/write/writer.ts'
+import type { StopMarkWords } from '@/core/formats/write/writer.ts'
 import { say } from './say.ts'
 
-export const gpxWords = (): GpxWords => ({
+export const stopMarkWords = (): StopMarkWords => ({
   stop: (seq) => say('Stop {{seq}}', { seq }),
   skipped: (skipped) => say('skipped: {{skipped}}', { skipped: skipWords(skipped) }),
   counted: say('counted'),

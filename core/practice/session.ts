@@ -1,3 +1,4 @@
+import { shuffler } from 'd3-array'
 import type { Plant, Region } from '../flora/flora.ts'
 import type { PracticeAnswer, PracticeKind } from './answer.ts'
 import { confusions } from './confusions.ts'
@@ -24,12 +25,21 @@ export interface Ask {
 
 const ABUNDANCE: Record<string, number> = { common: 4, frequent: 3, occasional: 2, rare: 1 }
 
-/** New plants to learn: those at the reader's own places first, then by how common they are in the region. */
-export function newPlants(plants: readonly Plant[], { region, met }: Around, known: ReadonlySet<string>): string[] {
+/**
+ * New plants to learn: those at the reader's own places first, then by how common they are in the region; as chance has it
+ * among those that are equally common, for an order that can be foreseen is learned in place of the plants.
+ *
+ * @param random uniform 0 to 1
+ */
+export function newPlants(
+  plants: readonly Plant[],
+  { region, met }: Around,
+  known: ReadonlySet<string>,
+  random: () => number,
+): string[] {
   const weight = (p: Plant) => (met.includes(p.id) ? 10 : 0) + (ABUNDANCE[p.regions[region] ?? ''] ?? 0)
-  return plants
-    .filter((p) => !known.has(p.id) && weight(p) > 0)
-    .sort((a, b) => weight(b) - weight(a) || (a.id < b.id ? -1 : 1))
+  return shuffler(random)(plants.filter((p) => !known.has(p.id) && weight(p) > 0))
+    .sort((a, b) => weight(b) - weight(a))
     .map((p) => p.id)
 }
 
@@ -38,6 +48,7 @@ export function newPlants(plants: readonly Plant[], { region, met }: Around, kno
  * something new. A thing is asked once.
  *
  * @param count questions wanted
+ * @param random uniform 0 to 1
  */
 export function sessionOf(
   answers: readonly PracticeAnswer[],
@@ -45,6 +56,7 @@ export function sessionOf(
   around: Around,
   now: Date,
   count: number,
+  random: () => number,
 ): Ask[] {
   const learned = learnedFrom(answers)
   const ids = new Set(plants.map((p) => p.id))
@@ -59,7 +71,7 @@ export function sessionOf(
     // A pair that was learned comes back on its own day.
     .filter((about, i, all) => all.indexOf(about) === i && !learned.has(about))
     .map((about): Ask => ({ kind: 'check', about, because: 'confused' }))
-  const fresh = newPlants(plants, around, new Set(learned.keys())).map((about): Ask => ({
+  const fresh = newPlants(plants, around, new Set(learned.keys()), random).map((about): Ask => ({
     kind: 'name',
     about,
     because: 'new',

@@ -56,10 +56,17 @@ describe('when a thing is asked again, by the package itself', () => {
 
 describe('what a session asks', () => {
   it('begins with plants sown or found at the reader’s places, then the common ones of the region', () => {
-    const asks = sessionOf([], flora.plants, around, new Date(day(0)), 8)
+    const asks = sessionOf([], flora.plants, around, new Date(day(0)), 8, randomLcg(0.4))
     expect(asks.slice(0, 2).map((a) => a.about).sort()).toEqual(['red-clover', 'timothy']) // prettier-ignore
     expect(asks.every((a) => a.because === 'new' && a.kind === 'name')).toBe(true)
-    expect(newPlants(flora.plants, around, new Set()).every((id) => flora.plants.find((p) => p.id === id)!.regions['cool-humid'] || around.met.includes(id))).toBe(true) // prettier-ignore
+    expect(newPlants(flora.plants, around, new Set(), randomLcg(0.4)).every((id) => flora.plants.find((p) => p.id === id)!.regions['cool-humid'] || around.met.includes(id))).toBe(true) // prettier-ignore
+  })
+
+  it('among plants that are equally common the order cannot be foreseen', () => {
+    const orders = [0.1, 0.4, 0.7].map((seed) => newPlants(flora.plants, around, new Set(), randomLcg(seed)))
+    expect(new Set(orders.map((o) => o.join())).size).toBe(3)
+    for (const order of orders) expect(order.slice(2, 12)).not.toEqual(order.slice(2, 12).toSorted())
+    expect(new Set(orders.map((o) => o.toSorted().join())).size).toBe(1)
   })
 
   it('a confusion brings the check that splits the pair; what is due comes before it and leaves room for new', () => {
@@ -68,7 +75,7 @@ describe('what a session asks', () => {
       answer('timothy', false, day(0, 10), { answered: 'meadow-foxtail' }),
     ]
     expect(confusions(answers)).toEqual([{ shown: 'timothy', called: 'meadow-foxtail', times: 2 }])
-    const asks = sessionOf(answers, flora.plants, around, new Date(day(5)), 6)
+    const asks = sessionOf(answers, flora.plants, around, new Date(day(5)), 6, randomLcg(0.4))
     expect(asks[0]).toMatchObject({ about: 'timothy', because: 'due' })
     expect(asks[1]).toEqual({ kind: 'check', about: 'meadow-foxtail|timothy', because: 'confused' })
     expect(asks.slice(2).every((a) => a.because === 'new')).toBe(true)
@@ -76,7 +83,14 @@ describe('what a session asks', () => {
   })
 
   it('a plant that is no longer in the book is not asked', () => {
-    const asks = sessionOf([answer('gone-grass', false, day(0))], flora.plants, around, new Date(day(9)), 5)
+    const asks = sessionOf(
+      [answer('gone-grass', false, day(0))],
+      flora.plants,
+      around,
+      new Date(day(9)),
+      5,
+      randomLcg(0.4),
+    )
     expect(asks.map((a) => a.about)).not.toContain('gone-grass')
   })
 })
@@ -90,7 +104,7 @@ describe('an untrained reader', () => {
     const shares: { due: number[]; all: number[] } = { due: [], all: [] }
     for (let s = 0; s < sessions; s++) {
       const now = s * 2
-      const asks = sessionOf(answers, flora.plants, around, new Date(day(now)), 12)
+      const asks = sessionOf(answers, flora.plants, around, new Date(day(now)), 12, randomLcg(0.4))
       const right = asks.map((ask, i) => {
         const known = strength.get(ask.about)
         const chance = known ? 0.25 + 0.75 * 0.9 ** ((now - known.at) / known.days) : 0.25

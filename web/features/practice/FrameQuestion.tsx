@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { PracticeAnswer } from '@/core/practice/answer.ts'
+import { hasAlike, isRanked } from '@/core/practice/ranking.ts'
 import { percent } from '../../parts/words.ts'
 import { FrameLegend, SwardView } from './SwardView.tsx'
 import { Sureness } from './Sureness.tsx'
@@ -60,6 +61,8 @@ export function CoverQuestion({
       ) : null}
       {given ? (
         <p className="mt-3 text-lg">
+          <b>{given.right ? say('Right') : say('Not so')}</b>
+          {'. '}
           <Say
             text="It is <b/>, counted pixel by pixel; it stays bright. Right is within 5 of it."
             components={{ b: <b>{percent(truth)}</b> }}
@@ -83,7 +86,7 @@ export function RankQuestion({
   const [order, setOrder] = useState<string[]>([])
   const { asked, frame } = shown
   const covers = asked.names.map((name, i) => ({ name, cover: frame.covers[i + 1]! }))
-  const right = [...covers].sort((a, b) => b.cover - a.cover).map((c) => c.name)
+  const coverOf = new Map(covers.map((c) => [c.name, c.cover]))
   return (
     <>
       <h1 className="text-[1.65rem]">{say('Which is most, which second, which third?')}</h1>
@@ -105,19 +108,23 @@ export function RankQuestion({
       </div>
       {order.length === 3 && !given ? (
         <Sureness
-          onSure={(sure) =>
-            onAnswer({ about: 'rank', answered: order.join(' > '), right: order.join() === right.join(), sure })
-          }
+          onSure={(sure) => {
+            const right = isRanked(order.map((name) => coverOf.get(name)!))
+            onAnswer({ about: 'rank', answered: order.join(' > '), right, sure })
+          }}
         />
       ) : null}
       {given ? (
         <p className="mt-3 text-lg">
+          <b>{given.right ? say('Right') : say('Not so')}</b>
+          {': '}
           {say('{{sort}}, by what is seen from above.', {
             sort: covers
-              .sort((a, b) => b.cover - a.cover)
+              .toSorted((a, b) => b.cover - a.cover)
               .map((c) => `${c.name} ${percent(c.cover)}`)
               .join(', '),
-          })}
+          })}{' '}
+          {hasAlike(covers.map((c) => c.cover)) ? say('Two within 3 of a hundred may stand either way.') : null}
         </p>
       ) : null}
     </>

@@ -97,7 +97,14 @@ export function Outcome({ shown, given }: { shown: Shown; given: PracticeAnswer 
         <SaidAndCounted said={given.measured.said} counted={given.measured.truth} />
       ) : null}
       {shown.is === 'key' && plant ? (
-        <PlantPicture plant={plant} stage={shown.specimen.stage} insets className="mt-3 w-full max-w-96" />
+        <>
+          {given.right ? null : (
+            <p className="mt-1 text-lg">
+              <Say text="It is <b/>." components={{ b: <b>{shortName(plant.id)}</b> }} />
+            </p>
+          )}
+          <PlantPicture plant={plant} stage={shown.specimen.stage} insets className="mt-3 w-full max-w-96" />
+        </>
       ) : null}
       {plant && shown.is !== 'cover' && shown.is !== 'rank' ? (
         <p className="mt-2">

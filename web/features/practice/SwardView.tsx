@@ -47,7 +47,9 @@ export function FrameLegend({ names }: { names: string[] }) {
         const plant = byId.get(LIKE[i]!)
         return (
           <li key={n} className="text-center">
-            {plant ? <PlantPicture plant={plant} className="mx-auto size-20 object-contain" /> : null}
+            {plant ? (
+              <PlantPicture plant={plant} className="mx-auto size-20 object-contain max-[900px]:size-14" />
+            ) : null}
             {n}
           </li>
         )

@@ -1,3 +1,4 @@
+import { shuffler } from 'd3-array'
 import type { FramePlant } from '@/core/practice/frame.ts'
 import { say } from '../../language/say.ts'
 
@@ -14,7 +15,9 @@ const names = () => [say('grass'), say('clover'), say('plantain')]
 /** A frame of three plants with shares by chance, and what is asked of it. */
 export function madeFrame(kind: 'cover' | 'rank', random: () => number): { asked: FrameAsked; plants: FramePlant[] } {
   const bare = 0.05 + 0.35 * random()
-  const parts = [0.3 + random(), 0.08 + 0.8 * random() ** 2, 0.05 + 0.5 * random() ** 2]
+  const usual = [0.3 + random(), 0.08 + 0.8 * random() ** 2, 0.05 + 0.5 * random() ** 2]
+  // Where the order is asked, grass is not the most by habit: whoever knows that need not look.
+  const parts = kind === 'rank' ? shuffler(random)(usual) : usual
   const sum = parts.reduce((a, b) => a + b, 0)
   const kinds = ['blade', 'trefoil', 'rosette'] as const
   const plants = parts.map((p, i): FramePlant => ({

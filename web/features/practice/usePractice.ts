@@ -1,3 +1,4 @@
+import { shuffler } from 'd3-array'
 import { randomLcg } from 'd3-random'
 import { useCallback, useEffect, useRef, useState } from 'react'
 import type { PracticeAnswer, PracticeKind } from '@/core/practice/answer.ts'
@@ -27,12 +28,7 @@ const ROUND = 8
 const FRAME_SIDE = 480
 const stages: Stage[] = ['vegetative', 'vegetative', 'seedling', 'mown']
 
-function shuffledBy<T>(list: readonly T[], random: () => number): T[] {
-  return list
-    .map((x) => [random(), x] as const)
-    .sort((a, b) => a[0] - b[0])
-    .map(([, x]) => x)
-}
+const shuffledBy = <T>(list: readonly T[], random: () => number): T[] => shuffler(random)([...list])
 
 /** Everything that can be asked of a kind. */
 export function askable(kind: PracticeKind, plants: Plant[]): string[] {
@@ -55,7 +51,7 @@ function asksOf(
 ): Ask[] {
   const now = new Date()
   if (kind === 'mixed') {
-    const list = sessionOf(answers, plants, around, now, SESSION - 3)
+    const list = sessionOf(answers, plants, around, now, SESSION - 3, random)
     const extra: Ask[] = [
       { kind: 'read', about: shuffledBy(drawnCharacters, random)[0]!, because: 'new' },
       { kind: 'poison', about: shuffledBy(poisonPlants(plants), random)[0]!, because: 'new' },
@@ -70,7 +66,11 @@ function asksOf(
   if (kind === 'cover' || kind === 'rank')
     return Array.from({ length: ROUND }, () => ({ kind, about: kind, because: 'new' }))
   if (kind !== 'name' && kind !== 'key') return some(askable(kind, plants))
-  return sessionOf(answers, plants, around, now, ROUND).map((a) => ({ ...a, kind, about: a.about.split('|')[0]! }))
+  const session = sessionOf(answers, plants, around, now, ROUND, random)
+  return shuffledBy(
+    session.map((a) => ({ ...a, kind, about: a.about.split('|')[0]! })),
+    random,
+  )
 }
 
 /** What an ask looks like, the same for the same seed. */

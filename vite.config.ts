@@ -2,6 +2,7 @@ import { fileURLToPath } from 'node:url'
 import tailwindcss from '@tailwindcss/vite'
 import react from '@vitejs/plugin-react'
 import { defineConfig } from 'vite'
+import { openings } from './scripts/openings.ts'
 import { precompress } from './scripts/precompress.ts'
 import { preloadStart } from './scripts/preloadStart.ts'
 import { serviceWorker } from './scripts/serviceWorker.ts'
@@ -12,7 +13,7 @@ const notInHand = /^(?!.*(?:node_modules\/three\/|web\/likeness\/(?:specimenScen
 const apiPort = process.env.PORT ?? '4170'
 
 export default defineConfig({
-  plugins: [react(), tailwindcss(), preloadStart(), serviceWorker(), precompress()],
+  plugins: [react(), tailwindcss(), preloadStart(), openings(), serviceWorker(), precompress()],
   resolve: {
     tsconfigPaths: true,
     alias: [

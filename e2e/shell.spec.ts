@@ -20,6 +20,25 @@ test('each screen has its title, the first tab skips to it, and a new screen has
   await expect(page.locator('#content')).toBeFocused()
 })
 
+test('a page says what it is before any script has come, and a plant is seen', async ({ page }) => {
+  let come = () => {}
+  const held = new Promise<void>((r) => (come = r))
+  await page.route('**/*.js', async (route) => {
+    await held
+    await route.continue()
+  })
+  await page.goto('/practice', { waitUntil: 'commit' })
+  await expect(page.getByText('What is due comes first')).toBeVisible()
+  await page.goto('/plants/tansy-ragwort', { waitUntil: 'commit' })
+  await expect(page.getByText('Jacobaea vulgaris')).toBeVisible()
+  await expect.poll(() => page.locator('img').evaluate((i: HTMLImageElement) => i.naturalWidth)).toBeGreaterThan(300)
+  come()
+  await expect(page.getByRole('heading', { name: 'Tansy ragwort', level: 1 })).toBeVisible()
+  await page.goto('/practice')
+  await expect(page.getByRole('heading', { name: 'Practice', level: 1 })).toBeVisible()
+  await expect(page.getByText('What is due comes first')).toHaveCount(0)
+})
+
 test('letter keys can be turned off, and buttons still answer', async ({ page }) => {
   await page.goto('/daybook/device')
   await page.getByRole('group', { name: 'Letter keys' }).getByRole('button', { name: 'only buttons' }).click()

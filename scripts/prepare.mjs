@@ -62,6 +62,8 @@ export function build() {
     'vite.config.ts',
     'scripts/serviceWorker.ts',
     'scripts/precompress.ts',
+    'scripts/preloadStart.ts',
+    'scripts/openings.ts',
     'vite.server.config.ts',
     'tsconfig.json',
     'web',

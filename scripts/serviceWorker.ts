@@ -15,7 +15,9 @@ export function serviceWorker(): Plugin {
     },
     closeBundle() {
       const files = readdirSync(outDir, { recursive: true, withFileTypes: true })
-        .filter((f) => f.isFile() && !['index.html', 'sw.js', 'scripts-by-place.json'].includes(f.name))
+        .filter(
+          (f) => f.isFile() && !['index.html', 'sw.js', 'scripts-by-place.json', 'openings.json'].includes(f.name),
+        )
         .map((f) => `/${join(f.parentPath, f.name).slice(outDir.length + 1)}`)
         // Pictures of plants are kept as they are looked at.
         .filter((f) => !f.startsWith('/plates/'))

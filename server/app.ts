@@ -10,6 +10,7 @@ import type { Book } from './flora/book.ts'
 import { errorHandler } from './http/errorHandler.ts'
 import { HttpError, notFound } from './http/httpError.ts'
 import type { Log } from './logger.ts'
+import { openingOf } from './http/opening.ts'
 import { serveApp } from './http/pages.ts'
 import { accessRoutes } from './routes/access.ts'
 import { bookRoutes } from './routes/book.ts'
@@ -122,7 +123,7 @@ export function makeApp({ db, book, dist, copies, copyState, accounts, log }: Ap
     res.locals.nonce = randomBytes(16).toString('base64')
     headersOfPages(req, res, next)
   })
-  if (dist) serveApp(app, dist)
+  if (dist) serveApp(app, dist, (id) => openingOf(book.flora.plants.find((p) => p.id === id)))
   app.use(errorHandler(log))
   return app
 }

@@ -3,6 +3,7 @@ import express, { type Express, type Request, type Response } from 'express'
 import expressStaticGzip from 'express-static-gzip'
 import { existsSync, readFileSync } from 'node:fs'
 import { join } from 'node:path'
+import { openingsIn, type PlantOpenings } from './opening.ts'
 
 /** Scripts of each place by its path, as the build wrote them down: those of its front, and those of the rest. */
 type Scripts = Record<string, { first: string[]; then: string[] }>
@@ -70,7 +71,7 @@ const isName = (id: unknown): id is string =>
  * The built pages. Each names the scripts of its own place and the records that it reads first, so that a first visit
  * does not ask for one after the other.
  */
-export function serveApp(app: Express, dist: string): void {
+export function serveApp(app: Express, dist: string, plants?: PlantOpenings): void {
   const file = join(dist, 'index.html')
   if (!existsSync(file)) return
   const html = readFileSync(file, 'utf8')
@@ -89,9 +90,11 @@ export function serveApp(app: Express, dist: string): void {
     express.static(join(dist, 'plates'), { index: false, fallthrough: false, immutable: true, maxAge: '1y' }),
   )
   app.use(express.static(dist, { index: false }))
+  const openingOf = openingsIn(dist, plants)
   const send =
-    (scripts: Scripts[string], records: Records) =>
-    ({ params: { id } }: Request, res: Response) => {
+    (scripts: Scripts[string], records: Records, path = '') =>
+    (req: Request, res: Response) => {
+      const { id } = req.params
       const asked = (list: string[]) =>
         list.flatMap((r) => (!r.includes('/:id') ? r : isName(id) ? r.replace('/:id', `/${id}`) : []))
       // What `web/preload.ts` asks for once the frame of the app is there.
@@ -101,12 +104,17 @@ export function serveApp(app: Express, dist: string): void {
         meta('scripts-then', scripts.then),
         meta('records-then', asked(records.then)),
       ].join('')
-      const page = html.replace('</head>', `${ahead}</head>`).replaceAll('__CSP_NONCE__', res.locals.nonce as string)
-      res.set('cache-control', 'no-cache').type('html').send(page)
+      const opening = openingOf(path, req)
+      const page = html
+        .replace('<html lang="en"', `<html lang="${opening.language}"`)
+        .replace('</head>', () => `${ahead}</head>`)
+        .replace('</header>', () => `</header>${opening.html}`)
+        .replaceAll('__CSP_NONCE__', res.locals.nonce as string)
+      res.vary('Accept-Language').vary('Sec-Fetch-Dest').set('cache-control', 'no-cache').type('html').send(page)
     }
   const known = join(dist, 'scripts-by-place.json')
   const scripts = existsSync(known) ? (JSON.parse(readFileSync(known, 'utf8')) as Scripts) : {}
   for (const [path, files] of Object.entries(scripts))
-    app.get(inExpress(path), send(files, recordsOf[path] ?? WITH_BOOK))
+    app.get(inExpress(path), send(files, recordsOf[path] ?? WITH_BOOK, path))
   app.get('/{*path}', send({ first: [], then: [] }, WITH_BOOK))
 }

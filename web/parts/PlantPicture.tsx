@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import type { Plant, Stage } from '@/core/flora/flora.ts'
+import { pictureOf } from '@/core/likeness/pictureOf.ts'
 import { PlantDrawing } from './PlantDrawing.tsx'
 import { useOwnPicture } from './useOwnPicture.ts'
 
@@ -15,13 +16,6 @@ interface Props {
   large?: boolean
   /** On paper, where nobody scrolls to it. */
   eager?: boolean
-}
-
-/** Address of a plant's picture; a stage without one of its own looks as the plant mostly does. */
-export function pictureOf({ id, plates }: Plant, stage: Stage, pixels: 360 | 1200): string | undefined {
-  const shown = plates?.[stage] ? stage : 'vegetative'
-  const print = plates?.[shown]
-  return print && `/plates/${id}-${shown}.${print}.${shown === 'vegetative' ? pixels : 360}.webp`
 }
 
 /** A plant as it would stand before one; where there is no picture of it, or it cannot be had, its ink drawing. */

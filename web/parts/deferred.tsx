@@ -1,4 +1,4 @@
-import { useEffect, useState, type ComponentType, type ReactNode } from 'react'
+import { startTransition, useEffect, useState, type ComponentType, type ReactNode } from 'react'
 import { PaneOfPlace, TwoPane, type Fold } from './TwoPane.tsx'
 import type { RailStep } from './StepRail.tsx'
 
@@ -64,7 +64,11 @@ export function DeferredScreen<P extends object>({ place, front, first = 'left' 
     if (came) return
     let current = true
     coming.then(
-      (whole) => current && setLater({ of: coming, whole }),
+      // Piece by piece: keys are heard meanwhile.
+      (whole) =>
+        startTransition(() => {
+          if (current) setLater({ of: coming, whole })
+        }),
       (failed: unknown) => current && setLater({ of: coming, failed }),
     )
     return () => {

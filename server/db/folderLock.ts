@@ -5,8 +5,12 @@ import { randomUUID } from 'node:crypto'
 
 /** Another process holds the data folder. Two on one folder would damage it without a word. */
 export class FolderInUse extends Error {
-  constructor(folder: string, pid: number) {
-    super(`The data folder ${folder} is open in process ${pid}. Close that one first, or start with another DATA_DIR.`)
+  /** @param elsewhere host or container of the process, where it is not ours */
+  constructor(folder: string, pid: number, elsewhere?: string) {
+    super(
+      `The data folder ${folder} is open in process ${pid}${elsewhere ? ` of ${elsewhere}` : ''}. Close that one first, or start with another DATA_DIR.` +
+        (elsewhere ? ` If it ended without closing, the folder is free ${GONE_MS / 1000} s after its last sign.` : ''),
+    )
   }
 }
 
@@ -59,8 +63,12 @@ const lastBeat = (file: string): number => {
   }
 }
 
+/** Name of the host or container of a holder that is not in our space of process ids. */
+const elsewhere = ({ where }: Holder): string | undefined =>
+  where !== undefined && where !== whereWeAre() ? where.split(' ')[0] : undefined
+
 function isAlive(file: string, holder: Holder): boolean {
-  if (holder.where !== undefined && holder.where !== whereWeAre()) return Date.now() - lastBeat(file) < GONE_MS
+  if (elsewhere(holder)) return Date.now() - lastBeat(file) < GONE_MS
   const { pid, start } = holder
   try {
     process.kill(pid, 0)
@@ -117,7 +125,7 @@ export function lockFolder(folder: string): () => void {
         if ((error as NodeJS.ErrnoException).code !== 'EEXIST') throw error
       }
       const holder = holderOf(file)
-      if (holder && isAlive(file, holder)) throw new FolderInUse(folder, holder.pid)
+      if (holder && isAlive(file, holder)) throw new FolderInUse(folder, holder.pid, elsewhere(holder))
       const stale = `${mine}.stale`
       try {
         renameSync(file, stale)

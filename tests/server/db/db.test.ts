@@ -1,4 +1,4 @@
-import { spawn } from 'node:child_process'
+import { spawn, spawnSync } from 'node:child_process'
 import { existsSync, mkdtempSync, readFileSync, rmSync, utimesSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -51,6 +51,30 @@ describe('one process on a data folder', () => {
     expect(() => lockFolder(folder)).toThrow(FolderInUse)
     const longAgo = (Date.now() - GONE_MS - 1000) / 1000
     utimesSync(file, longAgo, longAgo)
+    lockFolder(folder)()
+  })
+
+  /** What makes a container: process ids and a host name of its own. Only root may make one, and not everywhere. */
+  const own = ['--pid', '--fork', '--mount-proc', '--uts', '--kill-child']
+  const canContain = spawnSync('unshare', [...own, 'true']).status === 0
+  it.skipIf(!canContain)('a process in a container of its own keeps the folder, and is named with it', async () => {
+    const lock = JSON.stringify(join(process.cwd(), 'server/db/folderLock.ts'))
+    const hold = `import(${lock}).then((m) => { m.lockFolder(process.env.FOLDER); console.log('held'); setInterval(() => {}, 1000) })`
+    const inside = 'hostname box-one && exec "$NODE" --import tsx -e "$HOLD"'
+    const container = spawn('unshare', [...own, 'sh', '-c', inside], {
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: { ...process.env, NODE: process.execPath, HOLD: hold, FOLDER: folder },
+    })
+    await new Promise((r) => container.stdout.once('data', r))
+    expect(() => lockFolder(folder)).toThrow(
+      /process \d+ of box-one\. Close that one first.* free 30 s after its last sign/,
+    )
+    container.kill('SIGKILL')
+    await new Promise((r) => container.once('exit', r))
+    // It was killed and could not give it back: nothing tells that from a pause.
+    expect(() => lockFolder(folder)).toThrow(FolderInUse)
+    const longAgo = (Date.now() - GONE_MS - 1000) / 1000
+    utimesSync(join(folder, 'in-use.json'), longAgo, longAgo)
     lockFolder(folder)()
   })
 

@@ -53,11 +53,17 @@ export function preloadStart(): Plugin {
     apply: 'build',
     transformIndexHtml: {
       order: 'post',
-      handler(_html, { bundle = {} }) {
+      handler(html, { bundle = {} }) {
         const entry = scriptsOf(bundle, 'index.html')
-        return scriptsOf(bundle, 'web/start.tsx')
+        const ahead = scriptsOf(bundle, 'web/start.tsx')
           .filter((f) => !entry.includes(f))
-          .map((href) => ({ tag: 'link', attrs: { rel: 'modulepreload', crossorigin: true, href }, injectTo: 'head' }))
+          .map((href) => ({
+            tag: 'link',
+            attrs: { rel: 'modulepreload', crossorigin: true, href, fetchpriority: 'low' },
+            injectTo: 'head' as const,
+          }))
+        // What is looked at comes before what is run: the page says where one is without any script.
+        return { html: html.replace(/<(script type="module"|link rel="modulepreload")/g, '<$1 fetchpriority="low"'), tags: ahead } // prettier-ignore
       },
     },
     generateBundle(_options, bundle) {

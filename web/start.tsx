@@ -1,3 +1,4 @@
+import { startTransition } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
@@ -33,5 +34,6 @@ export async function start(): Promise<void> {
   registerServiceWorker().catch(() => undefined)
   const router = makeRouter()
   await Promise.race([opened(router), new Promise((r) => setTimeout(r, SOON_MS))])
-  createRoot(document.getElementById('root')!).render(<RouterProvider router={router} />)
+  // Piece by piece: what stands there already stays, and a touch is heard meanwhile.
+  startTransition(() => createRoot(document.getElementById('root')!).render(<RouterProvider router={router} />))
 }

@@ -58,6 +58,9 @@ const recordsOf: Record<string, Records> = {
   '/shared': { first: [], then: [] },
 }
 
+/** Said again by `web/main.tsx`, which takes it away: a first visit has its letters last, after all that says something. */
+const LETTERS_LATER = ' data-letters="later"'
+
 const meta = (name: string, addresses: string[]): string => `<meta name="${name}" content="${addresses.join(' ')}">`
 
 /** A path of the page's router as this one writes what may be left out. */
@@ -106,7 +109,7 @@ export function serveApp(app: Express, dist: string, plants?: PlantOpenings): vo
       ].join('')
       const opening = openingOf(path, req)
       const page = html
-        .replace('<html lang="en"', `<html lang="${opening.language}"`)
+        .replace('<html lang="en"', `<html lang="${opening.language}"${opening.html ? LETTERS_LATER : ''}`)
         .replace('</head>', () => `${ahead}</head>`)
         .replace('</header>', () => `</header>${opening.html}`)
         .replaceAll('__CSP_NONCE__', res.locals.nonce as string)

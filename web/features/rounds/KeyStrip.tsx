@@ -1,3 +1,4 @@
+import { Fragment } from 'react'
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { groupOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
@@ -17,6 +18,17 @@ interface Props {
   onNewUnknown: () => void
   newLetter: string | undefined
 }
+
+/** Where a long name of a plant is made of two words: it breaks there before it breaks anywhere. */
+const SEAM = /(?<=\p{L}{3})(?=(?:grass|weed|wort|clover|gras|klee|kraut|distel|schwingel)(?!\p{L}))/u
+
+const Name = ({ text }: { text: string }) =>
+  text.split(SEAM).map((part, i) => (
+    <Fragment key={part}>
+      {i > 0 ? <wbr /> : null}
+      {part}
+    </Fragment>
+  ))
 
 /** One key per species, found without looking: the letter, the name, and how often at this stop. */
 export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNewUnknown, newLetter }: Props) {
@@ -43,7 +55,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
                   {key}
                 </kbd>
                 <span className="min-w-0 grow [overflow-wrap:anywhere]">
-                  {taxonName(taxon, byId).replace(/ \(.*\)/, '')}
+                  <Name text={taxonName(taxon, byId).replace(/ \(.*\)/, '')} />
                   {harmful ? <span className="block text-sm font-bold text-harm">{say('harmful')}</span> : null}
                 </span>
                 <span className="grid min-w-6 shrink-0 justify-items-center">

@@ -7,12 +7,15 @@ import type { Round } from '@/core/records/round.ts'
 import type { Composition } from '@/core/survey/composition.ts'
 import type { Figures } from '@/core/survey/figures.ts'
 import { countingMethods } from '@/core/methods/index.ts'
+import { lookFor } from '@/core/survey/planStops.ts'
 import { unknownTaxon } from '@/core/records/taxon.ts'
 import { RouteMap } from '../../parts/RouteMap.tsx'
 import { ShareChart } from '../../ui/charts/ShareChart.tsx'
 import { percent, percentRange } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { letters } from './countKeys.ts'
+import { FirstStop } from './FirstStop.tsx'
+import { LookFor } from './LookFor.tsx'
 import { EyePanel } from './live-figures/EyePanel.tsx'
 import { FrequencyPanel } from '../../entities/round/FrequencyPanel.tsx'
 import { MassPanel } from '../../entities/round/MassPanel.tsx'
@@ -148,7 +151,7 @@ function Shares({
 /** What the round says so far, with the error in view. */
 export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, current, onName, onGo }: Props) {
   useWords()
-  const byId = useFlora((s) => s.byId)
+  const { byId, plants } = useFlora()
   const { composition: made, cover, frequency, mass, search, uniformity } = figures
   const done = round.stops.filter((s) => s.doneAt !== null).length
   const counted = made?.stops ?? done
@@ -208,17 +211,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
         </>
       ) : (
         <>
-          <h2 className="text-[1.65rem]">{say('Nothing counted yet')}</h2>
-          <p className="mt-1 text-ink-soft">
-            {say('{{what}}Walk to {{unit}} 1{{what2}}', {
-              what: round.purpose ? `${round.purpose}. ` : '',
-              unit: words.unitName,
-              what2:
-                info.entry === 'points'
-                  ? say(', put the pin down, and press the key of the first plant it touches.')
-                  : '.',
-            })}
-          </p>
+          <FirstStop round={round} />
           {mass ? <MassPanel mass={mass} method={round.method} /> : null}
         </>
       )}
@@ -242,6 +235,7 @@ export const SoFar = memo(function SoFar({ round, figures, more, halfWidth, curr
           onPick={onGo}
         />
       ) : null}
+      {something ? null : <LookFor harmful={lookFor(plants, round.paddock.region)} />}
     </div>
   )
 })

@@ -6,7 +6,7 @@ import { countingMethods } from '@/core/methods/index.ts'
 import { kitFor } from '@/core/survey/planStops.ts'
 import { areaHa } from '@/core/geo/route.ts'
 import { openStop } from '@/core/records/round.ts'
-import { PlantPicture } from '../../../parts/PlantPicture.tsx'
+import { LookFor } from '../LookFor.tsx'
 import { RouteMap } from '../../../parts/RouteMap.tsx'
 import { useFlora } from '../../../stores/floraStore.ts'
 import { StopsArithmetic } from './StopsArithmetic.tsx'
@@ -90,15 +90,7 @@ export function WhatItTakes({ form, plan, paddock, harmful }: Props) {
           <li key={k}>{k}</li>
         ))}
       </ul>
-      <h3 className="mt-4 text-lg">{say('Harmful plants to look for here')}</h3>
-      <ul className="mt-1 grid grid-cols-3 gap-2 @md:grid-cols-4">
-        {harmful.slice(0, 8).map((p) => (
-          <li key={p.id} className="text-center leading-tight">
-            <PlantPicture plant={p} className="mx-auto size-24 object-contain" />
-            {p.commonName}
-          </li>
-        ))}
-      </ul>
+      <LookFor harmful={harmful} />
     </>
   )
 }

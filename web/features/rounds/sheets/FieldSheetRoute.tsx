@@ -49,7 +49,7 @@ function Block({ round, from, lines }: { round: Round; from: number; lines: { ke
   const plants =
     entry === 'reading' ? [] : [...lines, ...Array.from({ length: EMPTY_LINES }, () => ({ key: '', name: '' }))]
   return (
-    <table className="mt-3 w-full table-fixed border-collapse text-sm break-inside-avoid">
+    <table className="mt-3 w-full min-w-[44rem] table-fixed border-collapse text-sm break-inside-avoid print:min-w-0">
       <thead>
         <tr>
           <th scope="col" className="w-44 border border-ink px-1 text-left">
@@ -122,9 +122,17 @@ export function Component() {
           />
         ) : null}
       </div>
-      {blocks.map((from) => (
-        <Block key={from} round={round} from={from} lines={lines} />
-      ))}
+      {/* A sheet of paper is wider than a phone: it is looked at piece by piece there. */}
+      <div
+        tabIndex={0}
+        role="region"
+        aria-label={say('Field sheet')}
+        className="overflow-x-auto print:overflow-visible"
+      >
+        {blocks.map((from) => (
+          <Block key={from} round={round} from={from} lines={lines} />
+        ))}
+      </div>
     </PrintSheet>
   )
 }

@@ -1,5 +1,6 @@
 import { useEffect, useRef } from 'react'
 import { NavLink, Outlet, useLocation, useMatches, useNavigation } from 'react-router'
+import { screenChanged } from './letters.ts'
 import type { Titled } from './titled.ts'
 import { useOutbox } from './stores/outboxStore.ts'
 import { ToastsLater } from './ui/toast/ToastsLater.tsx'
@@ -140,6 +141,7 @@ function useFocusOnArrival() {
   useEffect(() => {
     if (before.current === pathname) return
     before.current = pathname
+    screenChanged()
     if (!content.current?.contains(document.activeElement)) content.current?.focus({ preventScroll: true })
   }, [pathname])
   return content

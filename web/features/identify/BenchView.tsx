@@ -200,12 +200,7 @@ export function BenchView({ subject, round, letter, startContext }: Props) {
         />
       ) : null}
       {finding ? <FindBox onAsk={ask} onClose={() => setFinding(false)} /> : null}
-      <SpecimenBeside
-        id={later.specimen.id}
-        form={later.specimen.form}
-        answers={later.specimen.answers}
-        stage={later.specimen.stage}
-      />
+      <SpecimenBeside later={later.specimen} known={form !== undefined} />
       <Questions
         character={current}
         ahead={ahead}

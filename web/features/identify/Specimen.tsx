@@ -10,8 +10,20 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { specimenOf } from './readyDrawings.ts'
 import { say, word } from '../../language/say.ts'
 
-/** The specimen small, beside the question; touched, it brings the large one into sight. */
-export const SpecimenBeside = memo(function SpecimenBeside({
+const BESIDE = 'float-right mb-2 ml-3 w-28 rounded-xl border p-1'
+
+/**
+ * The specimen small, beside the question; touched, it brings the large one into sight. It is drawn after what was touched:
+ * room is kept for it as soon as something is known, so that the question does not move when it comes.
+ */
+export const SpecimenBeside = ({ later, known }: { later: Omit<SpecimenProps, 'onAsk'>; known: boolean }) => {
+  if (later.form === undefined && !known) return null
+  if (later.form === undefined)
+    return <svg viewBox="-7 -3 112 123" className={`${BESIDE} border-transparent`} aria-hidden="true" />
+  return <DrawnBeside id={later.id} form={later.form} answers={later.answers} stage={later.stage} />
+}
+
+const DrawnBeside = memo(function DrawnBeside({
   id,
   form,
   answers,
@@ -25,7 +37,7 @@ export const SpecimenBeside = memo(function SpecimenBeside({
       type="button"
       aria-label={say('The plant so far: go to it and choose a part')}
       onClick={() => document.getElementById('specimen')?.scrollIntoView({ block: 'center' })}
-      className="float-right mb-2 ml-3 w-28 rounded-xl border border-rule bg-sheet p-1 hover:border-culm"
+      className={`${BESIDE} border-rule bg-sheet hover:border-culm`}
     >
       <PortraitView portrait={portrait} traits={traits} insets={false} className="w-full" />
     </button>

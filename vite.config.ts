@@ -38,9 +38,12 @@ export default defineConfig({
             // On its own: texts that are made when their module is read must not be read before the language is.
             {
               name: 'language',
-              test: /web\/language\/(say|languages)\.ts|web\/api\/requested|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
+              test: /web\/language\/(say|languages)\.ts|web\/(api\/requested|letters)|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
+            // Large, and run by themselves one after the other: a touch is heard between them.
+            { name: 'react', test: /node_modules\/(react|react-dom|scheduler)\//, priority: 12 },
+            { name: 'router', test: /node_modules\/react-router\//, priority: 11 },
             // All that is needed before a place is known, and nothing else: a first page waits for this and for its own part.
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {

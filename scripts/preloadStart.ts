@@ -55,7 +55,7 @@ export function preloadStart(): Plugin {
       order: 'post',
       handler(html, { bundle = {} }) {
         const entry = scriptsOf(bundle, 'index.html')
-        const ahead = scriptsOf(bundle, 'web/start.tsx')
+        const ahead = laterThan(bundle, 'index.html')
           .filter((f) => !entry.includes(f))
           .map((href) => ({
             tag: 'link',
@@ -67,7 +67,7 @@ export function preloadStart(): Plugin {
       },
     },
     generateBundle(_options, bundle) {
-      const always = [...scriptsOf(bundle, 'index.html'), ...scriptsOf(bundle, 'web/start.tsx')]
+      const always = [...scriptsOf(bundle, 'index.html'), ...laterThan(bundle, 'index.html')]
       // A place that comes in two steps asks for the rest of itself when its front is there.
       const own = (source: string) => {
         const first = scriptsOf(bundle, source).filter((f) => !always.includes(f))

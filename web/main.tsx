@@ -11,5 +11,12 @@ const language = chosenLanguage()
 document.documentElement.lang = language
 // Many texts are made when their module is read, so the language is there before any of them.
 await readLanguage(language)
+// Each is run by itself: together they hold a slow phone up for a third of a second.
+const pause = () => new Promise((done) => setTimeout(done))
+await import('react-dom/client')
+await pause()
+await import('react-router')
+await pause()
 const { start } = await import('./start.tsx')
+await pause()
 await start()

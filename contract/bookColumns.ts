@@ -57,15 +57,38 @@ export function bookColumns({ plants, ...rest }: Flora): BookColumns {
   }
 }
 
-/** The book out of its columns; the inverse of `bookColumns`. */
+/** Cells that are written alike are one: most plants have many in common. */
+function cellReader(): (text: string) => Cell {
+  const read = new Map<string, Cell>()
+  return (text) => {
+    let cell = read.get(text)
+    if (!cell) read.set(text, (cell = readCell(text)))
+    return cell
+  }
+}
+
+/** The book out of its columns; the inverse of `bookColumns`. Its cells are not to be written to: plants share them. */
 export function bookOf({ plants: columns, cells, stages, ...rest }: BookColumns): Flora {
-  const plants = stages.map((at, i) => {
-    const present = <T>(of: Record<string, (T | null)[]>) => Object.entries(of).filter(([, all]) => all[i] !== null)
-    return {
-      ...Object.fromEntries(present(columns).map(([field, all]) => [field, all[i]])),
-      characters: Object.fromEntries(present(cells).map(([c, all]) => [c, readCell(all[i]!)])),
-      stages: each(at, (of) => each(of, readCell)),
-    } as unknown as Plant
-  })
-  return { ...rest, plants }
+  const cellOf = cellReader()
+  const plants = stages.map(() => ({}) as Record<string, unknown>)
+  const characters = stages.map(() => ({}) as Record<string, Cell>)
+  for (const [field, all] of Object.entries(columns))
+    all.forEach((value, i) => {
+      if (value !== null) plants[i]![field] = value
+    })
+  for (const [character, all] of Object.entries(cells))
+    all.forEach((text, i) => {
+      if (text !== null) characters[i]![character] = cellOf(text)
+    })
+  return {
+    ...rest,
+    plants: plants.map(
+      (plant, i) =>
+        ({
+          ...plant,
+          characters: characters[i]!,
+          stages: each(stages[i]!, (of) => each(of, cellOf)),
+        }) as unknown as Plant,
+    ),
+  }
 }

@@ -117,7 +117,10 @@ export const useFlora = create<FloraState>()((set, get) => ({
     return loading
   },
   reload: async () => {
-    asWritten = await getBook()
+    const book = await getBook()
+    // The book takes a slow phone a tenth of a second to unpack: a touch is heard before it is shown.
+    await new Promise((done) => setTimeout(done))
+    asWritten = book
     set(spoken(asWritten))
   },
 }))

@@ -57,6 +57,9 @@ export function bookColumns({ plants, ...rest }: Flora): BookColumns {
   }
 }
 
+/** Longest time that is unpacked at a stretch. */
+const PIECE_MS = 8
+
 /** Cells that are written alike are one: most plants have many in common. */
 function cellReader(): (text: string) => Cell {
   const read = new Map<string, Cell>()
@@ -67,28 +70,44 @@ function cellReader(): (text: string) => Cell {
   }
 }
 
-/** The book out of its columns; the inverse of `bookColumns`. Its cells are not to be written to: plants share them. */
-export function bookOf({ plants: columns, cells, stages, ...rest }: BookColumns): Flora {
+/** Unpacks column by column: after each there may be a pause. */
+function* unpacking({ plants: columns, cells, stages, ...rest }: BookColumns): Generator<void, Flora> {
   const cellOf = cellReader()
   const plants = stages.map(() => ({}) as Record<string, unknown>)
   const characters = stages.map(() => ({}) as Record<string, Cell>)
-  for (const [field, all] of Object.entries(columns))
+  for (const [field, all] of Object.entries(columns)) {
     all.forEach((value, i) => {
       if (value !== null) plants[i]![field] = value
     })
-  for (const [character, all] of Object.entries(cells))
+    yield
+  }
+  for (const [character, all] of Object.entries(cells)) {
     all.forEach((text, i) => {
       if (text !== null) characters[i]![character] = cellOf(text)
     })
-  return {
-    ...rest,
-    plants: plants.map(
-      (plant, i) =>
-        ({
-          ...plant,
-          characters: characters[i]!,
-          stages: each(stages[i]!, (of) => each(of, cellOf)),
-        }) as unknown as Plant,
-    ),
+    yield
+  }
+  for (const [i, plant] of plants.entries()) {
+    plant.characters = characters[i]!
+    plant.stages = each(stages[i]!, (of) => each(of, cellOf))
+    if (i % 32 === 0) yield
+  }
+  return { ...rest, plants: plants as unknown as Plant[] }
+}
+
+/**
+ * The book out of its columns; the inverse of `bookColumns`. Its cells are not to be written to: plants share them.
+ *
+ * @param pause waited for after each piece: a slow phone takes a tenth of a second for the whole, in which no touch would be heard
+ */
+export async function bookOf(columns: BookColumns, pause: () => Promise<unknown>): Promise<Flora> {
+  const steps = unpacking(columns)
+  let since = performance.now()
+  for (;;) {
+    const { done, value } = steps.next()
+    if (done) return value
+    if (performance.now() - since < PIECE_MS) continue
+    await pause()
+    since = performance.now()
   }
 }

@@ -4,19 +4,21 @@ import { bookColumns, bookOf, type BookColumns } from '@/contract/bookColumns.ts
 import { flora } from '@/tests/support/book.ts'
 
 const sent = (columns: BookColumns) => JSON.parse(JSON.stringify(columns)) as BookColumns
+const pause = () => new Promise((done) => setTimeout(done))
 
-it('the book comes out of its columns as it went in, cell for cell', () => {
-  expect(bookOf(sent(bookColumns(flora)))).toEqual(flora)
+it('the book comes out of its columns as it went in, cell for cell', async () => {
+  expect(await bookOf(sent(bookColumns(flora)), pause)).toEqual(flora)
 })
 
-it('states, their words and their order, and ranges with fractions, are kept', () => {
+it('states, their words and their order, and ranges with fractions, are kept', async () => {
   const cells = {
     'base.form': { kind: 'states', words: { plain: 'always' } },
     habit: { kind: 'states', words: { stolon: 'rarely', bunch: 'usually', rhizome: 'never' } },
     'ligule.height': { kind: 'range', typical: [0.4, 1.5], extreme: [0.2, 30] },
   } as const
   const plant = { ...flora.plants[0]!, characters: cells as never, stages: { mown: { habit: cells.habit } } as never }
-  const back = bookOf(sent(bookColumns({ ...flora, plants: [plant] }))).plants[0]!
+  const { plants } = await bookOf(sent(bookColumns({ ...flora, plants: [plant] })), pause)
+  const back = plants[0]!
   expect(back).toEqual(plant)
   expect(Object.keys((back.characters.habit as { words: object }).words)).toEqual(['stolon', 'bunch', 'rhizome'])
 })

@@ -103,7 +103,8 @@ export const getWords = (language: string) =>
   send<{ file: VocabularyFile; meanings: Meanings; names: Record<string, string[]> }>('GET', `/api/words/${language}`)
 
 /** The plant book, which is sent in columns. */
-export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'))
+const pause = () => new Promise((done) => setTimeout(done))
+export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'), pause)
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 /** So many of those that were planned last come with all that are still to be walked. */
 export const LATEST_ROUNDS = 100

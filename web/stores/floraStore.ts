@@ -99,6 +99,8 @@ function spoken({ characters, plants: english, groups, hazards, neighbours = [] 
   }
 }
 
+const pause = () => new Promise((done) => setTimeout(done))
+
 /** The plant book, read once and kept for the visit. */
 export const useFlora = create<FloraState>()((set, get) => ({
   characters: [],
@@ -118,10 +120,14 @@ export const useFlora = create<FloraState>()((set, get) => ({
   },
   reload: async () => {
     const book = await getBook()
-    // The book takes a slow phone a tenth of a second to unpack: a touch is heard before it is shown.
-    await new Promise((done) => setTimeout(done))
+    // Each step takes a slow phone a tenth of a second: a touch is heard between them.
+    await pause()
     asWritten = book
-    set(spoken(asWritten))
+    const said = spoken(book)
+    await pause()
+    shortNames(said.plants)
+    await pause()
+    set(said)
   },
 }))
 

@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react'
+import { lazy, Suspense, useDeferredValue, useMemo, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
 import { fresh, reads, serverReads, useRead } from '../../data/reads.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -110,13 +110,19 @@ export function DaybookView({ read }: Read) {
   const { answers } = usePracticeAnswers()
   const [paddockId, setPaddockId] = useState('')
   const shown = paddocks.find((p) => p.id === (paddockId || read.most?.paddockId))
+  // Trends take their time: what was found and done is there before them.
+  const reckoned = useDeferredValue(shown, undefined)
   const waiting = namings.filter((n) => !checks.some((c) => c.namingId === n.id)).length
   const later = <p className="mt-5 text-ink-soft">{say('Opening …')}</p>
   const halves: Record<ChapterId, { left: ReactNode; right: ReactNode; names: { left: string; right: string } }> = {
     found: {
       names: { left: say('Daybook'), right: say('Year on year') },
       left: <Found read={read} paddockId={paddockId} onPaddock={setPaddockId} />,
-      right: shown ? <YearOnYear key={shown.id} paddock={shown} /> : <p>{say('Nothing was counted yet.')}</p>,
+      right: reckoned ? (
+        <YearOnYear key={reckoned.id} paddock={reckoned} />
+      ) : (
+        <p>{shown ? say('Opening …') : say('Nothing was counted yet.')}</p>
+      ),
     },
     'look-again': {
       names: { left: say('Names to look at'), right: say('How the eye does') },

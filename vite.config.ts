@@ -38,7 +38,7 @@ export default defineConfig({
             // On its own: texts that are made when their module is read must not be read before the language is.
             {
               name: 'language',
-              test: /web\/language\/(say|languages)\.ts|web\/(api\/requested|letters)|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
+              test: /web\/language\/(say|languages)\.ts|web\/(api\/requested|letters|pause)|texts\/en\.json|text\/say\.ts|node_modules\/i18next\/|preload-helper/,
               priority: 10,
             },
             // Large, and run by themselves one after the other: a touch is heard between them.

@@ -1,6 +1,7 @@
 import './nonce.ts'
 import './app.css'
 import { lettersHere, lettersLater } from './letters.ts'
+import { pause } from './pause.ts'
 import { preload } from './preload.ts'
 import { chosenLanguage } from './language/languages.ts'
 import { readLanguage } from './language/say.ts'
@@ -12,7 +13,6 @@ document.documentElement.lang = language
 // Many texts are made when their module is read, so the language is there before any of them.
 await readLanguage(language)
 // Each is run by itself: together they hold a slow phone up for a third of a second.
-const pause = () => new Promise((done) => setTimeout(done))
 await import('react-dom/client')
 await pause()
 await import('react-router')

@@ -2,7 +2,9 @@ import { startTransition } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
+import { dayWords, today } from './language/dates.ts'
 import { followOutbox } from './data/reads.ts'
+import { pause } from './pause.ts'
 import { registerServiceWorker } from './stores/fieldCache.ts'
 import { useMode } from './stores/modeStore.ts'
 import { letterMark } from '@/text/taxonNames.ts'
@@ -25,6 +27,9 @@ const opened = (router: ReturnType<typeof makeRouter>) =>
 /** The app, once its texts are there. */
 export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
+  // The first date in words takes a slow phone a tenth of a second: by itself, and not within the first screen.
+  dayWords(today())
+  await pause()
   // What waits to be sent is known before any screen asks for it.
   await openOutbox()
   await deviceId()

@@ -1,6 +1,7 @@
 import type { AccountRole } from '@/contract/accounts.ts'
 import type { Meanings, VocabularyFile } from '@/core/describe/vocabulary.ts'
 import { bookOf, type BookColumns } from '@/contract/bookColumns.ts'
+import { pause } from '../pause.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import type { RoundFile } from '@/core/formats/roundFile.ts'
@@ -103,7 +104,6 @@ export const getWords = (language: string) =>
   send<{ file: VocabularyFile; meanings: Meanings; names: Record<string, string[]> }>('GET', `/api/words/${language}`)
 
 /** The plant book, which is sent in columns. */
-const pause = () => new Promise((done) => setTimeout(done))
 export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'), pause)
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 /** So many of those that were planned last come with all that are still to be walked. */

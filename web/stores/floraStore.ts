@@ -4,6 +4,7 @@ import type { Character, Flora, Hazard, NamePlace, Neighbour, Plant, PlantGroup 
 import { onLanguage } from '../language/languageStore.ts'
 import { word } from '../language/say.ts'
 import { getBook } from '../api/client.ts'
+import { pause } from '../pause.ts'
 import { useNamePlace } from './namePlaceStore.ts'
 
 interface FloraState {
@@ -98,8 +99,6 @@ function spoken({ characters, plants: english, groups, hazards, neighbours = [] 
     byId: new Map(plants.map((p) => [p.id, p])),
   }
 }
-
-const pause = () => new Promise((done) => setTimeout(done))
 
 /** The plant book, read once and kept for the visit. */
 export const useFlora = create<FloraState>()((set, get) => ({

@@ -119,14 +119,10 @@ export const useFlora = create<FloraState>()((set, get) => ({
   },
   reload: async () => {
     const book = await getBook()
-    // Each step takes a slow phone a tenth of a second: a touch is heard between them.
+    // A touch is heard before it is shown. It is put into words and shown in one go: the language may change in a pause.
     await pause()
     asWritten = book
-    const said = spoken(book)
-    await pause()
-    shortNames(said.plants)
-    await pause()
-    set(said)
+    set(spoken(book))
   },
 }))
 

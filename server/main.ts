@@ -80,7 +80,7 @@ async function start(): Promise<void> {
     config.copies > 0 ? keepCopies(db, config.copiesDir, config.copies, log, copyState) : () => undefined
   const server = createServer(app)
   const stop = () => {
-    stopCopies()
+    void stopCopies()
     stopFollowing()
     server.close()
     server.closeIdleConnections()

@@ -119,7 +119,7 @@ export interface CopyState {
 /**
  * A copy each day for as long as the server runs, the first when the last is older than a day.
  *
- * @returns stops it
+ * @returns stops it, and resolves when a copy under way has come to its end
  */
 export function keepCopies(
   db: Db,
@@ -127,13 +127,13 @@ export function keepCopies(
   keep: number,
   log: (error: unknown) => void,
   state: CopyState = { problem: undefined },
-): () => void {
+): () => Promise<void> {
   let busy = false
   clearParts(folder)
   const look = async () => {
     // A copy whose name lies in the future means that the clock was ahead: it tells nothing of how old the last one is.
     const last = listCopies(folder).find((c) => Date.parse(c.madeAt) <= Date.now())
-    if (busy || (last && Date.now() - Date.parse(last.madeAt) < DAY)) return
+    if (last && Date.now() - Date.parse(last.madeAt) < DAY) return
     busy = true
     try {
       if (!(await acquireLease(db, JOB, JOB_MS))) return
@@ -146,8 +146,13 @@ export function keepCopies(
       busy = false
     }
   }
-  void look()
-  const timer = setInterval(() => void look(), LOOK_EVERY)
+  let looking = look()
+  const timer = setInterval(() => {
+    if (!busy) looking = look()
+  }, LOOK_EVERY)
   timer.unref()
-  return () => clearInterval(timer)
+  return () => {
+    clearInterval(timer)
+    return looking
+  }
 }

@@ -227,23 +227,21 @@ describe('daily copies', () => {
     const here = mkdtempSync(join(folder, 'parts-'))
     writeFileSync(join(here, 'copy-2027-05-01T063000Z.zip.part'), 'half')
     const state: CopyState = { problem: undefined }
-    keepCopies(api.db, here, 5, () => undefined, state)()
+    const ended = keepCopies(api.db, here, 5, () => undefined, state)
     expect(readdirSync(here)).not.toContain('copy-2027-05-01T063000Z.zip.part')
-    await vi.waitFor(() => expect(listCopies(here)).toHaveLength(1), { timeout: 10_000 })
+    await ended()
+    expect(listCopies(here)).toHaveLength(1)
     const file = join(folder, 'no-folder')
     writeFileSync(file, '')
-    const stop = keepCopies(api.db, join(file, 'copies'), 5, () => undefined, state)
-    await vi.waitFor(() => expect(state.problem).toBeDefined(), { timeout: 10_000 })
-    stop()
+    await keepCopies(api.db, join(file, 'copies'), 5, () => undefined, state)()
+    expect(state.problem).toBeDefined()
   })
 
   it('are made when the last is older than a day, or of a time to come; else not', async () => {
     const made = async (last: string) => {
       const here = mkdtempSync(join(folder, 'day-'))
       writeFileSync(join(here, `copy-${last}.zip`), 'x')
-      const stop = keepCopies(api.db, here, 5, () => undefined)
-      for (let i = 0; i < 200 && listCopies(here).length < 2; i++) await new Promise((r) => setTimeout(r, 10))
-      stop()
+      await keepCopies(api.db, here, 5, () => undefined)()
       return listCopies(here).length - 1
     }
     const name = (hours: number) => `${new Date(Date.now() - hours * 3_600_000).toISOString().slice(0, 19).replace(/:/g, '')}Z` // prettier-ignore
@@ -256,9 +254,7 @@ describe('daily copies', () => {
     const said: unknown[] = []
     const file = join(folder, 'a-file')
     writeFileSync(file, '')
-    const stop = keepCopies(api.db, join(file, 'copies'), 5, (e) => said.push(e))
-    for (let i = 0; i < 200 && said.length === 0; i++) await new Promise((r) => setTimeout(r, 10))
-    stop()
+    await keepCopies(api.db, join(file, 'copies'), 5, (e) => said.push(e))()
     expect((said[0] as Error).message).toMatch(/^The daily copy could not be written/)
   })
 })

@@ -1,10 +1,23 @@
-import { expect, test, type Page } from '@playwright/test'
+import { expect, test, type Page, type Request } from '@playwright/test'
 import { readFileSync } from 'node:fs'
 
 const roundOf = async (page: Page, title: string) => {
   const list = (await (await page.request.get('/api/rounds')).json()) as { id: string; title: string }[]
   return list.find((r) => r.title === title)!.id
 }
+
+/** What the page asked for and has no answer to yet: said where a journey fails, since what it waits for is not seen. */
+let unanswered = new Set<Request>()
+test.beforeEach(({ page }) => {
+  unanswered = new Set()
+  page.on('request', (r) => unanswered.add(r))
+  page.on('requestfinished', (r) => unanswered.delete(r))
+  page.on('requestfailed', (r) => unanswered.delete(r))
+})
+test.afterEach(({ page: _page }, { status, expectedStatus }) => {
+  if (status !== expectedStatus)
+    console.log([...unanswered].map((r) => `not answered: ${r.method()} ${r.url()}`).join('\n'))
+})
 
 test('each screen has its title, the first tab skips to it, and a new screen has the focus', async ({ page }) => {
   await page.goto('/rounds')

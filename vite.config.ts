@@ -48,7 +48,7 @@ export default defineConfig({
             { name: 'start', test: /web\/start\.tsx$/, priority: 9 },
             {
               name: 'page',
-              test: /web\/parts\/(TwoPane|StepRail|deferred|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords)|(WeighUpHead|report\/Files|PlantHead|practice\/Kinds)\.tsx$/,
+              test: /web\/parts\/(TwoPane|StepRail|deferred|useKeysKept|words|units|Labelled|groupMarks|FileButton)\.tsx?$|web\/language\/(dates|numbers)|web\/data\/readRound|web\/ui\/(windowKeys|ReadProblem)|entities\/(place\/eventWords|plan\/usePlanLines|practice\/usePracticeAnswers)|core\/(naming\/certainty|practice\/answer)|text\/(certaintyWords|methodWords|practiceWords|regionWords)|(WeighUpHead|report\/Files|PlantHead|practice\/Kinds)\.tsx$/,
               priority: 8,
             },
             // Small things that several places need, none of which should wait for the large ones of another place.

@@ -1,8 +1,11 @@
 export type SayValues = Record<string, string | number | boolean | null | undefined>
 export type Translator = (text: string, values?: SayValues) => string
 
-const english: Translator = (text, values = {}) =>
+/** A text with its values in the places of {{names}}; what a value says is text, whatever it looks like. */
+export const filled = (text: string, values: SayValues = {}): string =>
   text.replace(/\{\{(\w+)\}\}/g, (_, name: string) => String(values[name] ?? ''))
+
+const english: Translator = filled
 
 let translator = english
 let nounsKeepCapitals = false
@@ -23,7 +26,7 @@ export function speak(next: Translator = english, capitals = false): void {
 export const translatorFrom =
   (texts: Record<string, string>): Translator =>
   (text, values) =>
-    english(texts[text] ?? text, values)
+    filled(texts[text] ?? text, values)
 
 /** Names of places and persons, which English writes with a capital within a sentence too. */
 const PROPER = /^(Kentucky|Texas|Idaho|Japanese|Palmer|Scotch|Ladino|St )/

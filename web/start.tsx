@@ -37,6 +37,7 @@ export async function start(): Promise<void> {
   followOutbox()
   keepDraining()
   registerServiceWorker().catch(() => undefined)
+  await pause()
   const router = makeRouter()
   await Promise.race([opened(router), new Promise((r) => setTimeout(r, SOON_MS))])
   // Piece by piece: what stands there already stays, and a touch is heard meanwhile.

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../stats/tQuantile.ts'
 import type { Interval } from '../stats/clusterRatio.ts'
 
 /** A frame judged by eye: what was there and what was said, shares of the frame. */

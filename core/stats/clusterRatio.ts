@@ -1,5 +1,5 @@
 import betaQuantile from '@stdlib/stats-base-dists-beta-quantile'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from './tQuantile.ts'
 
 /** What one stop gives for one species: its hits (or cover) and all that was counted there. */
 export interface StopCount {

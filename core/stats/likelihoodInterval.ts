@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from './tQuantile.ts'
 import type { Interval, StopCount } from './clusterRatio.ts'
 
 /** What a plant can amount to in a frame when it is told in classes or ranks. */

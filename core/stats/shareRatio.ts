@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from './tQuantile.ts'
 import type { Interval } from './clusterRatio.ts'
 
 /** One share over another of the same stops: so much clover to so much grass. */

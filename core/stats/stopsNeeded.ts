@@ -1,5 +1,5 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from './tQuantile.ts'
 
 /**
  * Smallest number of stops whose mean is known to within the half width wanted.

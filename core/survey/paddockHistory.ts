@@ -145,10 +145,12 @@ export function taxonTrends(counts: readonly YearCount[]): TaxonTrend[] {
   const taxa = [...new Set(inOrder.flatMap((c) => Object.keys(c.shares)))]
   const [before, last] = inOrder.slice(-2)
   const apart = new Set(years).size >= 3
+  const always = apart ? stopsOfAll(inOrder) : []
+  const both = last && before ? sameStops(before, last) : []
   const list = taxa.map((taxon) => {
     const shares = inOrder.map((c) => c.shares[taxon]?.estimate ?? 0)
-    const trend = apart ? trendOf(taxon, inOrder, years) : undefined
-    const lately = last && before ? paired(before, last, taxon) : undefined
+    const trend = apart ? trendOf(taxon, inOrder, years, always) : undefined
+    const lately = last && before ? paired(before, last, both, taxon) : undefined
     return {
       taxon,
       shares,
@@ -169,15 +171,23 @@ export function taxonTrends(counts: readonly YearCount[]): TaxonTrend[] {
 }
 
 /** The trend over the years: of each stop by itself where the same ones were counted again, else of the means of the years. */
-function trendOf(taxon: Taxon, counts: readonly YearCount[], years: readonly number[]): Trend {
-  const [first, ...later] = counts
-  const same = later.map((c) => sameStops(first!, c))
-  const always = same[0]!.filter((s) => same.every((list) => list.includes(s)))
+function trendOf(
+  taxon: Taxon,
+  counts: readonly YearCount[],
+  years: readonly number[],
+  always: readonly number[],
+): Trend {
   const rows = always.flatMap((stop) =>
     counts.map((c, i) => ({ stop, year: years[i]!, value: c.byStop[taxon]?.[stop] ?? 0 })),
   )
   if (always.length >= 2) return trendOverStops(rows)
   return linearTrend(years, counts.map((c) => c.shares[taxon]?.estimate ?? 0)) // prettier-ignore
+}
+
+/** Numbers of the stops that every count has. */
+function stopsOfAll([first, ...later]: readonly YearCount[]): number[] {
+  const same = later.map((c) => sameStops(first!, c))
+  return same[0]!.filter((s) => same.every((list) => list.includes(s)))
 }
 
 /** Numbers of the stops that both counts have, the places within the error of a position where they are known. */
@@ -190,9 +200,8 @@ export function sameStops(before: YearCount, last: YearCount): number[] {
   })
 }
 
-/** The same stops of two counts, a plant that was not met at a stop counting as none. */
-function paired(before: YearCount, last: YearCount, taxon: Taxon): PairedChange | undefined {
-  const both = sameStops(before, last)
+/** The change at the same stops of two counts, a plant that was not met at a stop counting as none. */
+function paired(before: YearCount, last: YearCount, both: readonly number[], taxon: Taxon): PairedChange | undefined {
   if (both.length < 2) return undefined
   const at = (c: YearCount) => both.map((s) => c.byStop[taxon]?.[s] ?? 0)
   return pairedChange(at(before), at(last))

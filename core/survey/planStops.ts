@@ -1,5 +1,5 @@
 import type { Method } from '../records/method.ts'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../stats/tQuantile.ts'
 import { abundanceWords, type Plant, type Region } from '../flora/flora.ts'
 import type { Figures } from './figures.ts'
 import type { KitItem, Pilot } from '../methods/method.ts'

@@ -1,5 +1,5 @@
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../stats/tQuantile.ts'
 import type { Interval } from '../stats/clusterRatio.ts'
 import type { Composition } from './composition.ts'
 import { goodman } from '../stats/proportionIntervals.ts'

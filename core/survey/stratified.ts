@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../stats/tQuantile.ts'
 import { clusterRatio, type ClusterRatio, type StopCount } from '../stats/clusterRatio.ts'
 
 /** The stops of one part of the paddock. */

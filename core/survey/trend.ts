@@ -1,8 +1,8 @@
 import tCdf from '@stdlib/stats-base-dists-t-cdf'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
 import { group } from 'd3-array'
 import type { Interval } from '../stats/clusterRatio.ts'
 import { linearCalibration } from '../stats/linearCalibration.ts'
+import { tQuantile } from '../stats/tQuantile.ts'
 
 export interface Trend {
   /** Change a year, in the unit of the values. */

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../stats/tQuantile.ts'
 import type { Round } from '../records/round.ts'
 import { cohenKappa, intraclassCorrelation, type Intraclass, type Kappa } from '../stats/agreement.ts'
 import { clusterRatio, type Interval } from '../stats/clusterRatio.ts'

@@ -4,6 +4,7 @@ import { readFileSync } from 'node:fs'
 import { afterEach, describe, expect, it } from 'vitest'
 import { inSentence, say as sayInCore, speak, translatorFrom } from '@/text/say.ts'
 import { Say } from '@/web/language/Say.tsx'
+import { languageIds, languages } from '@/web/language/languages.ts'
 import { say, word } from '@/web/language/say.ts'
 import german from '../../web/language/texts/de.json'
 import english from '../../web/language/texts/en.json'
@@ -148,6 +149,16 @@ describe('what somebody wrote', () => {
     expect(say('{{count}} plants', { count: 1 })).toBe('1 plant')
     expect(say('{{count}} plants', { count: 0 })).toBe('0 plants')
     expect(say('{{count}} times', { count: 1 })).toBe('once')
+  })
+})
+
+describe('a figure', () => {
+  it('has the point or comma of its language', () => {
+    for (const id of languageIds) {
+      // As the Unicode locale data of the runtime have it.
+      const point = new Intl.NumberFormat(id).formatToParts(0.5).find((p) => p.type === 'decimal')!.value
+      expect(languages[id].point, id).toBe(point)
+    }
   })
 })
 

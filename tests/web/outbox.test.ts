@@ -108,6 +108,23 @@ describe('what waits to be sent', () => {
     expect(sent.map((s) => s.body)).toEqual(['round', ...Array.from({ length: 1000 }, (_, i) => i + 1)])
   })
 
+  it('is drawn anew only where something of it changed, though it is read again every few seconds', async () => {
+    const first = await page()
+    for (const key of ['round', 'stop/1']) first.post(command(key))
+    await stored()
+    await first.drain()
+    const { pending, refused, conflicts } = first.state()
+    await first.drain()
+    expect(first.state().pending).toBe(pending)
+    expect(first.state().refused).toBe(refused)
+    expect(first.state().conflicts).toBe(conflicts)
+    const other = await page()
+    other.post(command('stop/2'))
+    await stored()
+    await first.drain()
+    expect(first.waiting()).toEqual(['round', 'stop/1', 'stop/2'])
+  })
+
   it('is there when the page was closed before the store had it', async () => {
     // As the journal looks when nothing came after it.
     small.setItem('fold-sprig-letter/x1', JSON.stringify({ ...request('stop/9'), id: 'x1', n: 7, state: 'waiting' }))

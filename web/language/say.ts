@@ -1,5 +1,5 @@
 import i18next from 'i18next'
-import { speak, type SayValues } from '@/text/say.ts'
+import { filled, speak, type SayValues } from '@/text/say.ts'
 import { languages, type Language } from './languages.ts'
 import english from './texts/en.json'
 
@@ -29,7 +29,9 @@ function lookedUp(text: string): string {
 
 /** A text in the reader's language, with values in the places of {{names}}; `count` chooses between one and many. */
 export function say(text: string, values?: SayValues): string {
-  return values ? i18next.t(text, { ...values }) : lookedUp(text)
+  // Only a number that chooses between one and many needs the rules of the language; asking for them each time is slow.
+  if (values?.count !== undefined) return i18next.t(text, { ...values })
+  return values ? filled(lookedUp(text), values) : lookedUp(text)
 }
 
 /** A word that comes from the book, a list or the server, where it has a translation. Braces that somebody wrote stay. */

@@ -1,5 +1,6 @@
 import { requestOf } from '@/contract/commandRequests.ts'
 import type { Command } from '@/contract/commands.ts'
+import { sameValue } from '@/core/records/merge.ts'
 import type { Box, InBox } from './outboxBox.ts'
 import type { Conflict, Kept, StandsOn } from './outboxEntry.ts'
 import { mayShow, noteShown, tellElsewhere, tellGone, type SaveStop } from './outboxPages.ts'
@@ -66,7 +67,12 @@ export const readBox = async (get: Get, set: Change): Promise<void> => {
   const inBox = await parts.box?.read()
   if (!inBox) return
   const before = get().pending
-  set(() => inBox)
+  // It is read every few seconds: where nothing changed, no screen is drawn anew.
+  set((s) => ({
+    pending: sameValue(s.pending, inBox.pending) ? s.pending : inBox.pending,
+    refused: sameValue(s.refused, inBox.refused) ? s.refused : inBox.refused,
+    conflicts: sameValue(s.conflicts, inBox.conflicts) ? s.conflicts : inBox.conflicts,
+  }))
   const known = new Set(Object.values(inBox).flatMap((list: Kept[]) => list.flatMap((e) => [e.id, ...(e.after ?? [])]))) // prettier-ignore
   const lost = before.filter((p) => p.id && !known.has(p.id))
   if (lost.length > 0) tellGone(lost.map((p) => p.command))

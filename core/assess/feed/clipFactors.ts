@@ -1,5 +1,5 @@
 import { deviation, least, mean } from 'd3-array'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../../stats/tQuantile.ts'
 import type { Plant } from '../../flora/flora.ts'
 import { metresBetween } from '../../geo/route.ts'
 import { amountsAt, type ResolvedUnknowns, type StopTally } from '../../methods/tally.ts'

@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../../stats/tQuantile.ts'
 import { ANY_SOWN, type SowingCheck } from '../../records/sowingCheck.ts'
 import { liveSeedsPerM2 } from './seeding.ts'
 import type { SownPart } from '../../records/paddockEvent.ts'

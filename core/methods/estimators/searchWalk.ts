@@ -1,6 +1,6 @@
 import gammaQuantile from '@stdlib/stats-base-dists-gamma-quantile'
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../../stats/tQuantile.ts'
 import type { Interval } from '../../stats/clusterRatio.ts'
 import { clopperPearson } from '../../stats/proportionIntervals.ts'
 

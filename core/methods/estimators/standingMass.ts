@@ -1,4 +1,4 @@
-import tQuantile from '@stdlib/stats-base-dists-t-quantile'
+import { tQuantile } from '../../stats/tQuantile.ts'
 import type { Round, Stop } from '../../records/round.ts'
 import type { Interval } from '../../stats/clusterRatio.ts'
 import { doubleSampling, linearCalibration, type Calibration } from '../../stats/linearCalibration.ts'

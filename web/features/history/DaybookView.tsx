@@ -1,4 +1,4 @@
-import { lazy, Suspense, useDeferredValue, useMemo, useState, type ReactNode } from 'react'
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react'
 import { useParams } from 'react-router'
 import { fresh, reads, serverReads, useRead } from '../../data/reads.ts'
 import { inputClass, Labelled } from '../../parts/Labelled.tsx'
@@ -17,10 +17,10 @@ import { Copies } from './Copies.tsx'
 import { Calendar } from './Calendar.tsx'
 import { Timeline } from './Timeline.tsx'
 import { timeline } from './timeline.ts'
-import { YearOnYear } from './YearOnYear.tsx'
 import { say } from '../../language/say.ts'
 
-// What stands lowest needs the most script.
+// What was found and done is there before what needs the most script.
+const YearOnYear = lazy(() => import('./YearOnYear.tsx').then((m) => ({ default: m.YearOnYear })))
 const ComeBack = lazy(() => import('./ComeBack.tsx').then((m) => ({ default: m.ComeBack })))
 const OwnReading = lazy(() => import('../../entities/practice/OwnReading.tsx').then((m) => ({ default: m.OwnReading })))
 
@@ -110,18 +110,18 @@ export function DaybookView({ read }: Read) {
   const { answers } = usePracticeAnswers()
   const [paddockId, setPaddockId] = useState('')
   const shown = paddocks.find((p) => p.id === (paddockId || read.most?.paddockId))
-  // Trends take their time: what was found and done is there before them.
-  const reckoned = useDeferredValue(shown, undefined)
   const waiting = namings.filter((n) => !checks.some((c) => c.namingId === n.id)).length
   const later = <p className="mt-5 text-ink-soft">{say('Opening …')}</p>
   const halves: Record<ChapterId, { left: ReactNode; right: ReactNode; names: { left: string; right: string } }> = {
     found: {
       names: { left: say('Daybook'), right: say('Year on year') },
       left: <Found read={read} paddockId={paddockId} onPaddock={setPaddockId} />,
-      right: reckoned ? (
-        <YearOnYear key={reckoned.id} paddock={reckoned} />
+      right: shown ? (
+        <Suspense fallback={later}>
+          <YearOnYear key={shown.id} paddock={shown} />
+        </Suspense>
       ) : (
-        <p>{shown ? say('Opening …') : say('Nothing was counted yet.')}</p>
+        <p>{say('Nothing was counted yet.')}</p>
       ),
     },
     'look-again': {

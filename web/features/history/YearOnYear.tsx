@@ -1,6 +1,7 @@
 import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
+import { group } from 'd3-array'
 import { useMemo } from 'react'
 import type { Paddock } from '@/core/records/round.ts'
 import { taxonTrends, type TaxonTrend, type YearCount } from '@/core/survey/paddockHistory.ts'
@@ -136,17 +137,18 @@ function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock 
 export function YearOnYear({ paddock }: { paddock: Paddock }) {
   const now = useRead(reads.counts(paddock.id))
   const counts = now.data
+  // Of counts by another method nothing is reckoned with these.
+  const byMethod = useMemo(() => [...group(counts ?? [], (c) => c.method as Method)], [counts])
   if (now.problem) return <ReadProblem of={say('The counts of this paddock')} {...now} />
   if (!counts) return <p className="text-ink-soft">{say('Reading the counts …')}</p>
-  const methods = [...new Set(counts.map((c) => c.method))] as Method[]
   return (
     <section aria-labelledby="year-on-year">
       <h2 id="year-on-year" className="text-[1.65rem]">
         {say('{{name}}, year on year', { name: paddock.name })}
       </h2>
       {counts.length === 0 ? <p className="mt-1">{say('Nothing was counted here yet.')}</p> : null}
-      {methods.map((m) => (
-        <OneMethod key={m} counts={counts.filter((c) => c.method === m)} paddock={paddock} />
+      {byMethod.map(([m, list]) => (
+        <OneMethod key={m} counts={list} paddock={paddock} />
       ))}
     </section>
   )

@@ -34,6 +34,17 @@ export interface Kept {
   paddocks: Paddock[]
 }
 
+/** An entry whose words are made when they are first read: most of a long daybook lies further back than is shown. */
+function entry(what: Omit<Entry, 'text'>, words: () => string): Entry {
+  let text: string | undefined
+  return {
+    ...what,
+    get text() {
+      return (text ??= words())
+    },
+  }
+}
+
 /** Everything found and done, the latest first. */
 export function timeline({ rounds, plan, namings, events, paddocks }: Kept): Entry[] {
   const placeOf = new Map(paddocks.map((p) => [p.id, p.name]))
@@ -41,49 +52,43 @@ export function timeline({ rounds, plan, namings, events, paddocks }: Kept): Ent
   const entries: Entry[] = [
     ...rounds
       .filter((r) => r.stopsDone > 0)
-      .map((r): Entry => ({
-        id: r.id,
-        day: r.plannedOn,
-        kind: 'counted',
-        paddockId: r.paddockId,
-        place: r.paddock,
-        text: say('{{title}}: {{stopsDone}} of {{stops}} counted', {
-          title: r.title,
-          stopsDone: r.stopsDone,
-          stops: r.stops,
-        }),
-        to: `/rounds/${r.id}/weigh-up`,
-      })),
-    ...namings.map((n): Entry => {
+      .map(({ id, plannedOn, paddockId, paddock, title, stopsDone, stops }) =>
+        entry({ id, day: plannedOn, kind: 'counted', paddockId, place: paddock, to: `/rounds/${id}/weigh-up` }, () =>
+          say('{{title}}: {{stopsDone}} of {{stops}} counted', { title, stopsDone, stops }),
+        ),
+      ),
+    ...namings.map((n) => {
       const round = n.roundId ? roundOf.get(n.roundId) : undefined
-      return {
-        id: n.id,
-        day: n.namedAt.slice(0, 10),
-        kind: 'named',
-        paddockId: round?.paddockId ?? null,
-        place: round?.paddock ?? n.place,
-        text: say('{{shortName}} named', { shortName: shortName(n.plant) }),
-        to: `/plants/${n.plant}`,
-      }
+      return entry(
+        {
+          id: n.id,
+          day: n.namedAt.slice(0, 10),
+          kind: 'named',
+          paddockId: round?.paddockId ?? null,
+          place: round?.paddock ?? n.place,
+          to: `/plants/${n.plant}`,
+        },
+        () => say('{{shortName}} named', { shortName: shortName(n.plant) }),
+      )
     }),
-    ...plan.map((l): Entry => ({
-      id: l.id,
-      day: l.doneOn ?? l.dueOn,
-      kind: l.doneOn ? 'done' : 'to do',
-      paddockId: l.paddockId,
-      place: l.paddock,
-      text:
-        l.doneOn && l.outcome ? say('{{text}}. Came of it: {{outcome}}', { text: l.text, outcome: l.outcome }) : l.text,
-    })),
-    ...events.map((e): Entry => ({
-      id: e.id,
-      day: e.onDate,
-      kind: 'event',
-      paddockId: e.paddockId,
-      place: placeOf.get(e.paddockId) ?? '',
-      text: eventText(e),
-      to: `/places/${e.paddockId}`,
-    })),
+    ...plan.map(({ id, doneOn, dueOn, paddockId, paddock, text, outcome }) =>
+      entry({ id, day: doneOn ?? dueOn, kind: doneOn ? 'done' : 'to do', paddockId, place: paddock }, () =>
+        doneOn && outcome ? say('{{text}}. Came of it: {{outcome}}', { text, outcome }) : text,
+      ),
+    ),
+    ...events.map((e) =>
+      entry(
+        {
+          id: e.id,
+          day: e.onDate,
+          kind: 'event',
+          paddockId: e.paddockId,
+          place: placeOf.get(e.paddockId) ?? '',
+          to: `/places/${e.paddockId}`,
+        },
+        () => eventText(e),
+      ),
+    ),
   ]
   return entries.sort((a, b) => (a.day < b.day ? 1 : a.day > b.day ? -1 : a.id < b.id ? -1 : 1))
 }

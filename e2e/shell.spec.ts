@@ -52,6 +52,36 @@ test('a page says what it is before any script has come, and a plant is seen', a
   await expect(page.getByText('What is due comes first')).toHaveCount(0)
 })
 
+test('what is ready while the page is still being drawn piece by piece is shown', async ({ page }) => {
+  // Small pieces with a rest after each, as on a device that has much else to do.
+  await page.addInitScript(() => {
+    const counted = Object.assign(window, { pieces: 0 })
+    const now = performance.now.bind(performance)
+    let more = 0
+    performance.now = () => now() + (more += 1.2)
+    // eslint-disable-next-line @typescript-eslint/unbound-method
+    const { postMessage } = MessagePort.prototype
+    MessagePort.prototype.postMessage = function (...message: unknown[]) {
+      counted.pieces++
+      setTimeout(() => Reflect.apply(postMessage, this, message), 20)
+    }
+  })
+  let come = () => {}
+  const held = new Promise<void>((r) => (come = r))
+  await page.route('**/api/places', async (route) => {
+    await held
+    await route.continue()
+  })
+  // Its coming would have the page drawn once more.
+  await page.route('**/api/book-columns', (route) => route.abort())
+  await page.goto('/rounds', { waitUntil: 'commit' })
+  await page.waitForFunction(
+    () => (window as unknown as { pieces: number }).pieces > 2 || document.body.innerText.includes('Opening …'),
+  )
+  come()
+  await expect(page.getByRole('heading', { name: 'To walk' })).toBeVisible()
+})
+
 test('letter keys can be turned off, and buttons still answer', async ({ page }) => {
   await page.goto('/daybook/device')
   await page.getByRole('group', { name: 'Letter keys' }).getByRole('button', { name: 'only buttons' }).click()

@@ -1,4 +1,4 @@
-import { startTransition } from 'react'
+import { startTransition, useLayoutEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
@@ -24,6 +24,15 @@ const opened = (router: ReturnType<typeof makeRouter>) =>
     })
   })
 
+/** The places; what the router came to while the first screen was drawn piece by piece, nobody had heard yet. */
+function Places({ router }: { router: ReturnType<typeof makeRouter> }) {
+  const [drawn] = useState(router.state)
+  useLayoutEffect(() => {
+    if (router.state !== drawn) void router.revalidate()
+  }, [router, drawn])
+  return <RouterProvider router={router} />
+}
+
 /** The app, once its texts are there. */
 export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
@@ -40,6 +49,10 @@ export async function start(): Promise<void> {
   await pause()
   const router = makeRouter()
   await Promise.race([opened(router), new Promise((r) => setTimeout(r, SOON_MS))])
+  const root = createRoot(document.getElementById('root')!)
+  const draw = () => root.render(<Places router={router} />)
+  // In one piece, which is a small one: a place that is ready meanwhile must find somebody who hears of it.
+  if (!router.state.initialized) draw()
   // Piece by piece: what stands there already stays, and a touch is heard meanwhile.
-  startTransition(() => createRoot(document.getElementById('root')!).render(<RouterProvider router={router} />))
+  else startTransition(draw)
 }

@@ -2,6 +2,7 @@ import { naturalFrequency } from '@/text/certaintyWords.ts'
 import { Link } from 'react-router'
 import type { UndeterminedSpecimen } from '@/core/records/specimen.ts'
 import { reads, useRead } from '../../data/reads.ts'
+import { HarmfulInLeaf } from '../../entities/plant/HarmfulInLeaf.tsx'
 import { useFlora } from '../../stores/floraStore.ts'
 import { OpenSheet } from './KeepPanel.tsx'
 import { say } from '../../language/say.ts'
@@ -17,6 +18,9 @@ const keys = () => [
   ['c', say('compare the first two')],
   ['z', say('undo')],
 ]
+
+/** Harmful plants whose pictures stand there. */
+const SHOWN = 8
 
 /** The right half before anything was seen: what is open, what was written down last, and the keys. */
 interface Props {
@@ -87,6 +91,7 @@ export function StartPanel({ waiting, onReopen }: Props) {
           </ul>
         </section>
       ) : null}
+      <HarmfulInLeaf most={SHOWN} />
       <dl className="mt-5 hidden grid-cols-[max-content_1fr] gap-x-4 gap-y-1 min-[901px]:grid">
         {keys().map(([key, does]) => (
           <div key={key} className="col-span-2 grid grid-cols-subgrid">

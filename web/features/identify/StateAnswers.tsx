@@ -38,13 +38,17 @@ export function StateAnswers({
   const states = character.states ?? []
   const drawn = states.some((s) => drawState(character.id, s))
   const given = answer && 'states' in answer ? answer.states : []
+  // Six, as the kinds of plant are, stand in full rows; the last one alone in a row looks like something else.
+  const columns = !drawn
+    ? 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'
+    : states.length === 6
+      ? 'grid-cols-3 @2xl:grid-cols-6'
+      : 'grid-cols-[repeat(auto-fill,minmax(5.6rem,1fr))]'
   const choose = (state: string) =>
     onAnswer({ character: character.id, states: [...new Set([...either, state])], sureness })
   return (
     <>
-      <ul
-        className={`clear-both grid gap-2 pt-3 ${drawn ? 'grid-cols-[repeat(auto-fill,minmax(5.6rem,1fr))]' : 'grid-cols-[repeat(auto-fill,minmax(10rem,1fr))]'}`}
-      >
+      <ul className={`clear-both grid gap-2 pt-3 ${columns}`}>
         {states.map((state, i) => {
           const drawing = drawState(character.id, state)
           const key = Math.floor(i / KEYS_A_PAGE) === page ? (i % KEYS_A_PAGE) + 1 : undefined

@@ -1,14 +1,10 @@
 import { Link } from 'react-router'
-import { monthsOfGrowth } from '@/core/flora/seasons.ts'
 import { groupOf, groups } from '@/core/records/taxon.ts'
 import { groupName } from '@/text/taxonNames.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
+import { HarmfulInLeaf } from '../../entities/plant/HarmfulInLeaf.tsx'
 import { TwoPane } from '../../parts/TwoPane.tsx'
-import { PlantPicture } from '../../parts/PlantPicture.tsx'
-import { monthNames } from '../../parts/words.ts'
-import { today } from '../../language/dates.ts'
 import { useFlora } from '../../stores/floraStore.ts'
-import { useNamePlace } from '../../stores/namePlaceStore.ts'
 import { say } from '../../language/say.ts'
 import { BookList } from './BookList.tsx'
 import { OwnPlant } from './OwnPlant.tsx'
@@ -28,10 +24,6 @@ const SHOWN = 12
 function Glance() {
   const { plants, byId } = useFlora()
   const { filter, set } = useBookFilter()
-  const south = useNamePlace((s) => s.place) === 'australasia'
-  const month = Number(today().slice(5, 7))
-  const toxic = plants.filter((p) => p.role === 'toxic')
-  const now = toxic.filter((p) => monthsOfGrowth(p, south ? 'southern-australasia' : undefined).includes(month))
   const most = Math.max(...groups.map((g) => plants.filter((p) => groupOf(p.id, byId) === g).length))
   return (
     <>
@@ -61,31 +53,12 @@ function Glance() {
           )
         })}
       </ul>
-      <h2 className="mt-5 text-xl text-harm">
-        {say('Harmful, and in leaf in {{month}}: {{n}} of {{all}}', {
-          month: monthNames()[month - 1]!,
-          n: now.length,
-          all: toxic.length,
-        })}
-      </h2>
-      <ul className="mt-1 grid grid-cols-3 gap-2 @md:grid-cols-4">
-        {now.slice(0, SHOWN).map((p) => (
-          <li key={p.id}>
-            <Link to={`/plants/${p.id}`} className="block rounded-xl p-1 text-center leading-tight hover:bg-culm/8">
-              <PlantPicture plant={p} className="mx-auto aspect-square w-full max-w-28 object-contain" />
-              <span className="font-plant text-sm">{p.commonName.replace(/ \(.*\)/, '')}</span>
-            </Link>
-          </li>
-        ))}
-      </ul>
+      <HarmfulInLeaf most={SHOWN} />
       {filter.role === 'toxic' ? null : (
         <button type="button" onClick={() => set({ ...filter, role: 'toxic' })} className="min-h-11 underline">
           {say('List all that are harmful')}
         </button>
       )}
-      <p className="text-sm text-ink-soft">
-        {say('A plant that is not in leaf can still harm by its roots, seed or dead leaf, and in hay.')}
-      </p>
       <div className="mt-5">
         <OwnPlant />
       </div>

@@ -25,7 +25,7 @@ export function FirstOnes({ around }: { around: Around }) {
       <h2 id="first-ones" className="text-xl">
         {say('Harmful, at home here, and in leaf now')}
       </h2>
-      <ul className="mt-1 grid grid-cols-3 gap-2">
+      <ul className="mt-1 grid grid-cols-2 gap-2 @sm:grid-cols-3">
         {here.map((p) => (
           <li key={p.id}>
             <Link to={`/plants/${p.id}`} className="block rounded-xl p-1 text-center leading-tight hover:bg-culm/8">

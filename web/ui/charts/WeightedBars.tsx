@@ -22,16 +22,18 @@ interface Props {
   unit: string
 }
 
-const HEIGHT = 240
+const HEIGHT = 252
 const LEFT = 40
 const BASE = HEIGHT - 14
 const LETTER = 7.2
+/** Of fewer letters nobody knows a name again. */
+const FEWEST = 7
 
 /** Each bar as wide as its share and as high as its figure: its area is what it brings, the line what all make together. */
 export function WeightedBars({ bars, middle, label, unit }: Props) {
   const { ref, width } = useWidth<HTMLDivElement>(500)
   const top = Math.max(middle, ...bars.map((b) => b.range[1])) * 1.05
-  const y = scaleLinear([0, top], [BASE, 22]).nice(4)
+  const y = scaleLinear([0, top], [BASE, 34]).nice(4)
   const x = scaleLinear([0, 1], [LEFT, width - 6])
   const starts = bars.map((_, i) => bars.slice(0, i).reduce((s, b) => s + b.weight, 0))
   return (
@@ -69,7 +71,7 @@ export function WeightedBars({ bars, middle, label, unit }: Props) {
                 stroke="var(--ink)"
                 strokeWidth="1.6"
               />
-              {room >= 5 ? (
+              {room >= FEWEST || room >= b.name.length ? (
                 <text x={x0 + 5} y={BASE - 8} className="fill-ink text-[13px] font-semibold">
                   {b.name.length > room ? `${b.name.slice(0, room - 1)}…` : b.name}
                 </text>

@@ -36,10 +36,10 @@ function Line({
       <th scope="row" className="py-1.5 text-left font-normal">
         {name}
       </th>
-      <td className="text-right font-bold">
+      <td className="pl-3 text-right font-bold whitespace-nowrap">
         {fixed(estimate.middle, decimals)} {unit}
       </td>
-      <td className="w-40 text-right">
+      <td className="w-40 pl-4 text-right whitespace-nowrap">
         {range(estimate, decimals)} {unit}
       </td>
     </tr>

@@ -66,6 +66,20 @@ test('Shift and a number say "either of these"', async ({ page }) => {
   await expect(page.getByRole('button', { name: 'Change Ligule: membrane or fringed membrane' })).toBeVisible()
 })
 
+test('a finger held on an answer says "either of these" too', async ({ page }) => {
+  await open(page)
+  await page.keyboard.press('1')
+  await look(page, 'ligule')
+  const held = page.getByRole('button', { name: /^membrane/ })
+  await held.dispatchEvent('pointerdown', { pointerType: 'touch' })
+  await expect(page.getByText('either membrane')).toBeVisible()
+  await held.dispatchEvent('pointerup', { pointerType: 'touch' })
+  await held.dispatchEvent('click', { detail: 1 })
+  await expect(page.getByText('either membrane')).toBeVisible()
+  await page.getByRole('button', { name: /^fringed membrane/ }).click()
+  await expect(page.getByRole('button', { name: 'Change Ligule: membrane or fringed membrane' })).toBeVisible()
+})
+
 test('several plants pulled are counted: some had purple bases', async ({ page }) => {
   await open(page)
   await page.keyboard.press('1')

@@ -1,8 +1,10 @@
+import type { MouseEvent } from 'react'
 import type { Sureness } from '@/core/records/observation.ts'
 import { drawState } from '@/core/drawing/drawState.ts'
 import type { Character } from '@/core/flora/flora.ts'
 import type { Observation } from '@/core/records/observation.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
+import { useHold } from '../../parts/useHold.ts'
 import { stateWords } from '../../parts/words.ts'
 import { say, oneOf } from '../../language/say.ts'
 
@@ -22,7 +24,36 @@ interface Props {
   onCount: (state: string) => void
 }
 
-/** Drawn answers side by side; a number chooses, Shift and a number says "either of these". */
+interface StateAnswerProps {
+  character: Character
+  state: string
+  /** The key that chooses it. */
+  number: number | undefined
+  on: boolean
+  /** Of several plants, how many showed it. */
+  times: number | undefined
+  onTap: (e: MouseEvent) => void
+  onHold: () => void
+}
+
+function StateAnswer({ character, state, number, on, times, onTap, onHold }: StateAnswerProps) {
+  const drawing = drawState(character.id, state)
+  return (
+    <button
+      type="button"
+      aria-pressed={on}
+      {...useHold(onTap, onHold)}
+      className={`relative flex h-full min-h-12 w-full touch-manipulation flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight select-none ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
+    >
+      {drawing ? <DrawingView drawing={drawing} whenSeen className="size-[4.6rem]" /> : null}
+      <span className="my-auto w-full hyphens-auto [overflow-wrap:anywhere]">{stateWords(state)}</span>
+      {times ? <b className="absolute top-1 right-2 text-lg">{times}</b> : null}
+      {number ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{number}</kbd> : null}
+    </button>
+  )
+}
+
+/** Drawn answers side by side; a number or a tap chooses; Shift and a number, or a finger held, says "either of these". */
 export function StateAnswers({
   character,
   answer,
@@ -50,22 +81,18 @@ export function StateAnswers({
     <>
       <ul className={`clear-both grid gap-2 pt-3 ${columns}`}>
         {states.map((state, i) => {
-          const drawing = drawState(character.id, state)
           const key = Math.floor(i / KEYS_A_PAGE) === page ? (i % KEYS_A_PAGE) + 1 : undefined
-          const on = given.includes(state) || either.includes(state) || (counts?.[state] ?? 0) > 0
           return (
             <li key={state}>
-              <button
-                type="button"
-                aria-pressed={on}
-                onClick={(e) => (counts ? onCount(state) : e.shiftKey ? onEither(state) : choose(state))}
-                className={`relative flex h-full min-h-12 w-full flex-col items-center gap-1 rounded-xl border px-2 pt-2 pb-1.5 text-center leading-tight ${on ? 'border-culm bg-culm/12 outline-2 outline-culm' : 'border-rule bg-sheet hover:border-culm'}`}
-              >
-                {drawing ? <DrawingView drawing={drawing} whenSeen className="size-[4.6rem]" /> : null}
-                <span className="my-auto w-full hyphens-auto [overflow-wrap:anywhere]">{stateWords(state)}</span>
-                {counts?.[state] ? <b className="absolute top-1 right-2 text-lg">{counts[state]}</b> : null}
-                {key ? <kbd className="absolute top-1 left-1.5 text-sm text-ink-soft">{key}</kbd> : null}
-              </button>
+              <StateAnswer
+                character={character}
+                state={state}
+                number={key}
+                on={given.includes(state) || either.includes(state) || (counts?.[state] ?? 0) > 0}
+                times={counts?.[state]}
+                onTap={(e) => (counts ? onCount(state) : e.shiftKey ? onEither(state) : choose(state))}
+                onHold={() => (counts ? onCount(state) : onEither(state))}
+              />
             </li>
           )
         })}
@@ -83,7 +110,8 @@ export function StateAnswers({
         </button>
       ))}
       <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
-        <span>{say('Shift with a number: either of two')}</span>
+        <span className="pointer-coarse:hidden">{say('Shift with a number: either of two')}</span>
+        <span className="hidden pointer-coarse:inline">{say('Hold one: either of two')}</span>
         {either.length > 0 ? (
           <span className="font-semibold text-ink">
             {say('either {{either}} …', { either: oneOf(either.map(stateWords)) })}

@@ -83,7 +83,7 @@ export function StopHead({ round, state, stop, onAct, here, onFix }: Props) {
                 seq: stop.seq,
                 n: state.stops.length,
               })}
-          <span className="ml-3 text-xl font-normal" data-testid="points">
+          <span className="ml-3 text-xl font-normal whitespace-nowrap" data-testid="points">
             {progress(state, stop)}
           </span>
         </h1>

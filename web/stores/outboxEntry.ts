@@ -83,6 +83,15 @@ export function entryInPlace(command: Command, replaced: Kept[], stands: StandsO
   })
 }
 
+/** Nothing else of an entry changes under its id. */
+const CHANGING = ['id', 'n', 'account', 'failed', 'message'] as const
+/** Whether two readings of one list of the box are the same. */
+export const sameEntries = (a: readonly Partial<Entry>[], b: readonly Partial<Entry>[]): boolean =>
+  a.length === b.length &&
+  a.every((x, i) => {
+    const y = b[i]!
+    return x.id !== undefined && CHANGING.every((field) => x[field] === y[field])
+  })
 /** What a command that the server would not take is now: one that meets another count, or one that is shown with why. */
 export function notTakenEntry(sent: Kept, error: ApiError): Entry {
   const { theirs } = error

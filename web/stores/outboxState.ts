@@ -1,8 +1,7 @@
 import { requestOf } from '@/contract/commandRequests.ts'
 import type { Command } from '@/contract/commands.ts'
-import { sameValue } from '@/core/records/merge.ts'
 import type { Box, InBox } from './outboxBox.ts'
-import type { Conflict, Kept, StandsOn } from './outboxEntry.ts'
+import { sameEntries, type Conflict, type Kept, type StandsOn } from './outboxEntry.ts'
 import { mayShow, noteShown, tellElsewhere, tellGone, type SaveStop } from './outboxPages.ts'
 import type { VersionStore } from './versionStore.ts'
 
@@ -69,9 +68,9 @@ export const readBox = async (get: Get, set: Change): Promise<void> => {
   const before = get().pending
   // It is read every few seconds: where nothing changed, no screen is drawn anew.
   set((s) => ({
-    pending: sameValue(s.pending, inBox.pending) ? s.pending : inBox.pending,
-    refused: sameValue(s.refused, inBox.refused) ? s.refused : inBox.refused,
-    conflicts: sameValue(s.conflicts, inBox.conflicts) ? s.conflicts : inBox.conflicts,
+    pending: sameEntries(s.pending, inBox.pending) ? s.pending : inBox.pending,
+    refused: sameEntries(s.refused, inBox.refused) ? s.refused : inBox.refused,
+    conflicts: sameEntries(s.conflicts, inBox.conflicts) ? s.conflicts : inBox.conflicts,
   }))
   const known = new Set(Object.values(inBox).flatMap((list: Kept[]) => list.flatMap((e) => [e.id, ...(e.after ?? [])]))) // prettier-ignore
   const lost = before.filter((p) => p.id && !known.has(p.id))

@@ -64,10 +64,20 @@ export function yearCount(round: Round, plants: Map<string, Plant>): YearCount |
 
 /**
  * What became of a plant. Arriving, rising, falling and gone are said only where chance would hardly make it so, over all plants
- * together; met for the first time, or not met any more, is said for what it is.
+ * together; perhaps rising or falling where it would by itself, and among so many plants one such comes by chance; met for the
+ * first time, or not met any more, is said for what it is.
  */
 export type Course =
-  'arriving' | 'rising' | 'steady' | 'falling' | 'gone' | 'not-met-before' | 'not-met-now' | 'too few'
+  | 'arriving'
+  | 'rising'
+  | 'perhaps-rising'
+  | 'steady'
+  | 'perhaps-falling'
+  | 'falling'
+  | 'gone'
+  | 'not-met-before'
+  | 'not-met-now'
+  | 'too few'
 
 /** What became of a plant over the years, by one method. */
 export interface TaxonTrend {
@@ -90,6 +100,9 @@ const yearOf = (day: string) => {
 
 /** Stops of two counts within so many metres of each other are the same: about the error of a hand-held receiver, twice. */
 export const SAME_PLACE_M = 10
+
+/** A change that is rarer by chance is plain where one looks at this plant alone: its interval leaves out no change at all. */
+const ALONE = 0.05
 
 /** Chance of what was seen of a plant were nothing to change, and which way it went; undefined where nothing can be said. */
 function changeOf(
@@ -129,7 +142,9 @@ function courseOf(shares: number[], change: ReturnType<typeof changeOf>, stands:
     return shares.length > 1 && shares.at(-1) === 0 && shares.some((s) => s > 0) ? 'not-met-now' : 'too few'
   if (change.way === 'new') return stands ? 'arriving' : 'not-met-before'
   if (change.way === 'lost') return stands ? 'gone' : 'not-met-now'
-  return !stands ? 'steady' : change.way > 0 ? 'rising' : 'falling'
+  const rising = change.way > 0
+  if (stands) return rising ? 'rising' : 'falling'
+  return change.chance >= ALONE ? 'steady' : rising ? 'perhaps-rising' : 'perhaps-falling'
 }
 
 /**

@@ -85,6 +85,27 @@ describe('the course of plants through the counts of a paddock', () => {
     expect(by.timothy!.trend!.perYear).toBeCloseTo(-0.1, 3)
   })
 
+  it('what is plain by itself alone is perhaps so: among many plants one such comes by chance', () => {
+    const others = ['dandelion', 'white-clover', 'red-clover', 'red-fescue', 'kentucky-bluegrass', 'tall-fescue', 'orchardgrass'] // prettier-ignore
+    const year = (y: number, i: number) =>
+      counted(
+        y,
+        Array.from({ length: 12 }, (_, s) => ({
+          timothy: 20,
+          // One of six stops has a point more of it each year.
+          'tansy-ragwort': s % 6 === 0 ? i : 0,
+          // Many others that waver and go nowhere.
+          ...Object.fromEntries(others.map((id, k) => [id, 2 + ((s + i * (k + 1)) % 3)])),
+        })),
+      )
+    const said = new Map(taxonTrends([2023, 2024, 2025].map(year)).map((c) => [c.taxon, c]))
+    const ragwort = said.get('tansy-ragwort')!
+    expect(ragwort.trend!.interval[0]).toBeGreaterThan(0)
+    // Holm 1979: the smallest of so many chances stands where it is under 5 in 100 shared among all of them.
+    expect(ragwort.chance * said.size).toBeGreaterThan(0.05)
+    expect(ragwort.course).toBe('perhaps-rising')
+  })
+
   it('the last two counts are compared stop by stop', () => {
     expect(by.timothy!.lately!.stops).toBe(3)
     expect(by.timothy!.lately!.change).toBeCloseTo(-0.1, 10)

@@ -44,6 +44,12 @@ const courseWords: Record<TaxonTrend['course'], string> = {
   get rising() {
     return say('rising')
   },
+  get 'perhaps-rising'() {
+    return say('perhaps rising: plain by itself, not among all plants together')
+  },
+  get 'perhaps-falling'() {
+    return say('perhaps falling: plain by itself, not among all plants together')
+  },
   get steady() {
     return say('no change beyond chance')
   },

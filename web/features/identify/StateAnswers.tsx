@@ -110,8 +110,8 @@ export function StateAnswers({
         </button>
       ))}
       <p className="mt-1.5 flex flex-wrap items-center gap-3 text-sm text-ink-soft">
-        <span className="pointer-coarse:hidden">{say('Shift with a number: either of two')}</span>
-        <span className="hidden pointer-coarse:inline">{say('Hold one: either of two')}</span>
+        <span className="touch:hidden">{say('Shift with a number: either of two')}</span>
+        <span className="hidden touch:inline">{say('Hold one: either of two')}</span>
         {either.length > 0 ? (
           <span className="font-semibold text-ink">
             {say('either {{either}} …', { either: oneOf(either.map(stateWords)) })}

@@ -78,7 +78,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
             <kbd className="ml-1 text-sm text-ink-soft">x</kbd>
           </button>
         ) : null}
-        <span className="text-ink-soft">{hint}</span>
+        <span className="text-ink-soft touch:hidden">{hint}</span>
       </p>
     </>
   )

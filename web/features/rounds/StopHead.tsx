@@ -75,7 +75,7 @@ export function StopHead({ round, state, stop, onAct, here, onFix }: Props) {
         {stop.stratum ? `: ${partName(stop.stratum)}` : ''}
       </p>
       <div className="flex items-start justify-between gap-2">
-        <h1 className="text-[1.65rem]">
+        <h1 className="flex flex-wrap items-baseline gap-x-3 text-[1.65rem]">
           {state.asWalked
             ? `${unit[0]!.toUpperCase()}${unit.slice(1)} ${stop.seq}`
             : say('{{unit}} {{seq}} of {{n}}', {
@@ -83,7 +83,7 @@ export function StopHead({ round, state, stop, onAct, here, onFix }: Props) {
                 seq: stop.seq,
                 n: state.stops.length,
               })}
-          <span className="ml-3 text-xl font-normal whitespace-nowrap" data-testid="points">
+          <span className="text-xl font-normal" data-testid="points">
             {progress(state, stop)}
           </span>
         </h1>

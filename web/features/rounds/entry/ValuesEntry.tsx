@@ -121,7 +121,7 @@ export function ValuesEntry({ chosen, choices, unit, given, onValue, onCancel, o
                 onClick={() => onValue(chosen, c.amount)}
                 className="min-h-14 min-w-16 rounded-xl border border-rule px-2 leading-tight hover:border-culm aria-pressed:border-culm aria-pressed:bg-culm/12"
               >
-                <kbd className="block text-xl font-bold">{c.label}</kbd>
+                <b className="block text-xl">{c.label}</b>
                 <span className="text-sm">{c.says}</span>
               </button>
             </li>

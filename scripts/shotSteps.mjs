@@ -1,6 +1,8 @@
 // What a reader does before a picture is taken.
 /** Answer the bench by its keys' words, as a reader would by touching the drawings. */
 export async function answers(page, list) {
+  // Written in the letters of the device until ours have come; whoever touches something first keeps those.
+  await page.waitForFunction(() => !document.documentElement.dataset.letters)
   for (const [look, answer] of list) {
     await page.keyboard.press('/')
     await page.getByRole('textbox', { name: 'Find a plant or a character' }).fill(look)

@@ -184,7 +184,9 @@ try {
   })
   for (const [name, shot] of Object.entries(shots)) {
     if (wanted.length > 0 && !wanted.includes(name)) continue
-    const context = await browser.newContext({ viewport: shot.size, locale: 'en-GB', serviceWorkers: 'block' })
+    // A phone has fingers alone: it names no keys.
+    const touch = shot.size === phone ? { hasTouch: true, isMobile: true } : {}
+    const context = await browser.newContext({ viewport: shot.size, locale: 'en-GB', serviceWorkers: 'block', ...touch })
     const page = await context.newPage()
     page.on('console', (m) => m.type() === 'error' && console.error(`${name}: ${m.text()}`))
     page.on('pageerror', (e) => console.error(`${name}: ${e.message}`))

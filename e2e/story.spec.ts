@@ -190,6 +190,6 @@ test('a plant of one’s own is checked, added, and can be named at once', async
   await page.keyboard.press('/')
   await page.getByRole('textbox', { name: 'Find a plant or a character' }).fill('base shape')
   await page.keyboard.press('Enter')
-  await page.getByRole('button', { name: 'bead string', exact: false }).click()
+  await page.getByRole('button', { name: 'a string of beads', exact: false }).click()
   await expect(page.getByRole('link', { name: 'Beaded grass' })).toBeVisible()
 })

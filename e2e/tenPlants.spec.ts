@@ -80,10 +80,10 @@ const keyed: [name: string, looks: [string, string][]][] = [
     [
       ['Kind of plant', 'sedge'],
       ['Shoot across', 'three angled'],
-      ['Shine', 'glossy both'],
+      ['Shine', 'glossy on both sides'],
       ['Root', 'tubers'],
       ['Blade colour', 'light green'],
-      ['Look of the underground stem', 'thin pale'],
+      ['Look of the underground stem', 'thin and pale'],
     ],
   ],
 ]
@@ -124,7 +124,7 @@ const touched: [name: string, kind: string, looks: [part: string, title: string,
     'Ground ivy',
     'broad leaf',
     [
-      ['leaf', 'Leaf outline', 'round kidney'],
+      ['leaf', 'Leaf outline', 'round or kidney'],
       ['leaf', 'Leaf setting', 'opposite'],
       ['stem', 'Shoot across', 'square'],
       ['leaf', 'Smell', 'minty'],
@@ -156,13 +156,13 @@ test('more are named by touching parts of the drawn plant, with a correction on 
   // A tenth, with a slip put right: hemlock has no hairs on its stem.
   await page.getByRole('button', { name: 'broad leaf', exact: false }).first().click()
   await page.getByRole('button', { name: /^Change Kind of plant/ }).waitFor()
-  await byParts(page, 'leaf', 'Leaf outline', 'fern like')
+  await byParts(page, 'leaf', 'Leaf outline', 'like a fern')
   await byKeys(page, 'Leaf setting', 'alternate')
   await byParts(page, 'stem', 'Hairs on the stem', 'dense')
   await byParts(page, 'stem', 'Stem marks', 'purple blotched')
   await page.getByRole('button', { name: /^Change Hairs on the stem/ }).click()
   await page.getByRole('button', { name: /^[0-9]?\s*none\s*[0-9]?$/ }).click()
-  await byKeys(page, 'Smell', 'mousy rank')
+  await byKeys(page, 'Smell', 'mousy and rank')
   await expect(verdict(page)).toContainText('Poison hemlock: right about')
 })
 
@@ -222,7 +222,7 @@ const further: [name: RegExp, stage: string | undefined, looks: [string, string]
       ['Leaf coat', 'woolly under'],
       ['Hairs beneath', 'woolly'],
       ['Leaf setting', 'rosette'],
-      ['Leaf outline', 'pinnate cut'],
+      ['Leaf outline', 'pinnately cut'],
       ['Sap', 'clear'],
       ['Leaf edge', 'coarse teeth'],
     ],
@@ -234,7 +234,7 @@ const further: [name: RegExp, stage: string | undefined, looks: [string, string]
       ['Kind of plant', 'grass'],
       ['Auricles', 'clasping'],
       ['Auricle edge', 'bare'],
-      ['Old seed', 'large pale'],
+      ['Old seed', 'large and pale'],
       ['Shine', 'dull'],
       ['Newest leaf', 'rolled'],
       ['Hairs above', 'none'],
@@ -269,7 +269,7 @@ test('a sedge in head is asked whether its fruit is ripe: unripe it ends in the 
   await page.getByRole('button', { name: /^[0-9]?\s*unripe/ }).click()
   await byKeys(page, 'Spikes', 'many alike')
   await byKeys(page, 'End of a spike', 'sacs to tip')
-  await byKeys(page, 'Sac shape', 'flat winged')
+  await byKeys(page, 'Sac shape', 'flat with wings')
   await byKeys(page, 'Scale against the sac', 'as long')
   await expect(verdict(page)).toHaveText(/^Sedges/)
   await page.getByRole('button', { name: /^Change Ripe or not/ }).click()

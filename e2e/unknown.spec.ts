@@ -8,8 +8,8 @@ async function describe(page: Page) {
   await expect(verdict(page)).toHaveText('Nothing seen yet')
   await page.getByRole('button', { name: 'broad leaf', exact: false }).first().click()
   for (const [title, answer] of [
-    ['Leaf outline', 'round kidney'],
-    ['Sap', 'yellow orange'],
+    ['Leaf outline', 'round or kidney'],
+    ['Sap', 'yellow or orange'],
   ] as const) {
     await page.keyboard.press('/')
     await page.getByRole('textbox', { name: 'Find a plant or a character' }).fill(title)
@@ -45,7 +45,7 @@ test('a plant that is not in the book is kept under a letter, with a picture, an
   await page.getByRole('button', { name: 'New plant' }).click()
   await page.reload()
   await page.getByRole('button', { name: new RegExp(`Unknown ${letter}.*Mill Bank.*3 looks`) }).click()
-  await expect(page.getByRole('button', { name: /^Change Sap: yellow orange/ })).toBeVisible()
+  await expect(page.getByRole('button', { name: /^Change Sap: yellow or orange/ })).toBeVisible()
   await expect(page.getByLabel('Where')).toHaveValue('Mill Bank, under the hedge')
   await expect(page.getByRole('img', { name: 'Picture 1 of this plant' })).toBeVisible()
   // Once it is named it no longer waits.
@@ -93,7 +93,7 @@ test('the sheet prints with the drawing, what was seen, and room for an answer',
   await page.getByRole('link', { name: 'Print the sheet' }).click()
   const sheet = page.getByRole('article', { name: 'Specimen sheet' })
   await expect(sheet).toContainText('Mill Bank, under the hedge')
-  await expect(sheet).toContainText('round kidney')
+  await expect(sheet).toContainText('round or kidney')
   await expect(sheet).toContainText('Your name for it')
   await expect(sheet.getByRole('img', { name: /The plant as far as it was seen/ })).toBeVisible()
 })

@@ -30,7 +30,7 @@ export const carrot = [
 export const fescue = [
   ['Kind of plant', 'grass'],
   ['Newest leaf', 'rolled'],
-  ['Auricles', 'short blunt'],
+  ['Auricles', 'short and blunt'],
   ['Ribs', 'deep ribs'],
   ['Midrib', 'none stands out'],
   ['Base colour', 'purple red'],

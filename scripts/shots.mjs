@@ -186,7 +186,12 @@ try {
     if (wanted.length > 0 && !wanted.includes(name)) continue
     // A phone has fingers alone: it names no keys.
     const touch = shot.size === phone ? { hasTouch: true, isMobile: true } : {}
-    const context = await browser.newContext({ viewport: shot.size, locale: 'en-GB', serviceWorkers: 'block', ...touch })
+    const context = await browser.newContext({
+      viewport: shot.size,
+      locale: 'en-GB',
+      serviceWorkers: 'block',
+      ...touch,
+    })
     const page = await context.newPage()
     page.on('console', (m) => m.type() === 'error' && console.error(`${name}: ${m.text()}`))
     page.on('pageerror', (e) => console.error(`${name}: ${e.message}`))

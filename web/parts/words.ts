@@ -1,59 +1,12 @@
 import type { Character, Effort } from '@/core/flora/flora.ts'
-import { CANT_TELL, type Observation } from '@/core/records/observation.ts'
+import type { Observation } from '@/core/records/observation.ts'
 import type { Share } from '@/core/survey/composition.ts'
+import { ownWords } from '@/text/stateWords.ts'
 import { say, word } from '../language/say.ts'
 import { fixed } from '../language/numbers.ts'
 
-const spoken: Record<string, string> = {
-  get 'm-or-w'() {
-    return say('M or W')
-  },
-  get 'pale-v'() {
-    return say('pale V')
-  },
-  get 'pale-v-and-flecks'() {
-    return say('pale V and flecks')
-  },
-  get [CANT_TELL]() {
-    return say("can't tell")
-  },
-  get forb() {
-    return say('broad leaf')
-  },
-  get legume() {
-    return say('clover or kin')
-  },
-  get 'one-blade'() {
-    return say('in one piece')
-  },
-  get 'v-keeled'() {
-    return say('V with a keel')
-  },
-  get 'two-spikes-in-a-v'() {
-    return say('two spikes in a V')
-  },
-  get 'none-distinct'() {
-    return say('none stands out')
-  },
-  get 'rhizome-and-stolon'() {
-    return say('both: under and over ground')
-  },
-  get rhizome() {
-    return say('underground (rhizome)')
-  },
-  get stolon() {
-    return say('runners that root (stolon)')
-  },
-  get 'runner-not-rooting'() {
-    return say('runners, not rooting')
-  },
-  get 'single-crown'() {
-    return say('single crown')
-  },
-}
-
 /** A state as it is said. */
-export const stateWords = (state: string): string => spoken[state] ?? word(state.replaceAll('-', ' '))
+export const stateWords = (state: string): string => ownWords[state]?.() ?? word(state.replaceAll('-', ' '))
 
 export function answerWords(o: Observation): string {
   if ('value' in o) return `${o.value} mm`

@@ -1,7 +1,8 @@
 import { codeWords } from '@/text/codeWords.ts'
 import { cellAt, type Plant, type Stage } from '@/core/flora/flora.ts'
 import { shareOfWord } from '@/core/flora/frequency.ts'
-import { say, word } from '../../language/say.ts'
+import { say } from '../../language/say.ts'
+import { stateWords } from '../../parts/words.ts'
 
 /** The state a plant shows most often, or its typical size in words. */
 export function usualState(plant: Plant, character: string, stage: Stage): string | undefined {
@@ -20,7 +21,7 @@ export function usualWords(plant: Plant, character: string, stage: Stage): strin
     .filter(([, w]) => w !== 'never' && w !== 'rarely')
     .sort((a, b) => shareOfWord[b[1]] - shareOfWord[a[1]])
     .map(([s, w]) => {
-      const state = word(s.replaceAll('-', ' '))
+      const state = stateWords(s)
       return w === 'always' ? state : `${codeWords(w)} ${state}`
     })
     .join(', ')

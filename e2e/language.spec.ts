@@ -33,10 +33,10 @@ test('a browser that reads German is spoken to in German', async ({ page }) => {
   await expect(page.getByTestId('verdict')).toHaveText('Noch nichts gesehen')
   await page.getByRole('button', { name: /^Suchen/ }).click()
   await page.getByRole('textbox').fill('Gefleckter')
-  await expect(page.getByText('Gefleckter Schierling')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Gefleckter Schierling Pflanze' })).toBeVisible()
   // The English name is found too: books and labels carry it.
   await page.getByRole('textbox').fill('poison hemlock')
-  await expect(page.getByText('Gefleckter Schierling')).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Gefleckter Schierling Pflanze' })).toBeVisible()
 })
 
 test('the verdict, which another thread works out, is German, and a poison that is open is named', async ({ page }) => {

@@ -66,7 +66,7 @@ export function FindBox({ onAsk, onClose }: Props) {
                 onClose()
               }}
             >
-              {f.name} <span className="text-ink-soft">{f.kind}</span>
+              {f.name} <span className="text-ink-soft">{f.kind === 'plant' ? say('plant') : say('look')}</span>
             </button>
           </li>
         ))}

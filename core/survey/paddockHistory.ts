@@ -101,7 +101,7 @@ const yearOf = (day: string) => {
 /** Stops of two counts within so many metres of each other are the same: about the error of a hand-held receiver, twice. */
 export const SAME_PLACE_M = 10
 
-/** A change that is rarer by chance is plain where one looks at this plant alone: its interval leaves out no change at all. */
+/** A change that is rarer by chance is plain where one looks at this plant alone: its interval does not hold zero. */
 const ALONE = 0.05
 
 /** Chance of what was seen of a plant were nothing to change, and which way it went; undefined where nothing can be said. */

@@ -2,7 +2,6 @@ import { startTransition, useLayoutEffect, useState } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'
 import { makeRouter } from './router.tsx'
-import { dayWords, today } from './language/dates.ts'
 import { followOutbox } from './data/reads.ts'
 import { pause } from './pause.ts'
 import { registerServiceWorker } from './stores/fieldCache.ts'
@@ -36,9 +35,6 @@ function Places({ router }: { router: ReturnType<typeof makeRouter> }) {
 /** The app, once its texts are there. */
 export async function start(): Promise<void> {
   document.documentElement.dataset.mode = useMode.getState().mode
-  // The first date in words takes a slow phone a tenth of a second: by itself, and not within the first screen.
-  dayWords(today())
-  await pause()
   // What waits to be sent is known before any screen asks for it.
   await openOutbox()
   await deviceId()

@@ -6,6 +6,7 @@ async function deviceReading(languages: string[], chosen: string | null = null) 
   vi.stubGlobal('navigator', { languages })
   vi.stubGlobal('localStorage', { getItem: () => chosen, setItem: () => undefined })
   const { chosenLanguage, localeFor } = await import('@/web/language/languages.ts')
+  await (await import('@/web/language/say.ts')).readLanguage(chosenLanguage())
   return {
     language: chosenLanguage(),
     locale: localeFor(chosenLanguage()),
@@ -48,14 +49,34 @@ describe('dates', () => {
   // Unicode CLDR, long dates of these locales.
   it.each([
     [['en-GB'], '1 May 2027', /^Saturday,? 1 May 2027$/, 'May 2027'],
+    [['en-IE'], '1 May 2027', /^Saturday,? 1 May 2027$/, 'May 2027'],
     [['en-US'], 'May 1, 2027', /^Saturday, May 1, 2027$/, 'May 2027'],
     [['de-DE'], '1. Mai 2027', /^Samstag, 1\. Mai 2027$/, 'Mai 2027'],
+    [['de-CH'], '1. Mai 2027', /^Samstag, 1\. Mai 2027$/, 'Mai 2027'],
   ])('are written as %j writes them', async (read, day, weekday, month) => {
     const { dayWords, weekdayWords, monthWords } = await deviceReading(read)
     expect(dayWords('2027-05-01')).toBe(day)
     expect(weekdayWords('2027-05-01')).toMatch(weekday)
     expect(monthWords('2027-05-01')).toBe(month)
   })
+
+  // The browser's own calendar is the outside reading.
+  it.each(['en-GB', 'en-US', 'en', 'en-AU', 'en-NZ', 'en-IE', 'en-CA', 'de-DE', 'de-AT', 'de-CH'])(
+    'and hours read as those of Intl in %s, in every month',
+    async (tag) => {
+      const { dayWords, momentWords, timeWords } = await deviceReading([tag])
+      const intl = (options: Intl.DateTimeFormatOptions, iso: string) =>
+        new Intl.DateTimeFormat(tag, options).format(new Date(iso)).replaceAll('\u202f', ' ')
+      const day = { day: 'numeric', month: 'long', year: 'numeric' } as const
+      const time = { hour: '2-digit', minute: '2-digit' } as const
+      for (let month = 0; month < 12; month++) {
+        const iso = `2027-${String(month + 1).padStart(2, '0')}-09T${month % 2 ? '00:05' : '14:30'}:00`
+        expect(dayWords(iso)).toBe(intl(day, iso))
+        expect(timeWords(iso)).toBe(intl(time, iso))
+        expect(momentWords(iso)).toBe(intl({ ...day, ...time }, iso))
+      }
+    },
+  )
 
   it('are kept in one form, by the clock of the device', async () => {
     const { isoDay, today } = await deviceReading(['de-DE'])

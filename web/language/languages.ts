@@ -1,13 +1,19 @@
+import type { Locale } from 'date-fns/locale'
+
+/** January has a name of its own in Austria. */
+const germanDates = async (locale: string): Promise<Locale> =>
+  locale === 'de-AT' ? (await import('date-fns/locale/de-AT')).deAT : (await import('date-fns/locale/de')).de
+
 /**
  * What the app speaks. A language is a file of texts beside this one, and a line here. Its decimal point stands here too: a
  * browser that is asked for it reads all it knows of figures first, which takes a slow phone a twentieth of a second.
  */
 export const languages = {
   // English is read with the app: its file holds only what changes with a number.
-  en: { name: 'English', point: '.', texts: undefined },
-  de: { name: 'Deutsch', point: ',', texts: () => import('./texts/de.json') },
+  en: { name: 'English', point: '.', texts: undefined, dates: undefined },
+  de: { name: 'Deutsch', point: ',', texts: () => import('./texts/de.json'), dates: germanDates },
   // Every text of the catalogue under accents, for a test that looks for texts outside it; nobody is offered it.
-  pseudo: { name: 'pseudo', point: '.', texts: () => import('./pseudo.ts') },
+  pseudo: { name: 'pseudo', point: '.', texts: () => import('./pseudo.ts'), dates: undefined },
 } as const
 
 export type Language = keyof typeof languages

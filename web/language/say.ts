@@ -1,6 +1,7 @@
 import i18next from 'i18next'
 import { filled, speak, type SayValues } from '@/text/say.ts'
-import { languages, type Language } from './languages.ts'
+import type { Locale } from 'date-fns/locale'
+import { languages, localeFor, type Language } from './languages.ts'
 import english from './texts/en.json'
 
 void i18next.init({
@@ -15,6 +16,9 @@ void i18next.init({
 
 /** Texts of the language that is spoken, by their English. */
 let texts: Record<string, string> = english
+/** Names of months and weekdays; English ones where none are given. */
+let named: Locale | undefined
+export const dateNames = (): Locale | undefined => named
 /** Texts without values, looked up once: a screen asks for hundreds of them each time it is drawn. */
 const looked = new Map<string, string>()
 
@@ -44,10 +48,14 @@ export const oneOf = (names: string[]): string => names.join(` ${say('or')} `)
 /** Read the texts of a language and speak it from here on; what is on the screen is drawn anew by `changeLanguage`. */
 export async function readLanguage(language: Language): Promise<void> {
   const read = languages[language].texts
-  const own: Record<string, string> = read ? (await read()).default : english
-  if (read) i18next.addResourceBundle(language, 'translation', own)
+  const [own, dates] = await Promise.all([
+    read?.().then((file): Record<string, string> => file.default),
+    languages[language].dates?.(localeFor(language)),
+  ])
+  if (own) i18next.addResourceBundle(language, 'translation', own)
   await i18next.changeLanguage(language)
-  texts = own
+  texts = own ?? english
+  named = dates
   looked.clear()
   // German writes nouns with a capital within a sentence too.
   speak(say, language === 'de')

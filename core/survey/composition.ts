@@ -77,10 +77,16 @@ function partsOf(
   return list.length > 1 && list.every((p) => p.stops.length > 1 && p.size > 0) ? list : undefined
 }
 
-function share(hits: Float64Array, { totals, whole, strata }: AbundanceMatrix, design: Design): Share {
-  const { partSizes, stopsInAll, frameValues } = design
+/** The ratio of one column to all that was counted, by the parts of the paddock where it has such. */
+function ratioOf(hits: Float64Array, { totals, strata }: AbundanceMatrix, { partSizes, stopsInAll }: Design) {
   const parts = partsOf(hits, totals, strata, partSizes)
-  const ratio = parts ? stratifiedRatio(parts) : clusterRatioOf(hits, totals, stopsInAll)
+  return { parts, ratio: parts ? stratifiedRatio(parts) : clusterRatioOf(hits, totals, stopsInAll) }
+}
+
+function share(hits: Float64Array, all: AbundanceMatrix, design: Design): Share {
+  const { totals, whole } = all
+  const { stopsInAll, frameValues } = design
+  const { parts, ratio } = ratioOf(hits, all, design)
   const base = { estimate: ratio.estimate, se: ratio.se, designEffect: ratio.designEffect }
   if (frameValues && !parts && totals.length <= LIKELIHOOD_UP_TO) {
     const frames = Array.from(hits, (h, i): StopCount => ({ hits: h, points: totals[i]! }))
@@ -97,15 +103,23 @@ function share(hits: Float64Array, { totals, whole, strata }: AbundanceMatrix, d
   return { ...base, interval: undefined, method: 'none' }
 }
 
-/** Share of several plants together, with its own interval. */
-export function shareOf(all: AbundanceMatrix, of: readonly Taxon[], design: Design = {}): Share {
+/** Amounts of several plants together, stop by stop. */
+function sumOf(all: AbundanceMatrix, of: readonly Taxon[]): Float64Array {
   const sum = new Float64Array(all.totals.length)
   for (const taxon of of) {
     const column = all.amounts[all.taxa.indexOf(taxon)]
     if (column) for (let i = 0; i < sum.length; i++) sum[i]! += column[i]!
   }
-  return share(sum, all, design)
+  return sum
 }
+
+/** Share of several plants together, with its own interval. */
+export const shareOf = (all: AbundanceMatrix, of: readonly Taxon[], design: Design = {}): Share =>
+  share(sumOf(all, of), all, design)
+
+/** The middle of that share alone, 0 to 1: limits are a search, and who only puts plants in order needs none. */
+export const middleShareOf = (all: AbundanceMatrix, of: readonly Taxon[], design: Design = {}): number =>
+  ratioOf(sumOf(all, of), all, design).ratio.estimate
 
 /**
  * What a round is made of, by species and by group, each share with an interval that takes the stop as the unit.

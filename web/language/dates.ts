@@ -25,7 +25,8 @@ const regions: Record<string, typeof dayFirst> = {
 function written(iso: string, pattern: (order: typeof dayFirst) => string): string {
   const locale = spokenLocale()
   const order = locale.startsWith('de') ? german : (regions[locale] ?? dayFirst)
-  return format(parseISO(iso), pattern(order), { locale: dateNames() })
+  const names = dateNames()
+  return format(parseISO(iso), pattern(order), names && { locale: names })
 }
 
 /** A day as the reader's own language orders it, with the month in words. */

@@ -7,11 +7,12 @@ import {
   type Neighbour,
 } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
-import type { Flora, Stage } from '@/core/flora/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
 import { identify, type Identification } from '@/core/naming/identify.ts'
 import { splitPair, type NextCheck } from '@/core/naming/nextChecks.ts'
 import type { Verdict } from '@/core/naming/verdict.ts'
 import type { Context, Observation } from '@/core/records/observation.ts'
+import { bookTaker } from './bookTaker.ts'
 
 export interface HistoryStep {
   first: string
@@ -30,9 +31,7 @@ function book(): CompiledFlora {
 
 /** The naming engine off the page's own thread. */
 const api = {
-  open: (flora: Flora): void => {
-    compiled = compileFlora(flora)
-  },
+  ...bookTaker((flora) => void (compiled = compileFlora(flora))),
   /** The likeliest only: the whole book would take longer to hand over than to work out. */
   identify: (context: Context, observations: Observation[]): Identification => {
     const all = identify(book(), context, observations)

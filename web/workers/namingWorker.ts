@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import { floraAsRead } from '@/core/practice/ownErrors.ts'
 import { flora } from '../stores/floraStore.ts'
 import { useOwnReading } from '../stores/ownReadingStore.ts'
+import { openBook } from './openBook.ts'
 import type { NamingApi } from './naming.worker.ts'
 
 /** The book, with the person's own mistakes where they asked for it. */
@@ -20,12 +21,13 @@ let opened: Promise<Comlink.Remote<NamingApi>> | undefined
 
 /** The one naming worker, with the book open in it. */
 export function namingWorker(): Promise<Comlink.Remote<NamingApi>> {
-  opened ??= (async () => {
-    const api = Comlink.wrap<NamingApi>(startNaming())
-    await api.open(asRead())
-    return api
-  })()
+  opened ??= openedIn(Comlink.wrap<NamingApi>(startNaming()))
   return opened
+}
+
+async function openedIn(api: Comlink.Remote<NamingApi>): Promise<Comlink.Remote<NamingApi>> {
+  await openBook(api, asRead())
+  return api
 }
 
 let edition = 0
@@ -36,5 +38,6 @@ export const bookEdition = (): number => edition
 /** Open the book anew: a plant was added, or the person's own mistakes are to count. */
 export async function reopenBook(): Promise<void> {
   edition++
-  if (opened) await (await opened).open(asRead())
+  // One after the other: pieces of two books must not meet.
+  if (opened) await (opened = opened.then(openedIn))
 }

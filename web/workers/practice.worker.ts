@@ -7,7 +7,8 @@ import * as questions from '@/core/practice/question.ts'
 import { practiseSpecimen, type PractiseSpecimen } from '@/core/practice/specimen.ts'
 import { nearestPlants, plantDistances } from '@/core/naming/compare.ts'
 import { compileFlora, type CompiledFlora } from '@/core/naming/compileFlora.ts'
-import type { Flora, Stage } from '@/core/flora/flora.ts'
+import type { Stage } from '@/core/flora/flora.ts'
+import { bookTaker } from './bookTaker.ts'
 
 let compiled: CompiledFlora | undefined
 let nearest: Map<string, string[]> | undefined
@@ -30,10 +31,10 @@ function nearestOnes(): Map<string, string[]> {
 
 /** Makes what practice asks, off the page's own thread. */
 const api = {
-  open: (flora: Flora): void => {
+  ...bookTaker((flora) => {
     compiled = compileFlora(flora)
     nearest = undefined
-  },
+  }),
   /** Work out what the first question would wait for. */
   warm: (): void => void nearestOnes(),
   ask: (kind: PracticeKind, about: string, stage: Stage, seed: number): questions.Question | undefined => {

@@ -1,5 +1,6 @@
 import * as Comlink from 'comlink'
 import { flora } from '../stores/floraStore.ts'
+import { openBook } from './openBook.ts'
 import { bookEdition } from './namingWorker.ts'
 import type { PracticeApi } from './practice.worker.ts'
 
@@ -10,7 +11,7 @@ export function practiceWorker(): Promise<Comlink.Remote<PracticeApi>> {
   if (opened?.edition !== bookEdition()) {
     const worker = new Worker(new URL('./practice.worker.ts', import.meta.url), { type: 'module' })
     const remote = Comlink.wrap<PracticeApi>(worker)
-    opened = { edition: bookEdition(), api: remote.open(flora()).then(() => remote) }
+    opened = { edition: bookEdition(), api: openBook(remote, flora()).then(() => remote) }
   }
   return opened!.api
 }

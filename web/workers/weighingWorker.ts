@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { flora } from '../stores/floraStore.ts'
+import { openBook } from './openBook.ts'
 import { bookEdition } from './namingWorker.ts'
 import type { WeighingApi } from './weighing.worker.ts'
 
@@ -23,7 +24,7 @@ export function weigher(): Promise<Comlink.Remote<WeighingApi>> {
     const remote = Comlink.wrap<WeighingApi>(spareWorker())
     // Another edition of the book is opened in another worker.
     spare = undefined
-    opened = { edition: bookEdition(), api: remote.open(flora().plants).then(() => remote) }
+    opened = { edition: bookEdition(), api: openBook(remote, flora()).then(() => remote) }
   }
   return opened!.api
 }

@@ -4,7 +4,7 @@ import { fitFor, mowing } from '../turf/turf.ts'
 import { harmAs, harmsByItself } from '../harm/kinds.ts'
 import { cellAt, grazers, type Grazer, type Plant, type TurfUse } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
-import { shareOf, type Share } from '../../survey/composition.ts'
+import { middleShareOf, shareOf, type Share } from '../../survey/composition.ts'
 import { countedStops, designOf } from '../../survey/counted.ts'
 import { resolvedUnknowns } from '../../survey/figures.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
@@ -144,7 +144,7 @@ export function outlookReading(
     mowing:
       outlook === 'turf'
         ? mowing(
-            met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate })),
+            met.map((plant) => ({ plant, share: middleShareOf(all, [plant.id], design) })),
             turfUse,
           )
         : undefined,

@@ -6,7 +6,7 @@ import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import type { Round } from '@/core/records/round.ts'
 import { BARE } from '@/core/records/taxon.ts'
 import { abundanceMatrix } from '@/core/methods/tally.ts'
-import { shareOf } from '@/core/survey/composition.ts'
+import { middleShareOf, shareOf } from '@/core/survey/composition.ts'
 import { countedStops, designOf } from '@/core/survey/counted.ts'
 import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -33,7 +33,7 @@ export function useTurf(round: Round) {
     const all = abundanceMatrix(stops, named)
     const design = designOf(round)
     const met = all.taxa.flatMap((t) => byId.get(t) ?? [])
-    const shares = met.map((plant) => ({ plant, share: shareOf(all, [plant.id], design).estimate }))
+    const shares = met.map((plant) => ({ plant, share: middleShareOf(all, [plant.id], design) }))
     const wanted = met.filter((p) => fitFor(p, use) || round.paddock.sown.includes(p.id)).map((p) => p.id)
     const whole = turfPart('whole', shareOf(all, [BARE], design), shareOf(all, wanted, design))
     const names = [...new Set(stops.map((s) => s.stratum ?? ''))]

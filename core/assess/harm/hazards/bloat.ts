@@ -24,7 +24,7 @@ export function bloatLevel(share: number, raisedBy: number, lowered: boolean): B
 /** Share of the legumes, each weighted by how readily it is told to bloat against alfalfa. */
 function weighted(facts: HazardFacts, amounts: Record<string, Range>, carriers: string[]): Range {
   const all = ends(facts.share(carriers))
-  const parts = carriers.map((id) => ({ share: facts.share([id]).estimate, weight: amounts[id] ?? ([1, 1] as const) }))
+  const parts = carriers.map((id) => ({ share: facts.middle([id]), weight: amounts[id] ?? ([1, 1] as const) }))
   const sum = parts.reduce((a, p) => a + p.share, 0)
   if (sum === 0) return all
   const mean = (of: 0 | 1) => parts.reduce((a, p) => a + p.share * p.weight[of], 0) / sum

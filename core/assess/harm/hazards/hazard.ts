@@ -24,6 +24,8 @@ export interface HazardFacts {
   met: Plant[]
   /** Share of some plants together, 0 to 1, for that of the dry matter. */
   share: (plants: readonly string[]) => Share
+  /** The middle of that share alone. */
+  middle: (plants: readonly string[]) => number
 }
 
 /**

@@ -53,7 +53,7 @@ export function readHazards(facts: HazardFacts, hazards: readonly Hazard[]): Haz
     if (!module || (module.when && !module.when(facts))) return []
     const carriers = facts.met
       .filter((p) => module.carries?.(p) ?? hazard.plants.includes(p.id))
-      .map((p) => ({ id: p.id, amount: facts.share([p.id]).estimate }))
+      .map((p) => ({ id: p.id, amount: facts.middle([p.id]) }))
       .sort((a, b) => b.amount - a.amount)
       .map((c) => c.id)
     if (carriers.length === 0 && !module.whole) return []

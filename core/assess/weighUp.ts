@@ -5,6 +5,7 @@ import { FENCE } from '../records/round.ts'
 import { harmFindings, type Walked as LookedOver, type HarmFindings } from './harm/harmFindings.ts'
 import type { Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
+import { byPart, type PartMade } from '../survey/byPart.ts'
 import { compositionOf, type Composition } from '../survey/composition.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
 import { resolvedUnknowns } from '../survey/figures.ts'
@@ -13,6 +14,8 @@ import { abundanceMatrix } from '../methods/tally.ts'
 
 export interface WeighUp {
   composition: Composition
+  /** The parts of the paddock by themselves; none where the stops lie in one. */
+  parts: PartMade[]
   harm: HarmFindings
   /** As it was walked, and as it would be while leafy and once headed; undefined where no plant with a value was met. */
   feed: { walked: MixtureFeed; leafy: MixtureFeed; headed: MixtureFeed } | undefined
@@ -44,6 +47,7 @@ export function weighUp(
   ]
   return {
     composition: made,
+    parts: byPart(round, plants),
     harm: harmFindings(
       made,
       plants,

@@ -38,7 +38,7 @@ function page(round: Round, animal: Animal): string {
   serverReads.setQueryData(reads.kept.queryKey, [{ subject: round.paddockId, kind: 'herd', value: herd }])
   const composition = compositionOf(abundanceMatrix(countedStops(round), resolvedUnknowns(round)), plantsById)!
   const harm = harmFindings(composition, plantsById, 'points', round.paddock.region)
-  const weighed: WeighUp = { composition, harm, feed: undefined }
+  const weighed: WeighUp = { composition, harm, parts: [], feed: undefined }
   const sheet = createElement(
     MemoryRouter,
     null,

@@ -63,7 +63,7 @@ export function grazingDays(grazing: Grazing, random: () => number): Estimate {
   for (const share of [useShare, refusedShare])
     if (!(share >= 0 && share <= 1)) throw new RangeError(`a share must be 0 to 1: ${share}`)
   const sd = (mass.high - mass.low) / (2 * Z)
-  const days = Array.from({ length: DRAWS }, () => {
+  const days = Float64Array.from({ length: DRAWS }, () => {
     const stands = Math.max(0, mass.middle + sd * normal(random))
     const eaten = areaHa * Math.max(0, stands - residualKgPerHa) * useShare * (1 - refusedShare)
     const u = random()
@@ -75,8 +75,9 @@ export function grazingDays(grazing: Grazing, random: () => number): Estimate {
     const net = wanted - areaHa * growth * useShare * (1 - refusedShare)
     const first = net > 0 ? eaten / net : Infinity
     return first <= GROWTH_HOLDS_DAYS ? first : GROWTH_HOLDS_DAYS + (eaten - GROWTH_HOLDS_DAYS * net) / wanted
-  }).sort((a, b) => a - b)
-  const at = (p: number) => quantileSorted(days, p)!
+  }).sort()
+  const sorted = Array.from(days)
+  const at = (p: number) => quantileSorted(sorted, p)!
   return { low: at(0.025), middle: at(0.5), high: at(0.975) }
 }
 

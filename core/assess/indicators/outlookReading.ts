@@ -4,11 +4,9 @@ import { fitFor, mowing } from '../turf/turf.ts'
 import { harmAs, harmsByItself } from '../harm/kinds.ts'
 import { cellAt, grazers, type Grazer, type Plant, type TurfUse } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
-import { middleShareOf, shareOf, type Share } from '../../survey/composition.ts'
-import { countedStops, designOf } from '../../survey/counted.ts'
-import { resolvedUnknowns } from '../../survey/figures.ts'
+import type { Share } from '../../survey/composition.ts'
+import { sharesOf } from '../../survey/sharesOf.ts'
 import { noneFoundUpperBound } from '../../stats/proportionIntervals.ts'
-import { abundanceMatrix } from '../../methods/tally.ts'
 import { BARE, LITTER, type Taxon } from '../../records/taxon.ts'
 
 /** What a line of an outlook counts. */
@@ -88,18 +86,16 @@ export function outlookReading(
   outlook: Outlook,
   { animal, turfUse = USUAL_TURF }: OutlookFor = {},
 ): OutlookReading | undefined {
-  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
+  const { all, share, middle } = sharesOf(round)
   if (all.taxa.length === 0) return undefined
-  const design = designOf(round)
   const met = all.taxa.flatMap((t) => plants.get(t) ?? [])
   const { sown } = round.paddock
   const line = (id: OutlookLineId, test: (p: Plant) => boolean): OutlookLine[] => {
     const of = met.filter(test).map((p) => p.id)
-    return of.length > 0 ? [{ id, of, share: shareOf(all, of, design) }] : []
+    return of.length > 0 ? [{ id, of, share: share(of) }] : []
   }
   const notLiving = [BARE, LITTER].filter((t) => all.taxa.includes(t))
-  const bare: OutlookLine[] =
-    notLiving.length > 0 ? [{ id: 'bare', of: notLiving, share: shareOf(all, notLiving, design) }] : []
+  const bare: OutlookLine[] = notLiving.length > 0 ? [{ id: 'bare', of: notLiving, share: share(notLiving) }] : []
   const at = walkedStates(round)
   const who = animal ? [animal] : grazers
   const refused = (p: Plant) => who.every((a) => leftShare(p, a, at) >= REFUSED)
@@ -137,14 +133,14 @@ export function outlookReading(
       const there = all.taxa.includes(plant)
       return {
         plant,
-        share: there ? shareOf(all, [plant], design) : undefined,
+        share: there ? share([plant]) : undefined,
         couldBe: there ? undefined : noneFoundUpperBound(all.totals.length),
       }
     }),
     mowing:
       outlook === 'turf'
         ? mowing(
-            met.map((plant) => ({ plant, share: middleShareOf(all, [plant.id], design) })),
+            met.map((plant) => ({ plant, share: middle([plant.id]) })),
             turfUse,
           )
         : undefined,

@@ -2,10 +2,8 @@ import { mean } from 'd3-array'
 import type { Indication } from '../../flora/codes.ts'
 import type { Plant } from '../../flora/flora.ts'
 import type { Outlook, Round } from '../../records/round.ts'
-import { shareOf, type Share } from '../../survey/composition.ts'
-import { countedStops, designOf } from '../../survey/counted.ts'
-import { resolvedUnknowns } from '../../survey/figures.ts'
-import { abundanceMatrix, type AbundanceMatrix } from '../../methods/tally.ts'
+import type { Share } from '../../survey/composition.ts'
+import { sharesOf, type RoundShares } from '../../survey/sharesOf.ts'
 import { BARE, type Taxon } from '../../records/taxon.ts'
 
 export type SaidId = Indication | 'sown-going'
@@ -91,9 +89,9 @@ function judged(rule: Rule, share: Share, kinds: number): Strength | undefined {
   return near !== undefined && beyond(near) && (rule.below || kinds >= KINDS_CLEAR) ? 'clear' : 'likely'
 }
 
-function figureOf(rule: Rule, round: Round, all: AbundanceMatrix, plants: Plant[]): SwardFigure {
-  const of = rule.plants(plants).filter((t) => all.taxa.includes(t))
-  const share = shareOf(all, of, designOf(round))
+function figureOf(rule: Rule, counted: RoundShares, plants: Plant[]): SwardFigure {
+  const of = rule.plants(plants).filter((t) => counted.all.taxa.includes(t))
+  const share = counted.share(of)
   const strength = of.length === 0 && !rule.below ? undefined : judged(rule, share, of.length)
   return { id: rule.id, of, share, mark: rule.mark, below: rule.below ?? false, strength }
 }
@@ -112,9 +110,9 @@ const rulesFor = (round: Round): Rule[] => [
 
 /** Every figure that could speak of the ground, with its mark, in the order of the rules. None from fewer than three stops. */
 export function swardFigures(round: Round, plants: Plant[]): SwardFigure[] {
-  const all = abundanceMatrix(countedStops(round), resolvedUnknowns(round))
-  if (all.totals.length < 3) return []
-  return rulesFor(round).map((rule) => figureOf(rule, round, all, plants))
+  const counted = sharesOf(round)
+  if (counted.all.totals.length < 3) return []
+  return rulesFor(round).map((rule) => figureOf(rule, counted, plants))
 }
 
 /**

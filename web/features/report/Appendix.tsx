@@ -7,7 +7,6 @@ import type { ReactNode } from 'react'
 import { useHazards } from '../../entities/round/useHazards.ts'
 import type { Determination, Round } from '@/core/records/round.ts'
 import { simultaneousIntervals } from '@/core/survey/simultaneousIntervals.ts'
-import { byPart } from '@/core/survey/byPart.ts'
 import type { Share } from '@/core/survey/composition.ts'
 import { countingMethods } from '@/core/methods/index.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
@@ -78,11 +77,10 @@ function Table({ head, rows }: { head: string[]; rows: string[][] }) {
 /** For colleagues: every figure with what it stands on, the names and how sure they are, and what each stop was. */
 export function Appendix({ round, weighed, namings }: { round: Round; weighed: WeighUp; namings: Determination[] }) {
   const byId = useFlora((s) => s.byId)
-  const { composition } = weighed
+  const { composition, parts } = weighed
   const words = methodWords(round.method)
   const info = countingMethods[round.method]
   const together = info.entry === 'points' ? simultaneousIntervals(composition) : undefined
-  const parts = byPart(round, byId)
   const dangers = useHazards(round)
   const name = (t: string) => taxonName(t, byId).replace(/ \(.*\)/, '')
   const pool = composition.diversity?.pool

@@ -1,3 +1,4 @@
+import { useMemo } from 'react'
 import { animalClassName } from '@/text/animalWords.ts'
 import { feedBasisWords, feedNoteWords, needUnitWords } from '@/text/feedWords.ts'
 import { walkedFeed } from '@/core/assess/feed/walkedFeed.ts'
@@ -21,6 +22,11 @@ export function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
     weighed.composition,
     weighed.feed?.walked,
   )
+  const feed = weighed.feed?.walked
+  const needs = useMemo(() => {
+    const walked = walkedFeed(feed, lab)
+    return walked && { basis: walked.basis, ...meetsNeeds(walked.feed, animal) }
+  }, [feed, lab, animal])
   if (round.paddock.outlook === 'turf' || (round.paddock.outlook === 'native' && !said && !measured)) return null
   if (!grazing || (!said && !measured))
     return (
@@ -29,8 +35,6 @@ export function Lasts({ round, weighed }: { round: Round; weighed: WeighUp }) {
         <p>{say('Not worked out: neither the stock nor the standing mass was given.')}</p>
       </section>
     )
-  const walked = walkedFeed(weighed.feed?.walked, lab)
-  const needs = walked && { basis: walked.basis, ...meetsNeeds(walked.feed, animal) }
   return (
     <section className="mt-3 print:mt-2 break-inside-avoid">
       <h3 className="text-lg">{say('How long, for how many')}</h3>

@@ -166,7 +166,7 @@ export function Shares({ round, weighed, lit }: ChapterProps) {
       ) : null}
       <LitPlant taxon={lit.plant} />
       <PanelBoundary name={say('Made of')}>
-        <PartsPanel round={round} />
+        <PartsPanel round={round} parts={weighed.parts} />
       </PanelBoundary>
       <details className="mt-2">
         <summary className="min-h-11 text-ink-soft">{say('How these figures are made')}</summary>

@@ -1,9 +1,8 @@
 import { partName } from '@/text/partWords.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
-import { useMemo } from 'react'
 import type { Round } from '@/core/records/round.ts'
-import { byPart } from '@/core/survey/byPart.ts'
+import type { PartMade } from '@/core/survey/byPart.ts'
 import { GroupMark } from '../../../parts/HatchDefs.tsx'
 import { percent, percentRange } from '../../../parts/words.ts'
 import { useFlora } from '../../../stores/floraStore.ts'
@@ -12,9 +11,8 @@ import { say } from '../../../language/say.ts'
 const SHOWN = 5
 
 /** What each part of the paddock is made of, side by side. */
-export function PartsPanel({ round }: { round: Round }) {
+export function PartsPanel({ round, parts }: { round: Round; parts: PartMade[] }) {
   const byId = useFlora((s) => s.byId)
-  const parts = useMemo(() => byPart(round, byId), [round, byId])
   if (parts.length === 0) return null
   const { unitName: unit, units } = methodWords(round.method)
   return (

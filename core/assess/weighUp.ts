@@ -3,10 +3,15 @@ import { mixtureFeedOf, type MassBy, type MixtureFeed } from './feed/mixtureFeed
 import { walkedStates, type Walked } from './feed/walkedStates.ts'
 import { FENCE } from '../records/round.ts'
 import { harmFindings, type Walked as LookedOver, type HarmFindings } from './harm/harmFindings.ts'
-import type { Plant } from '../flora/flora.ts'
+import { hazardFacts } from './harm/hazards/factsOf.ts'
+import { readHazards } from './harm/hazards/index.ts'
+import { outlookReading } from './indicators/outlookReading.ts'
+import { swardFigures } from './indicators/siteIndicators.ts'
+import type { Hazard, Plant } from '../flora/flora.ts'
 import type { Round } from '../records/round.ts'
 import { byPart, type PartMade } from '../survey/byPart.ts'
-import { compositionOf, type Composition } from '../survey/composition.ts'
+import { compositionOf, type Composition, type Share } from '../survey/composition.ts'
+import { sharesOf } from '../survey/sharesOf.ts'
 import { countedStops, designOf } from '../survey/counted.ts'
 import { resolvedUnknowns } from '../survey/figures.ts'
 import { countingMethods, isFirstHit } from '../methods/index.ts'
@@ -57,6 +62,19 @@ export function weighUp(
     ),
     feed: walked && leafy && headed && { walked, leafy, headed },
   }
+}
+
+/**
+ * The shares that a page asks of a round at once, for its plants, dangers and ground, by what they are of: for `sharesOf` in another
+ * thread, which then need not find them again.
+ */
+export function sharesAhead(round: Round, plants: Map<string, Plant>, hazards: readonly Hazard[]): Map<string, Share> {
+  const { all, share, known } = sharesOf(round)
+  for (const taxon of all.taxa) share([taxon])
+  readHazards(hazardFacts(round, plants, {}), hazards)
+  swardFigures(round, [...plants.values()])
+  outlookReading(round, plants, round.paddock.outlook)
+  return known
 }
 
 /** What was looked over beside the counting: round the stops, and along the fence. */

@@ -12,6 +12,8 @@ export interface RoundShares {
   share: (of: readonly Taxon[]) => Share
   /** The middle of that share alone. */
   middle: (of: readonly Taxon[]) => number
+  /** Those that were found so far, by what they are of. */
+  known: Map<string, Share>
 }
 
 const NOTHING_COUNTED: Share = {
@@ -46,6 +48,7 @@ export function sharesOf(round: Round): RoundShares {
       return share
     },
     middle: (of) => (all.totals.length > 0 ? middleShareOf(all, of, design) : 0),
+    known,
   }
   made.set(round, shares)
   return shares

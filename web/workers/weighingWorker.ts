@@ -2,6 +2,7 @@ import * as Comlink from 'comlink'
 import type { Round } from '@/core/records/round.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import { flora } from '../stores/floraStore.ts'
+import { sharesOf } from '@/core/survey/sharesOf.ts'
 import { openBook } from './openBook.ts'
 import { bookEdition } from './namingWorker.ts'
 import type { WeighingApi } from './weighing.worker.ts'
@@ -30,5 +31,10 @@ export function weigher(): Promise<Comlink.Remote<WeighingApi>> {
 }
 
 /** Everything a round says, worked out beside the page; undefined while nothing is counted. @param clipped of its paddock */
-export const weigh = async (round: Round, clipped: Round[] = []): Promise<WeighUp | undefined> =>
-  (await weigher()).weigh(round, clipped)
+export async function weigh(round: Round, clipped: Round[] = []): Promise<WeighUp | undefined> {
+  const weighed = await (await weigher()).weigh(round, clipped)
+  if (!weighed) return undefined
+  const { known } = sharesOf(round)
+  for (const [of, share] of weighed.shares) known.set(of, share)
+  return weighed.figures
+}

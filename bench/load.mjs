@@ -46,7 +46,7 @@ const requests = [
   { method: 'GET', path: '/api/rounds' },
   { method: 'GET', path: `/api/rounds/${counted.id}` },
   { method: 'GET', path: '/api/places' },
-  { method: 'GET', path: '/api/book-columns', headers: { 'accept-encoding': 'gzip' } },
+  { method: 'GET', path: '/api/book-pieces', headers: { 'accept-encoding': 'gzip' } },
   { method: 'GET', path: '/api/health' },
   { method: 'POST', path: '/api/practice-answers', headers: json, setupRequest: (r) => ({ ...r, body: naming() }) },
   {

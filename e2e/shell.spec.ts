@@ -73,7 +73,7 @@ test('what is ready while the page is still being drawn piece by piece is shown'
     await route.continue()
   })
   // Its coming would have the page drawn once more.
-  await page.route('**/api/book-columns', (route) => route.abort())
+  await page.route('**/api/book-pieces', (route) => route.abort())
   await page.goto('/rounds', { waitUntil: 'commit' })
   await page.waitForFunction(
     () => (window as unknown as { pieces: number }).pieces > 2 || document.body.innerText.includes('Opening …'),

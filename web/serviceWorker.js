@@ -4,7 +4,7 @@ const DATA = 'fold-sprig-data'
 const PLATES = 'fold-sprig-plates'
 const files = __FILES__
 /** Read once at the start, so that a device that never had a second look at a screen can still open it. */
-const firstData = ['/api/book-columns', '/api/rounds', '/api/rounds?latest=100', '/api/places', '/api/kept']
+const firstData = ['/api/book-pieces', '/api/rounds', '/api/rounds?latest=100', '/api/places', '/api/kept']
 
 async function install() {
   const shell = await caches.open(SHELL)
@@ -22,7 +22,7 @@ async function activate() {
 
 /** What may be kept of the records, by address: what an advisor alone may read is not among it. */
 const keptReads =
-  /^\/api\/(book|book-columns|plants|characters|groups|hazards|rounds|places|plan-items|kept|namings|naming-checks|unknowns|practice-answers|events|most-counted|recently-found|me|words\/(?:en|de))$|^\/api\/(rounds|paddocks)\/[^/]+(\/counts)?$/
+  /^\/api\/(book|book-columns|book-pieces|plants|characters|groups|hazards|rounds|places|plan-items|kept|namings|naming-checks|unknowns|practice-answers|events|most-counted|recently-found|me|words\/(?:en|de))$|^\/api\/(rounds|paddocks)\/[^/]+(\/counts)?$/
 /** Counts the sign-outs: an answer that was asked for before one is for nobody who comes after. */
 let epoch = 0
 

@@ -13,7 +13,7 @@ const ID = '[^/]+'
 const open = [rule('GET', /^\/health$/), rule('GET', /^\/me$/), rule('POST', /^\/sign-in$/)]
 
 /** The plant book, which a client's pages are drawn from, and the one round the link is for. */
-const forLinks = [rule('GET', /^\/(book|book-columns|plants|characters|groups|hazards|shared)$/)]
+const forLinks = [rule('GET', /^\/(book|book-columns|book-pieces|plants|characters|groups|hazards|shared)$/)]
 
 /** What a trainee may not even read: copies of everything, who has an account, and who did what. */
 const advisorsRead = /^\/(backup|copies|accounts|audit|links)(\/|$)/

@@ -15,7 +15,7 @@ interface Records {
 }
 
 const ME = '/api/me'
-const BOOK = '/api/book-columns'
+const BOOK = '/api/book-pieces'
 /** A place that shows nothing before the book is there. */
 const WITH_BOOK: Records = { first: [ME, BOOK], then: [] }
 /** Names of plants in the first place may come later. */

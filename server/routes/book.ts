@@ -5,7 +5,7 @@ import { identify, type Identification } from '@/core/naming/identify.ts'
 import { verdictText } from '@/text/verdictText.ts'
 import type { Sql } from '../db/db.ts'
 import { putOwnPlant } from '../db/ownPlants.ts'
-import { bookColumns, type BookColumns } from '@/contract/bookColumns.ts'
+import { bookColumns, bookPieces } from '@/contract/bookColumns.ts'
 import type { Flora } from '@/core/flora/flora.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
@@ -25,54 +25,58 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): SaidIdenti
   return { ...found, verdict: { ...found.verdict, text: verdictText(found.verdict, compiled.flora) } }
 }
 
-/** The columns of the book as it is now; the same object until it changes. */
-function columnsOf(book: Book): () => object {
-  let made: { of: Flora; columns: BookColumns } | undefined
+/** What is made of the book as it is now; the same object until it changes. */
+function madeOf(book: Book, make: (flora: Flora) => object): () => object {
+  let made: { of: Flora; as: object } | undefined
   return () => {
     const of = book.flora
-    if (made?.of !== of) made = { of, columns: bookColumns(of) }
-    return made.columns
+    if (made?.of !== of) made = { of, as: make(of) }
+    return made.as
   }
 }
 
 /** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */
 export function bookRoutes(db: Sql, book: Book): Router {
-  return Router()
-    .get(
-      '/book',
-      precompressedJson(() => book.flora),
-    )
-    .get('/book-columns', precompressedJson(columnsOf(book)))
-    .get(
-      '/plants',
-      precompressedJson(() => book.flora.plants),
-    )
-    .get('/plants/:id', (req, res) => {
-      const plant = book.flora.plants.find((p) => p.id === req.params.id)
-      if (!plant) throw notFound('plant')
-      res.json(plant)
-    })
-    .post('/plants', async (req, res) => {
-      const { yaml } = parseBody(OwnPlantInput, req.body)
-      const added = book.add(yaml)
-      if ('problems' in added) {
-        const said = added.problems.slice(0, 5).map((p) => `line ${p.line}: ${p.message}`)
-        throw badRequest(`${said.join('; ')}.`, 'yaml')
-      }
-      await putOwnPlant(db, added.plant.id, yaml)
-      res.status(201).json(added.plant)
-    })
-    .get(
-      '/characters',
-      precompressedJson(() => book.flora.characters),
-    )
-    .get('/files/characters.delta', (_req, res) => {
-      res
-        .attachment('characters.delta')
-        .type('text/plain')
-        .send(writeDelta(deltaTable(book.flora)))
-    })
-    .get('/hazards', (_req, res) => void res.json(book.flora.hazards))
-    .get('/groups', (_req, res) => void res.json(book.flora.groups))
-    .post('/identify', (req, res) => void res.json(identifyBody(book.compiled, req.body)))
+  return (
+    Router()
+      .get(
+        '/book',
+        precompressedJson(() => book.flora),
+      )
+      // For pages of an earlier version that are still open.
+      .get('/book-columns', precompressedJson(madeOf(book, bookColumns)))
+      .get('/book-pieces', precompressedJson(madeOf(book, bookPieces)))
+      .get(
+        '/plants',
+        precompressedJson(() => book.flora.plants),
+      )
+      .get('/plants/:id', (req, res) => {
+        const plant = book.flora.plants.find((p) => p.id === req.params.id)
+        if (!plant) throw notFound('plant')
+        res.json(plant)
+      })
+      .post('/plants', async (req, res) => {
+        const { yaml } = parseBody(OwnPlantInput, req.body)
+        const added = book.add(yaml)
+        if ('problems' in added) {
+          const said = added.problems.slice(0, 5).map((p) => `line ${p.line}: ${p.message}`)
+          throw badRequest(`${said.join('; ')}.`, 'yaml')
+        }
+        await putOwnPlant(db, added.plant.id, yaml)
+        res.status(201).json(added.plant)
+      })
+      .get(
+        '/characters',
+        precompressedJson(() => book.flora.characters),
+      )
+      .get('/files/characters.delta', (_req, res) => {
+        res
+          .attachment('characters.delta')
+          .type('text/plain')
+          .send(writeDelta(deltaTable(book.flora)))
+      })
+      .get('/hazards', (_req, res) => void res.json(book.flora.hazards))
+      .get('/groups', (_req, res) => void res.json(book.flora.groups))
+      .post('/identify', (req, res) => void res.json(identifyBody(book.compiled, req.body)))
+  )
 }

@@ -83,12 +83,12 @@ beforeEach(() => {
 
 describe('the app without a signal', () => {
   it('keeps the shell when it is installed, whatever of the data could not be had', async () => {
-    server['/api/book-columns'] = json([])
+    server['/api/book-pieces'] = json([])
     await event('install')
     server = {}
     expect(await ask('/rounds', { mode: 'navigate' })).toBe('<shell>')
     expect(await ask('/assets/main.js')).toBe('script')
-    expect(await ask('/api/book-columns')).toBe('[]')
+    expect(await ask('/api/book-pieces')).toBe('[]')
     await expect(ask('/api/places')).rejects.toThrow('no network')
   })
 

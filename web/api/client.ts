@@ -1,6 +1,6 @@
 import type { AccountRole } from '@/contract/accounts.ts'
 import type { Meanings, VocabularyFile } from '@/core/describe/vocabulary.ts'
-import { bookOf, type BookColumns } from '@/contract/bookColumns.ts'
+import { bookOf } from '@/contract/bookColumns.ts'
 import { pause } from '../pause.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
@@ -103,8 +103,8 @@ export const checkCopy = (file: File) =>
 export const getWords = (language: string) =>
   send<{ file: VocabularyFile; meanings: Meanings; names: Record<string, string[]> }>('GET', `/api/words/${language}`)
 
-/** The plant book, which is sent in columns. */
-export const getBook = async (): Promise<Flora> => bookOf(await send<BookColumns>('GET', '/api/book-columns'), pause)
+/** The plant book, which is sent in columns, each a text of its own. */
+export const getBook = async (): Promise<Flora> => bookOf(await send<string[]>('GET', '/api/book-pieces'), pause)
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 /** So many of those that were planned last come with all that are still to be walked. */
 export const LATEST_ROUNDS = 100

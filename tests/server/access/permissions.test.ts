@@ -23,6 +23,7 @@ describe('what each may ask, of every route there is', () => {
     expect(allowed('link')).toEqual([
       'GET /book',
       'GET /book-columns',
+      'GET /book-pieces',
       'GET /characters',
       'GET /groups',
       'GET /hazards',

@@ -61,17 +61,17 @@ describe('a page', () => {
     expect(recordsIn(text)).toEqual([['/api/me', '/api/rounds?latest=100', '/api/places', '/api/plan-items'], []])
     const id = '1e29c1ef-c07e-5bdd-81f7-339cb30f0c27'
     const asked = async (path: string) => recordsIn((await served(dist).get(path)).text)
-    expect(await asked(`/rounds/${id}`)).toEqual([['/api/me', `/api/rounds/${id}`], ['/api/book-columns']])
+    expect(await asked(`/rounds/${id}`)).toEqual([['/api/me', `/api/rounds/${id}`], ['/api/book-pieces']])
     expect(await asked('/plants/tansy-ragwort')).toEqual([
       ['/api/me', '/api/plants/tansy-ragwort'],
-      ['/api/book-columns'],
+      ['/api/book-pieces'],
     ])
-    expect(await asked('/nowhere')).toEqual([['/api/me', '/api/book-columns'], []])
+    expect(await asked('/nowhere')).toEqual([['/api/me', '/api/book-pieces'], []])
   })
 
   it('puts nothing into the page but an id or the short name of a plant', async () => {
     for (const odd of ['Tansy%20ragwort', '..%2Fbook', 'a%22b', 'x'.repeat(81)])
-      expect(recordsIn((await served(dist).get(`/plants/${odd}`)).text)).toEqual([['/api/me'], ['/api/book-columns']])
+      expect(recordsIn((await served(dist).get(`/plants/${odd}`)).text)).toEqual([['/api/me'], ['/api/book-pieces']])
   })
 
   it('asks for no records where nobody is in yet', async () => {

@@ -59,6 +59,7 @@ export default defineConfig({
               priority: 8,
             },
             { name: 'boundaries', test: /togeojson|readPlaceFile|readBoundary|mapXml/, priority: 8 },
+            { name: 'comlink', test: /node_modules\/comlink/, priority: 8 },
             { name: 'plane', test: /core\/geo\/localPlane|instruments\/position/, priority: 8 },
             { name: 'tables', test: /node_modules\/papaparse/, priority: 8 },
             // Naming needs one function of all those of statistics.
@@ -94,7 +95,7 @@ export default defineConfig({
             { name: 'figures', test: /core\/assess\//, minShareCount: 2, priority: 6 },
             {
               name: 'naming',
-              test: /node_modules\/comlink|core\/(practice\/ownErrors|naming\/observerError)|workers\/namingWorker\.ts|stores\/ownReading/,
+              test: /core\/(practice\/ownErrors|naming\/observerError)|workers\/namingWorker\.ts|stores\/ownReading/,
               minShareCount: 2,
               priority: 6,
             },

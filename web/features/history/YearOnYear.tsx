@@ -2,10 +2,11 @@ import type { Method } from '@/core/records/method.ts'
 import { methodWords } from '@/text/methodWords.ts'
 import { taxonName } from '@/text/taxonNames.ts'
 import { group } from 'd3-array'
-import { useMemo } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import type { Paddock } from '@/core/records/round.ts'
-import { taxonTrends, type TaxonTrend, type YearCount } from '@/core/survey/paddockHistory.ts'
+import type { TaxonTrend, YearCount } from '@/core/survey/paddockHistory.ts'
 import { reads, useRead } from '../../data/reads.ts'
+import { trendsOf } from '../../workers/trendsWorker.ts'
 import { ReadProblem } from '../../ui/ReadProblem.tsx'
 import { percent } from '../../parts/words.ts'
 import { useFlora } from '../../stores/floraStore.ts'
@@ -95,9 +96,30 @@ function Lines({ title, list, none }: { title: string; list: TaxonTrend[]; none:
   )
 }
 
+/** The trends of counts once they are worked out; those of the counts before until then. */
+function useTrends(counts: YearCount[]): TaxonTrend[] | undefined {
+  const [trends, setTrends] = useState<TaxonTrend[]>()
+  useEffect(() => {
+    let current = true
+    const fails = (problem: unknown) =>
+      setTrends(() => {
+        throw problem
+      })
+    trendsOf(counts).then((made) => current && setTrends(made), fails)
+    return () => {
+      current = false
+    }
+  }, [counts])
+  return trends
+}
+
 function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock }) {
+  const all = useTrends(counts)
+  return all ? <Trends {...{ counts, paddock, all }} /> : <p className="text-ink-soft">{say('Working it out …')}</p>
+}
+
+function Trends({ counts, paddock, all }: { counts: YearCount[]; paddock: Paddock; all: TaxonTrend[] }) {
   const byId = useFlora((s) => s.byId)
-  const all = useMemo(() => taxonTrends(counts), [counts])
   const inOrder = useMemo(() => [...counts].sort((a, b) => (a.on < b.on ? -1 : 1)), [counts])
   const harmful = all.filter((c) => byId.get(c.taxon)?.role === 'toxic')
   const sown = all.filter((c) => paddock.sown.includes(c.taxon))

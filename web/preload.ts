@@ -1,4 +1,5 @@
 import { requested } from './api/requested.ts'
+import { pause } from './pause.ts'
 
 /** Words of a meta element that the server put into the page. */
 const named = (name: string): string[] =>
@@ -21,12 +22,19 @@ function ask(attributes: Partial<Pick<HTMLLinkElement, 'rel' | 'href' | 'as' | '
 /** The two families of `app.css`. */
 const FONTS = ['1em "Atkinson Hyperlegible Next Variable"', '600 1em "Literata Variable"']
 
+/** A slow phone takes some milliseconds to ask for one: so many at a stretch. */
+const AT_ONCE = 6
+
 /** Asks for scripts and records that the page names; done when the scripts have come. */
 async function askFor(scripts: string, records: string): Promise<void> {
-  const links = named(scripts).map((href) => ask({ rel: 'modulepreload', href, crossOrigin: '' }))
+  const coming: Promise<unknown>[] = []
+  for (const [i, href] of named(scripts).entries()) {
+    if (i > 0 && i % AT_ONCE === 0) await pause()
+    coming.push(come(ask({ rel: 'modulepreload', href, crossOrigin: '' })))
+  }
   for (const href of named(records).filter((r) => !requested.has(r)))
     ask({ rel: 'preload', as: 'fetch', href, crossOrigin: 'anonymous' })
-  await Promise.all(links.map(come))
+  await Promise.all(coming)
 }
 
 /**

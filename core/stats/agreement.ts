@@ -1,4 +1,4 @@
-import betaQuantile from '@stdlib/stats-base-dists-beta-quantile'
+import { betaQuantile } from './betaQuantile.ts'
 import normalQuantile from '@stdlib/stats-base-dists-normal-quantile'
 import type { Interval } from './clusterRatio.ts'
 

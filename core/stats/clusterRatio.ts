@@ -1,4 +1,4 @@
-import betaQuantile from '@stdlib/stats-base-dists-beta-quantile'
+import { betaQuantile } from './betaQuantile.ts'
 import { tQuantile } from './tQuantile.ts'
 
 /** What one stop gives for one species: its hits (or cover) and all that was counted there. */

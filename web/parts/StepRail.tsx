@@ -1,5 +1,5 @@
 import { useWords } from '../language/useWords.ts'
-import { memo, useEffect, useRef } from 'react'
+import { memo, useEffect, useRef, type ReactNode } from 'react'
 import { Link } from 'react-router'
 import { say } from '../language/say.ts'
 
@@ -29,7 +29,7 @@ export interface RailChapter {
   id: string
   label: string
   /** Its answer in a few words. */
-  detail?: string
+  detail?: ReactNode
   to: string
   current: boolean
 }

@@ -1,4 +1,5 @@
 import { drawState } from '@/core/drawing/drawState.ts'
+import type { Drawing } from '@/core/drawing/mark.ts'
 import { cellAt, type Character, type Plant } from '@/core/flora/flora.ts'
 import { usualState, usualWords } from '../../entities/plant/usualState.ts'
 import { DrawingView } from '../../parts/DrawingView.tsx'
@@ -23,14 +24,19 @@ export function LookOrder({ plant }: { plant: Plant }) {
   const { characters, plants } = useFlora()
   const coded = characters.filter((c) => plant.characters[c.id] && c.part !== 'when-lucky')
   const lucky = characters.filter((c) => plant.characters[c.id] && c.part === 'when-lucky')
-  const drawn = coded
+  const told = coded
     .flatMap((c) => {
       const state = usualState(plant, c.id, 'vegetative')
-      const drawing = state ? drawState(c.id, state) : undefined
-      return drawing ? [{ c, drawing, common: commonness(plant, c, plants) }] : []
+      return state ? [{ c, state, common: commonness(plant, c, plants) }] : []
     })
     .sort((a, b) => a.common - b.common)
-  const first = drawn.slice(0, FIRST)
+  // Only those that are shown are drawn.
+  const first: { c: Character; drawing: Drawing }[] = []
+  for (const { c, state } of told) {
+    const drawing = drawState(c.id, state)
+    if (drawing) first.push({ c, drawing })
+    if (first.length === FIRST) break
+  }
   const rest = [...coded.filter((c) => !first.some((d) => d.c.id === c.id)), ...lucky]
   return (
     <>

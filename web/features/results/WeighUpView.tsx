@@ -13,7 +13,7 @@ import { say } from '../../language/say.ts'
 import { chaptersFor, isChapter, type ChapterId, type Growth, type Lit } from './chapter.ts'
 import { chapters, chapterWords } from './chapters.ts'
 import { OwnFigures } from './made-of/OwnFigures.tsx'
-import { useAnswers } from './useAnswers.ts'
+import { useAnswers } from './useAnswers.tsx'
 import { nodesOf, WeighUpHead } from './WeighUpHead.tsx'
 
 interface Props {

@@ -9,10 +9,12 @@ import { readRound } from '../../data/readRound.ts'
 
 export async function loader({ params }: LoaderFunctionArgs) {
   const round = await readRound(params.id!)
-  const whole = Promise.all([import('./CountView.tsx'), useFlora.getState().load()]).then(([{ CountView }]) => ({
-    View: CountView,
-    props: { round },
-  }))
+  const whole = Promise.all([import('./CountView.tsx'), import('./figuresAhead.ts'), useFlora.getState().load()]).then(
+    async ([{ CountView }, { figuresAhead }]) => {
+      await figuresAhead(round)
+      return { View: CountView, props: { round } }
+    },
+  )
   return { round, ...(await deferred(whole)) }
 }
 

@@ -1,4 +1,4 @@
-import { useMemo } from 'react'
+import { useMemo, type ReactNode } from 'react'
 import { siteIndicators } from '@/core/assess/indicators/siteIndicators.ts'
 import type { WeighUp } from '@/core/assess/weighUp.ts'
 import type { Round } from '@/core/records/round.ts'
@@ -16,13 +16,26 @@ import type { ChapterId } from './chapter.ts'
 import { unwanted } from './do/unwanted.ts'
 import { days } from './stock/HerdNeeds.tsx'
 
-/** The answer of each chapter in a few words, for whoever only glances. */
-export function useAnswers(round: Round, weighed: WeighUp): Partial<Record<ChapterId, string>> {
-  const { byId, plants } = useFlora()
-  const { composition: made, harm, feed } = weighed
-  const { grazing, said } = useGrazing(round, made, feed?.walked)
+/** How many dangers of the unseen sort are more likely than usual; nothing where none is. */
+function Raised({ round }: { round: Round }) {
   const raised = useHazards(round).filter((h) => h.concerns && h.grade !== 'open').length
+  return raised > 0 ? say('{{n}} more likely than usual', { n: raised }) : null
+}
+
+/** How long the herd can stay; nothing where nobody said what is kept. */
+function Stay({ round, weighed: { composition, feed } }: { round: Round; weighed: WeighUp }) {
+  const { grazing, said } = useGrazing(round, composition, feed?.walked)
+  return grazing && said ? say('{{days}} days', { days: days(grazing.days.middle) }) : null
+}
+
+/**
+ * The answer of each chapter in a few words, for whoever only glances. What takes a while is a part of its own: between two of
+ * them a touch is heard.
+ */
+export function useAnswers(round: Round, weighed: WeighUp): Partial<Record<ChapterId, ReactNode>> {
+  const { byId, plants } = useFlora()
   return useMemo(() => {
+    const { composition: made, harm, feed } = weighed
     const short = (id: string) => inSentence(taxonName(id, byId).replace(/ \(.*\)/, ''))
     const [most] = made.taxa
     const [found] = harm.found
@@ -37,12 +50,12 @@ export function useAnswers(round: Round, weighed: WeighUp): Partial<Record<Chapt
         : harm.unnamed.length > 0
           ? say('unknown plants not named')
           : say('none met, not excluded'),
-      ...(raised > 0 ? { unseen: say('{{n}} more likely than usual', { n: raised }) } : {}),
+      unseen: <Raised round={round} />,
       ...(first ? { do: short(first.id) } : {}),
       ...(me
         ? { worth: say('{{me}} {{unit}} ME', { me: fixed(me.middle, me.middle < 5 ? 2 : 1), unit: unitOf('energy') }) }
         : {}),
-      ...(grazing && said ? { stock: say('{{days}} days', { days: days(grazing.days.middle) }) } : {}),
+      stock: <Stay round={round} weighed={weighed} />,
     }
-  }, [round, weighed, byId, plants, made, harm, feed, grazing, said, raised])
+  }, [round, weighed, byId, plants])
 }

@@ -47,7 +47,7 @@ export function sharesOf(round: Round): RoundShares {
       known.set(key, share)
       return share
     },
-    middle: (of) => (all.totals.length > 0 ? middleShareOf(all, of, design) : 0),
+    middle: (of) => known.get(of.join(' '))?.estimate ?? (all.totals.length > 0 ? middleShareOf(all, of, design) : 0),
     known,
   }
   made.set(round, shares)

@@ -6,8 +6,9 @@ import { madeNormals } from '@/core/assess/season/madeNormals.ts'
 import type { Round } from '@/core/records/round.ts'
 import { BARE } from '@/core/records/taxon.ts'
 import { abundanceMatrix } from '@/core/methods/tally.ts'
-import { middleShareOf, shareOf } from '@/core/survey/composition.ts'
-import { countedStops, designOf } from '@/core/survey/counted.ts'
+import { shareOf } from '@/core/survey/composition.ts'
+import { countedStops } from '@/core/survey/counted.ts'
+import { sharesOf } from '@/core/survey/sharesOf.ts'
 import { resolvedUnknowns } from '@/core/survey/figures.ts'
 import { useFlora } from '../../stores/floraStore.ts'
 import { useHerd, useManagement } from './herd.ts'
@@ -30,12 +31,11 @@ export function useTurf(round: Round) {
   return useMemo(() => {
     const named = resolvedUnknowns(round)
     const stops = countedStops(round)
-    const all = abundanceMatrix(stops, named)
-    const design = designOf(round)
+    const { all, share, middle } = sharesOf(round)
     const met = all.taxa.flatMap((t) => byId.get(t) ?? [])
-    const shares = met.map((plant) => ({ plant, share: middleShareOf(all, [plant.id], design) }))
+    const shares = met.map((plant) => ({ plant, share: middle([plant.id]) }))
     const wanted = met.filter((p) => fitFor(p, use) || round.paddock.sown.includes(p.id)).map((p) => p.id)
-    const whole = turfPart('whole', shareOf(all, [BARE], design), shareOf(all, wanted, design))
+    const whole = turfPart('whole', share([BARE]), share(wanted))
     const names = [...new Set(stops.map((s) => s.stratum ?? ''))]
     const parts = names.length < 2 ? [] : names.map((name) => {
       const here = abundanceMatrix(stops.filter((s) => (s.stratum ?? '') === name), named)

@@ -124,6 +124,53 @@ function Plan({ plan }: { plan: PlanLine[] }) {
   )
 }
 
+interface WhereProps {
+  round: Round
+  /** The map has the room of what is not said. */
+  roomy?: boolean
+  /** Parts of a turf, drawn by what is worn in them. */
+  parts?: readonly TurfPart[]
+}
+
+const NO_PARTS: readonly TurfPart[] = []
+
+/** Where it was counted, and what no count excludes. */
+function WhereCounted({ round, roomy = false, parts = NO_PARTS }: WhereProps) {
+  const byId = useFlora((s) => s.byId)
+  const harmful = harmfulStops(round, byId)
+  const worn = parts.length > 0
+  return (
+    <div className="mt-2 flex break-inside-avoid items-start gap-5">
+      {round.route ? (
+        <figure className={`w-40 shrink-0 ${roomy ? 'print:w-96' : 'print:w-44'}`}>
+          <RouteMap
+            boundary={round.paddock.boundary}
+            line={round.route.line}
+            stops={round.stops}
+            label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
+            className="w-full"
+            harmfulAt={harmful}
+            {...(worn ? { parts: round.paddock.strata, wear: wearOf(parts) } : {})}
+          />
+        </figure>
+      ) : null}
+      <ul className="list-disc pl-5 text-sm leading-snug">
+        {worn ? <li>{say('On the map, parts by their bare ground: the darker, the barer.')}</li> : null}
+        {harmful.size > 0 ? (
+          <li>
+            {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: numberRuns([...harmful]) })}
+          </li>
+        ) : null}
+        {standingCautions().map((c) => (
+          <li key={c}>{c}</li>
+        ))}
+      </ul>
+    </div>
+  )
+}
+
+const WhereWorn = ({ round }: { round: Round }) => <WhereCounted round={round} parts={useTurf(round).parts} />
+
 interface Props {
   round: Round
   weighed: WeighUp
@@ -134,13 +181,8 @@ interface Props {
 
 /** The second page: what the ground says, how long the feed lasts, what to do and when, where it was counted. */
 export function PageTwo({ round, weighed, plan, worth }: Props) {
-  const byId = useFlora((s) => s.byId)
-  const harmful = harmfulStops(round, byId)
-  const { parts } = useTurf(round)
   // Where nothing is said of stock, the map has the room.
   const roomy = round.paddock.outlook === 'native' && plan.length <= 2
-  // A turf is drawn by what is worn in it.
-  const worn = round.paddock.outlook === 'turf' && parts.length > 0
   return (
     <div className="mt-5 border-t-2 border-ink pt-3 print:mt-3 print:text-[0.94em] print:leading-snug">
       {drawnOnFirst(round, weighed) ? null : <Matters weighed={weighed} />}
@@ -151,32 +193,7 @@ export function PageTwo({ round, weighed, plan, worth }: Props) {
       <Says round={round} />
       <Lasts round={round} weighed={weighed} />
       <Plan plan={plan} />
-      <div className="mt-2 flex break-inside-avoid items-start gap-5">
-        {round.route ? (
-          <figure className={`w-40 shrink-0 ${roomy ? 'print:w-96' : 'print:w-44'}`}>
-            <RouteMap
-              boundary={round.paddock.boundary}
-              line={round.route.line}
-              stops={round.stops}
-              label={say('Map of {{name}} with the stops', { name: round.paddock.name })}
-              className="w-full"
-              harmfulAt={harmful}
-              {...(worn ? { parts: round.paddock.strata, wear: wearOf(parts) } : {})}
-            />
-          </figure>
-        ) : null}
-        <ul className="list-disc pl-5 text-sm leading-snug">
-          {worn ? <li>{say('On the map, parts by their bare ground: the darker, the barer.')}</li> : null}
-          {harmful.size > 0 ? (
-            <li>
-              {say('Ringed on the map: a harmful plant was found there ({{it}}).', { it: numberRuns([...harmful]) })}
-            </li>
-          ) : null}
-          {standingCautions().map((c) => (
-            <li key={c}>{c}</li>
-          ))}
-        </ul>
-      </div>
+      {round.paddock.outlook === 'turf' ? <WhereWorn round={round} /> : <WhereCounted round={round} roomy={roomy} />}
     </div>
   )
 }

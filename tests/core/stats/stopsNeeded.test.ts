@@ -1,7 +1,8 @@
+import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { composition } from '@/core/survey/composition.ts'
 import { moreStopsFor } from '@/core/survey/enough.ts'
-import { moreStops, stopsNeeded } from '@/core/stats/stopsNeeded.ts'
+import { looksNeeded, moreStops, stopsNeeded } from '@/core/stats/stopsNeeded.ts'
 import { cases } from '@/tests/support/vectors.ts'
 
 interface Input {
@@ -54,5 +55,31 @@ describe('more stops of a round', () => {
     const unlike = moreStopsFor(made([2, 18, 10, 4, 16]), 0.05)!
     expect(alike).toBeLessThan(unlike)
     expect(unlike).toBeGreaterThan(50)
+  })
+
+  it('stops that are all alike are not enough by that alone: points looked at by themselves say how many', () => {
+    // 381 points of a half for ±5 in 100 (Wilson; Cochran 1977, 4.4 gives 384): 20 stops of 20, 15 more than five.
+    const independent = Math.ceil(looksNeeded({ share: 0.5, halfWidth: 0.05 }) / 20) - 5
+    const more = moreStopsFor(made([10, 10, 10, 10, 10]), 0.05)!
+    expect(more).toBeGreaterThanOrEqual(independent)
+    expect(more).toBeLessThanOrEqual(independent + 2)
+    expect(moreStopsFor(made(Array.from({ length: 25 }, () => 10)), 0.05)).toBe(0)
+  })
+
+  it('are never called enough beside limits that are wider than asked for', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.integer({ min: 0, max: 20 }), { minLength: 3, maxLength: 40 }),
+        fc.double({ min: 0.02, max: 0.3, noNaN: true }),
+        (grass, halfWidth) => {
+          const { taxa, ...rest } = made(grass)
+          const widest = Math.max(
+            ...taxa.flatMap((t) => (t.estimate >= 0.1 && t.interval ? [(t.interval[1] - t.interval[0]) / 2] : [])),
+          )
+          const more = moreStopsFor({ taxa, ...rest }, halfWidth)!
+          expect(more > 0 || widest <= halfWidth).toBe(true)
+        },
+      ),
+    )
   })
 })

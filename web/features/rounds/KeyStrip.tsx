@@ -1,4 +1,3 @@
-import { Fragment } from 'react'
 import { letterWords, taxonName } from '@/text/taxonNames.ts'
 import { groupOf, unknownTaxon, type Taxon } from '@/core/records/taxon.ts'
 import { GroupMark } from '../../parts/HatchDefs.tsx'
@@ -19,16 +18,13 @@ interface Props {
   newLetter: string | undefined
 }
 
-/** Where a long name of a plant is made of two words: it breaks there before it breaks anywhere. */
-const SEAM = /(?<=\p{L}{3})(?=(?:grass|weed|wort|clover|gras|klee|kraut|distel|schwingel)(?!\p{L}))/u
+/** Where a word that may be too long for a key is made of two: it is parted there before it breaks anywhere. */
+const SEAM = /(?<=\p{L}{3})(?=(?:grass|weed|wort|clover|gras|klee|kraut|distel|schwingel)(?!\p{L}))/gu
+const LONG_WORD = /\p{L}{12,}/gu
+/** Unseen unless the word is parted, and a hyphen then. */
+const SOFT_HYPHEN = '\u00ad'
 
-const Name = ({ text }: { text: string }) =>
-  text.split(SEAM).map((part, i) => (
-    <Fragment key={part}>
-      {i > 0 ? <wbr /> : null}
-      {part}
-    </Fragment>
-  ))
+const parted = (name: string): string => name.replace(LONG_WORD, (word) => word.replace(SEAM, SOFT_HYPHEN))
 
 /** One key per species, found without looking: the letter, the name, and how often at this stop. */
 export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNewUnknown, newLetter }: Props) {
@@ -55,7 +51,7 @@ export function KeyStrip({ keys, chosen = null, shown, hint, onHit, onAdd, onNew
                   {key}
                 </kbd>
                 <span className="min-w-0 grow [overflow-wrap:anywhere]">
-                  <Name text={taxonName(taxon, byId).replace(/ \(.*\)/, '')} />
+                  {parted(taxonName(taxon, byId).replace(/ \(.*\)/, ''))}
                   {harmful ? <span className="block text-sm font-bold text-harm">{say('harmful')}</span> : null}
                 </span>
                 <span className="grid min-w-6 shrink-0 justify-items-center">

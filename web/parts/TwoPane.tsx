@@ -1,4 +1,14 @@
-import { createContext, startTransition, useContext, useEffect, useState, type ReactNode } from 'react'
+import {
+  createContext,
+  startTransition,
+  useCallback,
+  useContext,
+  useEffect,
+  useLayoutEffect,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react'
 import { ChapterStrip, StepRail, type RailChapter, type RailStep, type NextStep } from './StepRail.tsx'
 
 interface Props {
@@ -40,11 +50,31 @@ function useFollows(whole: boolean, busy: boolean): boolean {
   return follows
 }
 
+/** Where one half lies over the other each keeps its own place: the one turned to is read where it was left, at first from its top. */
+function useTurning([fold, setFold]: [Fold, (fold: Fold) => void]): (to: Fold) => void {
+  const places = useRef<Partial<Record<Fold, number>>>({})
+  const lain = useRef(fold)
+  useLayoutEffect(() => {
+    if (lain.current === fold) return
+    lain.current = fold
+    if (matchMedia('(max-width: 699px)').matches) window.scrollTo(0, places.current[fold] ?? 0)
+  }, [fold])
+  return useCallback(
+    (to) => {
+      places.current[fold] = window.scrollY
+      setFold(to)
+    },
+    [fold, setFold],
+  )
+}
+
 /** A working screen: what was seen, the rail of steps, what follows. On a phone one half lies over the other. */
 export function TwoPane(props: Props) {
   const { left, right, nodes, chapters = NONE, tip, names, whole = false, busy = false, first: opens = 'left' } = props
   const own = useState<Fold>(opens)
-  const [fold, setFold] = useContext(PaneOfPlace) ?? own
+  const pane = useContext(PaneOfPlace) ?? own
+  const [fold] = pane
+  const turn = useTurning(pane)
   const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>
@@ -52,7 +82,7 @@ export function TwoPane(props: Props) {
       <section className="leaf-left" aria-label={names.left}>
         {follows || opens === 'left' ? left : null}
       </section>
-      <StepRail nodes={nodes} chapters={chapters} tip={tip} names={names} fold={fold} onFold={setFold} />
+      <StepRail nodes={nodes} chapters={chapters} tip={tip} names={names} fold={fold} onFold={turn} />
       <section className="leaf-right" aria-label={names.right}>
         {follows || opens === 'right' ? right : null}
       </section>

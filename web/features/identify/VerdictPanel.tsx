@@ -13,7 +13,7 @@ import { useFlora } from '../../stores/floraStore.ts'
 import { shownCandidates } from './readyDrawings.ts'
 import { StartPanel } from './StartPanel.tsx'
 import { SplitTwo } from './SplitTwo.tsx'
-import { say } from '../../language/say.ts'
+import { say, together } from '../../language/say.ts'
 import { Evidence, Why, CandidateRow } from './VerdictParts.tsx'
 
 export interface VerdictProps {
@@ -74,6 +74,26 @@ function HarmOpen({ result, onAsk, observed }: Pick<VerdictProps, 'result' | 'on
   )
 }
 
+const NAMED = 2
+
+/** Beside the name, before anybody scrolls: which harm is still open, and the way to all of it. */
+function HarmLine({ open }: { open: Identification['harmfulOpen'] }) {
+  const byId = useFlora((s) => s.byId)
+  if (open.length === 0) return null
+  const names = open.slice(0, NAMED).map((h) => inSentence(byId.get(h.plant)?.commonName ?? h.plant))
+  const more = open.length - names.length
+  return (
+    <button
+      type="button"
+      onClick={() => document.getElementById('harm-open')?.scrollIntoView({ block: 'center' })}
+      className="mt-1 min-h-11 rounded-xl border-l-4 border-harm bg-harm-wash px-3 py-1.5 text-left leading-tight text-harm"
+    >
+      <b>{say('Not excluded:')}</b>{' '}
+      {more > 0 ? say('{{names}} and {{n}} more that harm', { names: names.join(', '), n: more }) : together(names)}
+    </button>
+  )
+}
+
 /** What follows from what was seen. */
 export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   useWords()
@@ -90,6 +110,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
       <h2 className="text-[1.65rem]" data-testid="verdict">
         {started ? verdictText(result.verdict, { plants, groups, neighbours }) : say('Nothing seen yet')}
       </h2>
+      {started ? <HarmLine open={result.harmfulOpen} /> : null}
       {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
         <ol className="mt-2">

@@ -66,24 +66,29 @@ test('the half that a phone folds away is there when it is turned to', async ({ 
   ).toBeVisible()
 })
 
-test('each half of a phone is read where it was left, at first from its top', async ({ page }) => {
+test('the half that opens is found again where it was left, the other is read from its top, and so is another screen', async ({
+  page,
+}) => {
   await page.goto('/daybook')
-  const foundHead = page.getByRole('heading', { level: 1, name: 'Daybook' })
-  await expect(foundHead).toBeVisible()
-  const scrolled = () => page.evaluate(() => Math.round(window.scrollY))
+  await expect(page.getByRole('heading', { level: 1, name: 'Daybook' })).toBeVisible()
   await expect(page.getByText('Opening', { exact: false })).toHaveCount(0)
-  await page.mouse.wheel(0, 260)
-  await expect.poll(scrolled).toBeGreaterThan(200)
+  const scrolled = () => page.evaluate(() => Math.round(window.scrollY))
+  const scroll = async (by: number) => {
+    await page.mouse.wheel(0, by)
+    await expect.poll(scrolled).toBeGreaterThan(by - 40)
+  }
+  await scroll(260)
   const left = await scrolled()
   await page.getByRole('button', { name: /turn to\s*Year on year/ }).click()
-  const head = page.getByRole('heading', { level: 2, name: /year on year/ })
-  await expect(head).toBeInViewport()
+  await expect(page.getByRole('heading', { level: 2, name: /year on year/ })).toBeInViewport()
   expect(await scrolled()).toBe(0)
-  await page.mouse.wheel(0, 130)
-  await expect.poll(scrolled).toBeGreaterThan(100)
-  const right = await scrolled()
+  await scroll(130)
   await page.getByRole('button', { name: /turn to\s*Daybook/ }).click()
   await expect.poll(scrolled).toBe(left)
   await page.getByRole('button', { name: /turn to\s*Year on year/ }).click()
-  await expect.poll(scrolled).toBe(right)
+  await expect.poll(scrolled).toBe(0)
+  await scroll(130)
+  await page.getByRole('link', { name: /^Next/ }).click()
+  await expect(page).not.toHaveURL(/daybook$/)
+  await expect.poll(scrolled).toBe(0)
 })

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { NavLink, Outlet, useLocation, useMatches, useNavigation } from 'react-router'
+import { NavLink, Outlet, ScrollRestoration, useLocation, useMatches, useNavigation } from 'react-router'
 import { screenChanged } from './letters.ts'
 import type { Titled } from './titled.ts'
 import { useOutbox } from './stores/outboxStore.ts'
@@ -166,6 +166,8 @@ export function Shell() {
         <Outlet />
       </div>
       <ToastsLater />
+      {/* Another screen is read from its top; going back, where it was left. */}
+      <ScrollRestoration />
     </>
   )
 }

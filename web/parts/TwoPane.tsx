@@ -50,21 +50,21 @@ function useFollows(whole: boolean, busy: boolean): boolean {
   return follows
 }
 
-/** Where one half lies over the other each keeps its own place: the one turned to is read where it was left, at first from its top. */
-function useTurning([fold, setFold]: [Fold, (fold: Fold) => void]): (to: Fold) => void {
-  const places = useRef<Partial<Record<Fold, number>>>({})
+/** Where one half lies over the other: the one a place opens with is found again where it was left, the other read from its top. */
+function useTurning([fold, setFold]: [Fold, (fold: Fold) => void], opens: Fold): (to: Fold) => void {
+  const left = useRef(0)
   const lain = useRef(fold)
   useLayoutEffect(() => {
     if (lain.current === fold) return
     lain.current = fold
-    if (matchMedia('(max-width: 699px)').matches) window.scrollTo(0, places.current[fold] ?? 0)
-  }, [fold])
+    if (matchMedia('(max-width: 699px)').matches) window.scrollTo(0, fold === opens ? left.current : 0)
+  }, [fold, opens])
   return useCallback(
     (to) => {
-      places.current[fold] = window.scrollY
+      if (to !== opens) left.current = window.scrollY
       setFold(to)
     },
-    [fold, setFold],
+    [opens, setFold],
   )
 }
 
@@ -74,7 +74,7 @@ export function TwoPane(props: Props) {
   const own = useState<Fold>(opens)
   const pane = useContext(PaneOfPlace) ?? own
   const [fold] = pane
-  const turn = useTurning(pane)
+  const turn = useTurning(pane, opens)
   const follows = useFollows(whole, busy)
   return (
     <main className="leaf" data-fold={fold} aria-busy={busy || undefined}>

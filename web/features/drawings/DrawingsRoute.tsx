@@ -55,7 +55,8 @@ export function Component() {
   const size = SIZES.find((s) => s === Number(query.get('size'))) ?? 160
   const part = query.get('part') ?? 'form'
   const stage = AGES.find((a) => a === query.get('stage')) ?? 'vegetative'
-  const pick = (key: string, value: string) => setQuery((q) => ({ ...Object.fromEntries(q), [key]: value }))
+  const pick = (key: string, value: string) =>
+    setQuery((q) => ({ ...Object.fromEntries(q), [key]: value }), { preventScrollReset: true })
   const here = characters.filter((c) => c.part === part)
   return (
     <main className="mx-auto max-w-[90rem] px-4 pb-16 min-[901px]:px-8">

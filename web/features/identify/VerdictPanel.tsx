@@ -110,7 +110,7 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
       <h2 className="text-[1.65rem]" data-testid="verdict">
         {started ? verdictText(result.verdict, { plants, groups, neighbours }) : say('Nothing seen yet')}
       </h2>
-      {started ? <HarmLine open={result.harmfulOpen} /> : null}
+      {started ? <HarmLine open={result.harmfulOpen.filter((h) => h.plant !== first?.plant)} /> : null}
       {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
         <ol className="mt-2">

@@ -108,7 +108,7 @@ export function usePaddock(paddock: Paddock | null, holdings: Holding[], paddock
       setSaved(say('{{name}} is kept.', { name: next.name }))
       return
     }
-    const show = () => navigate(`/places/${next.id}`, { replace: true })
+    const show = () => navigate(`/places/${next.id}`, { replace: true, preventScrollReset: true })
     void useOutbox.getState().drain().then(show)
   }
   return {

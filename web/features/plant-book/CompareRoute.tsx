@@ -104,7 +104,7 @@ export function Component() {
       .then((list) => current && setLooks({ key, list }))
     return () => void (current = false)
   }, [key])
-  const set = (next: string[]) => setQuery({ plants: next.join(',') })
+  const set = (next: string[]) => setQuery({ plants: next.join(',') }, { preventScrollReset: true })
   const chosen = ids.map((id) => byId.get(id)!)
   const rows = (looks.key === key ? looks.list : []).filter(
     ({ character }) =>

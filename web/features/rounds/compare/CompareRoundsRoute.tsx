@@ -128,7 +128,9 @@ export function Component() {
           <select
             id={id}
             value={other?.id ?? ''}
-            onChange={(e) => void navigate(`/rounds/${round.id}/beside?with=${e.target.value}`)}
+            onChange={(e) =>
+              void navigate(`/rounds/${round.id}/beside?with=${e.target.value}`, { preventScrollReset: true })
+            }
             className={inputClass}
           >
             {others.length === 0 ? <option value="">{say('no other round of this paddock yet')}</option> : null}

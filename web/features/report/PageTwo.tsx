@@ -93,6 +93,10 @@ function Kept({ round }: { round: Round }) {
   )
 }
 
+/** On a phone what is to be done has the whole width, and the rest stands beneath it. */
+const beneath = 'py-1 pr-3 max-sm:block max-sm:py-0'
+const Head = ({ text }: { text: string }) => <span className="text-ink-soft sm:hidden">{text}: </span>
+
 function Plan({ plan }: { plan: PlanLine[] }) {
   const open = plan.filter((p) => p.doneOn === null)
   return (
@@ -101,7 +105,7 @@ function Plan({ plan }: { plan: PlanLine[] }) {
       {open.length === 0 ? <p>{say('Nothing is planned yet.')}</p> : null}
       <table className="w-full text-left">
         {open.length > 0 ? (
-          <thead>
+          <thead className="max-sm:hidden">
             <tr className="border-b border-ink">
               <th scope="col">{say('What')}</th>
               <th scope="col">{say('Who')}</th>
@@ -112,11 +116,20 @@ function Plan({ plan }: { plan: PlanLine[] }) {
         ) : null}
         <tbody>
           {open.map((p) => (
-            <tr key={p.id} className="break-inside-avoid border-b border-rule align-top">
-              <td className="w-1/2 py-1 pr-3">{p.text}.</td>
-              <td className="py-1 pr-3">{p.owner || '…………'}</td>
-              <td className="py-1 pr-3 print:whitespace-nowrap">{dayWords(p.dueOn)}</td>
-              <td className="py-1 print:whitespace-nowrap">{p.backOn ? dayWords(p.backOn) : ''}</td>
+            <tr key={p.id} className="break-inside-avoid border-b border-rule align-top max-sm:block max-sm:py-1.5">
+              <td className="w-1/2 py-1 pr-3 max-sm:block max-sm:w-auto max-sm:py-0">{p.text}.</td>
+              <td className={beneath}>
+                <Head text={say('Who')} />
+                {p.owner || '…………'}
+              </td>
+              <td className={`${beneath} print:whitespace-nowrap`}>
+                <Head text={say('By')} />
+                {dayWords(p.dueOn)}
+              </td>
+              <td className={`${beneath} print:whitespace-nowrap`}>
+                {p.backOn ? <Head text={say('Look again')} /> : null}
+                {p.backOn ? dayWords(p.backOn) : ''}
+              </td>
             </tr>
           ))}
         </tbody>
@@ -141,7 +154,7 @@ function WhereCounted({ round, roomy = false, parts = NO_PARTS }: WhereProps) {
   const harmful = harmfulStops(round, byId)
   const worn = parts.length > 0
   return (
-    <div className="mt-2 flex break-inside-avoid items-start gap-5">
+    <div className="mt-2 flex break-inside-avoid flex-col items-start gap-5 sm:flex-row print:flex-row">
       {round.route ? (
         <figure className={`w-40 shrink-0 ${roomy ? 'print:w-96' : 'print:w-44'}`}>
           <RouteMap

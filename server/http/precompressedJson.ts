@@ -12,8 +12,8 @@ interface Packed {
   etag: string
 }
 
-function pack(of: object): Packed {
-  const plain = Buffer.from(JSON.stringify(of))
+function pack(of: object, write: (of: object) => string): Packed {
+  const plain = Buffer.from(write(of))
   const etag = `"${createHash('sha1').update(plain).digest('base64url')}"`
   const packed: Packed = { of, plain, gzip: gzipSync(plain), etag }
   const params = { [constants.BROTLI_PARAM_SIZE_HINT]: plain.length }
@@ -26,12 +26,16 @@ function pack(of: object): Packed {
  * browser that has it already.
  *
  * @param read what is sent; the same object means that nothing changed
+ * @param write how it is written as JSON
  */
-export function precompressedJson(read: () => object): RequestHandler {
+export function precompressedJson<T extends object>(
+  read: () => T,
+  write: (of: T) => string = JSON.stringify,
+): RequestHandler {
   let last: Packed | undefined
   return (req, res) => {
     const of = read()
-    if (last?.of !== of) last = pack(of)
+    if (last?.of !== of) last = pack(of, write as (of: object) => string)
     res.set({ etag: last.etag, 'cache-control': 'private, no-cache', vary: 'accept-encoding' }).type('json')
     if (req.fresh) return void res.status(304).end()
     if (last.brotli && req.acceptsEncodings('br')) res.set('content-encoding', 'br').end(last.brotli)

@@ -5,8 +5,7 @@ import { identify, type Identification } from '@/core/naming/identify.ts'
 import { verdictText } from '@/text/verdictText.ts'
 import type { Sql } from '../db/db.ts'
 import { putOwnPlant } from '../db/ownPlants.ts'
-import { bookColumns, bookPieces } from '@/contract/bookColumns.ts'
-import type { Flora } from '@/core/flora/flora.ts'
+import { bookColumns, bookText } from '@/contract/bookColumns.ts'
 import type { Book } from '../flora/book.ts'
 import { badRequest, notFound } from '../http/httpError.ts'
 import { precompressedJson } from '../http/precompressedJson.ts'
@@ -25,16 +24,6 @@ export function identifyBody(compiled: CompiledFlora, body: unknown): SaidIdenti
   return { ...found, verdict: { ...found.verdict, text: verdictText(found.verdict, compiled.flora) } }
 }
 
-/** What is made of the book as it is now; the same object until it changes. */
-function madeOf(book: Book, make: (flora: Flora) => object): () => object {
-  let made: { of: Flora; as: object } | undefined
-  return () => {
-    const of = book.flora
-    if (made?.of !== of) made = { of, as: make(of) }
-    return made.as
-  }
-}
-
 /** The plant book and the naming; a reader's own plant is checked like a shipped one and kept. */
 export function bookRoutes(db: Sql, book: Book): Router {
   return (
@@ -44,8 +33,17 @@ export function bookRoutes(db: Sql, book: Book): Router {
         precompressedJson(() => book.flora),
       )
       // For pages of an earlier version that are still open.
-      .get('/book-columns', precompressedJson(madeOf(book, bookColumns)))
-      .get('/book-pieces', precompressedJson(madeOf(book, bookPieces)))
+      .get(
+        '/book-columns',
+        precompressedJson(
+          () => book.flora,
+          (of) => JSON.stringify(bookColumns(of)),
+        ),
+      )
+      .get(
+        '/book-pieces',
+        precompressedJson(() => book.flora, bookText),
+      )
       .get(
         '/plants',
         precompressedJson(() => book.flora.plants),

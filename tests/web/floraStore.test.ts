@@ -1,4 +1,4 @@
-import { bookPieces } from '@/contract/bookColumns.ts'
+import { bookText } from '@/contract/bookColumns.ts'
 import i18next from 'i18next'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { speak } from '@/text/say.ts'
@@ -111,7 +111,7 @@ describe('the book in German', () => {
 
   it('a book that is read gives out plants, characters and dangers under German words', async () => {
     const real = globalThis.fetch
-    globalThis.fetch = (async () => new Response(JSON.stringify(bookPieces(flora)))) as typeof fetch
+    globalThis.fetch = (async () => new Response(bookText(flora))) as typeof fetch
     await useFlora.getState().reload()
     globalThis.fetch = real
     const { byId, characters, hazards, groups } = useFlora.getState()

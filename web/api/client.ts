@@ -1,6 +1,6 @@
 import type { AccountRole } from '@/contract/accounts.ts'
 import type { Meanings, VocabularyFile } from '@/core/describe/vocabulary.ts'
-import { bookOf } from '@/contract/bookColumns.ts'
+import { bookOf, piecesOf } from '@/contract/bookColumns.ts'
 import { pause } from '../pause.ts'
 import type { Signature, SignedPage } from '@/core/records/signedPage.ts'
 import type { Flora } from '@/core/flora/flora.ts'
@@ -44,7 +44,13 @@ export const holdLink = (token: string): void => void (link = token)
 /** After so long nothing comes any more: a signal that is only just there must not hold up what waits behind. */
 const LONGEST_MS = 60_000
 
-export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: string, body?: unknown): Promise<T> {
+/** @param read what an answer that is ours holds; it throws at any other */
+export async function send<T>(
+  method: 'GET' | 'POST' | 'PUT' | 'DELETE',
+  url: string,
+  body?: unknown,
+  read: (response: Response) => Promise<unknown> = (response) => response.json(),
+): Promise<T> {
   let response: Response
   requested.add(url)
   try {
@@ -64,7 +70,7 @@ export async function send<T>(method: 'GET' | 'POST' | 'PUT' | 'DELETE', url: st
   } catch {
     throw new ApiError(0, say('The server does not answer. What you typed is kept here and sent when it is back.'))
   }
-  const answer: unknown = await response.json().catch(() => undefined)
+  const answer: unknown = await (response.ok ? read(response) : response.json()).catch(() => undefined)
   if (response.ok && answer !== undefined) return answer as T
   if (response.ok)
     throw new ApiError(
@@ -103,8 +109,11 @@ export const checkCopy = (file: File) =>
 export const getWords = (language: string) =>
   send<{ file: VocabularyFile; meanings: Meanings; names: Record<string, string[]> }>('GET', `/api/words/${language}`)
 
-/** The plant book, which is sent in columns, each a text of its own. */
-export const getBook = async (): Promise<Flora> => bookOf(await send<string[]>('GET', '/api/book-pieces'), pause)
+const readPieces = async (response: Response): Promise<string[]> => piecesOf(await response.text())
+
+/** The plant book, which is sent in columns, each on a line of its own. */
+export const getBook = async (): Promise<Flora> =>
+  bookOf(await send<string[]>('GET', '/api/book-pieces', undefined, readPieces), pause)
 export const getRounds = () => send<RoundSummary[]>('GET', '/api/rounds')
 /** So many of those that were planned last come with all that are still to be walked. */
 export const LATEST_ROUNDS = 100

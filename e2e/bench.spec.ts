@@ -209,6 +209,25 @@ test('the month and the stage can be set and change what is asked', async ({ pag
   await expect(page.getByText('mown, April')).toBeVisible()
 })
 
+test('what harms and is open stands beside the name, and leads to all of it; the leading name is not among it', async ({
+  page,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  await open(page).catch(() => undefined)
+  await page.getByRole('button', { name: 'broad leaf', exact: false }).first().click()
+  await page.getByRole('button', { name: /turn to\s*What follows/ }).click()
+  const line = page.getByRole('button', { name: /^Not excluded:/ })
+  await expect(line).toBeInViewport()
+  await expect(line).toContainText(/and \d+ more that harm$/)
+  const leads = await page.locator('ol li b.font-plant, ol li .font-plant').first().innerText()
+  await expect(line).not.toContainText(leads, { ignoreCase: true })
+  const list = page.getByRole('region', { name: 'Harmful, and not excluded' })
+  await expect(list).not.toBeInViewport()
+  await line.click()
+  await expect(list).toBeInViewport()
+  await expect(list).toContainText('call a veterinarian or a poison centre')
+})
+
 test('on a phone the halves fold over each other under the thumb', async ({ page }) => {
   await page.setViewportSize({ width: 390, height: 844 })
   await open(page).catch(() => undefined)

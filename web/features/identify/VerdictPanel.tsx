@@ -105,12 +105,14 @@ export const VerdictPanel = memo(function VerdictPanel(props: VerdictProps) {
   const second = first && result.candidates.find((c) => groupOf(c.plant) !== groupOf(first.plant))
   const shown = shownCandidates(result.candidates)
   const started = observed.size > 0
+  // Some verdicts name what is open themselves.
+  const saysHarm = 'open' in result.verdict && result.verdict.open.length > 0
   return (
     <div>
       <h2 className="text-[1.65rem]" data-testid="verdict">
         {started ? verdictText(result.verdict, { plants, groups, neighbours }) : say('Nothing seen yet')}
       </h2>
-      {started ? <HarmLine open={result.harmfulOpen.filter((h) => h.plant !== first?.plant)} /> : null}
+      {started && !saysHarm ? <HarmLine open={result.harmfulOpen.filter((h) => h.plant !== first?.plant)} /> : null}
       {started ? null : <StartPanel waiting={waiting} onReopen={onReopen} />}
       {started ? (
         <ol className="mt-2">

@@ -96,21 +96,21 @@ function Lines({ title, list, none }: { title: string; list: TaxonTrend[]; none:
   )
 }
 
-/** The trends of counts once they are worked out; those of the counts before until then. */
+/** The trends of these counts once they are worked out; never those of others, which have other years. */
 function useTrends(counts: YearCount[]): TaxonTrend[] | undefined {
-  const [trends, setTrends] = useState<TaxonTrend[]>()
+  const [made, setMade] = useState<{ of: YearCount[]; trends: TaxonTrend[] }>()
   useEffect(() => {
     let current = true
     const fails = (problem: unknown) =>
-      setTrends(() => {
+      setMade(() => {
         throw problem
       })
-    trendsOf(counts).then((made) => current && setTrends(made), fails)
+    trendsOf(counts).then((trends) => current && setMade({ of: counts, trends }), fails)
     return () => {
       current = false
     }
   }, [counts])
-  return trends
+  return made?.of === counts ? made.trends : undefined
 }
 
 function OneMethod({ counts, paddock }: { counts: YearCount[]; paddock: Paddock }) {
